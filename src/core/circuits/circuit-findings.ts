@@ -1,0 +1,32 @@
+import { cableOf } from "../rules/cables";
+import { type Finding, finding } from "../rules/findings";
+import type { Job } from "../job/model";
+
+/** What is wrong with a circuit as described: its way, its RCD, its conductor, its spurs. */
+export function circuitFindings(job: Job): Finding[] {
+  const out: Finding[] = [];
+  const board = job.points.find((p) => p.kind === "board");
+  const ways = board?.ways ?? 0;
+  const taken = new Map<number, string>();
+  const freeWay = (): number | null => {
+    for (let w = 1; w <= ways; w++) if (!job.circuits.some((c) => c.way === w)) return w;
+    return null;
+  };
+  for (const c of [...job.circuits].sort((a, b) => (a.label < b.label ? -1 : 1))) {
+    const free = freeWay();
+    const give = free === null ? { remedy: board ? "Fit a larger board, or free a way." : "Place a board first." } : { remedy: `Give ${c.label} way ${free}`, fix: [{ collection: "circuits" as const, id: c.id, set: { way: free } }] };
+    if (board && c.way === null) out.push(finding("circuit.way", { subject: c.id, message: `${c.label} has no way in the board.`, ...give }));
+    else if (board && c.way !== null && c.way > ways)
+      out.push(finding("circuit.way", { subject: c.id, message: `${c.label} is on way ${c.way}, but the board has ${ways}.`, measured: c.way, limit: ways, sense: "most", unit: "ways", ...give }));
+    else if (c.way !== null && taken.has(c.way)) out.push(finding("circuit.way", { subject: c.id, message: `${c.label} and ${taken.get(c.way)} share way ${c.way}.`, ...give }));
+    if (c.way !== null) taken.set(c.way, c.label);
+    const sockets = (c.kind === "ring" || c.kind === "radial") && c.device.rating <= 32;
+    if ((sockets || c.kind === "lighting") && c.rcd !== 30) out.push(finding("circuit.rcd", { subject: c.id, message: `${c.label} ${c.rcd === null ? "has no RCD" : `is behind ${c.rcd} mA`}.`, ...(c.rcd === null ? {} : { measured: c.rcd }), limit: 30, sense: "most", unit: "mA", remedy: `Put ${c.label} behind a 30 mA RCD`, fix: [{ collection: "circuits", id: c.id, set: { rcd: 30 } }] }));
+    const cable = cableOf(c.cable);
+    const least = c.kind === "ring" ? 2.5 : c.kind === "lighting" ? 1.0 : null;
+    if (cable && least !== null && cable.csa < least) out.push(finding("circuit.min-csa", { subject: c.id, message: `${c.label} is wired in ${cable.csa} mm².`, measured: cable.csa, limit: least, sense: "least", unit: "mm²", remedy: `Use ${least} mm²`, fix: [{ collection: "circuits", id: c.id, set: { cable: `te-${least.toFixed(1)}` } }] }));
+    if (c.kind === "ring" && c.spurs.length > c.points.length) out.push(finding("circuit.spur", { subject: c.id, message: `${c.label} has ${c.spurs.length} spurs on ${c.points.length} points.`, measured: c.spurs.length, limit: c.points.length, sense: "most", unit: "spurs", remedy: "Take some points into the ring." }));
+    for (const s of c.spurs) if (c.spurs.filter((x) => x.from === s.from).length > 1 && c.spurs.find((x) => x.from === s.from) === s) out.push(finding("circuit.spur", { subject: c.id, message: `More than one spur of ${c.label} starts at the same point.`, remedy: "Start each spur at a point of its own, or use a fused unit." }));
+  }
+  return out;
+}

@@ -1,0 +1,135 @@
+import { EPS } from "./tolerance";
+import { type Rect, type UV, distanceTo } from "./rect";
+
+/**
+ * The union of rectangles as a grid of covered cells between their edges.
+ * Exact for upright rectangles; built in O(n·m) cells, where n and m are the numbers of distinct edges.
+ */
+export interface RectUnion {
+  rects: readonly Rect[];
+  us: number[];
+  vs: number[];
+  /** covered[i + j·(us−1)] is 1 when the cell us[i]…us[i+1] × vs[j]…vs[j+1] is in the union. */
+  covered: Uint8Array;
+}
+
+const distinct = (xs: number[]): number[] => {
+  xs.sort((a, b) => a - b);
+  return xs.filter((x, i) => i === 0 || x - xs[i - 1]! > EPS);
+};
+
+export function rectUnion(rects: readonly Rect[]): RectUnion {
+  const us = distinct(rects.flatMap((r) => [r.u0, r.u1]));
+  const vs = distinct(rects.flatMap((r) => [r.v0, r.v1]));
+  const w = Math.max(0, us.length - 1);
+  const h = Math.max(0, vs.length - 1);
+  const covered = new Uint8Array(w * h);
+  for (let j = 0; j < h; j++) {
+    const v = (vs[j]! + vs[j + 1]!) / 2;
+    for (let i = 0; i < w; i++) {
+      const u = (us[i]! + us[i + 1]!) / 2;
+      if (rects.some((r) => u > r.u0 && u < r.u1 && v > r.v0 && v < r.v1)) covered[i + j * w] = 1;
+    }
+  }
+  return { rects, us, vs, covered };
+}
+
+/** True when the level or plumb stretch lies wholly in the union, edges included. */
+export function unionCovers(z: RectUnion, a: UV, b: UV): boolean {
+  const level = Math.abs(a.v - b.v) <= EPS;
+  const lo = level ? Math.min(a.u, b.u) : Math.min(a.v, b.v);
+  const hi = level ? Math.max(a.u, b.u) : Math.max(a.v, b.v);
+  const at = level ? a.v : a.u;
+  let reached = lo;
+  // Sweep: repeatedly extend with any rectangle that holds the line at the reached place.
+  for (let guard = 0; guard <= z.rects.length; guard++) {
+    let next = reached;
+    let any = false;
+    for (const r of z.rects) {
+      const [c0, c1, s0, s1] = level ? [r.v0, r.v1, r.u0, r.u1] : [r.u0, r.u1, r.v0, r.v1];
+      if (at < c0 - EPS || at > c1 + EPS || s0 > reached + EPS || s1 < reached - EPS) continue;
+      any = true;
+      next = Math.max(next, s1);
+    }
+    if (!any) return false;
+    if (next >= hi - EPS) return true;
+    if (next <= reached + EPS) return false;
+    reached = next;
+  }
+  return false;
+}
+
+const pointToSpan = (p: number, a: number, b: number): number => Math.max(a - p, 0, p - b);
+
+/** Stretches of the union's edge, leaving out any that lie on the given outer frame. */
+function edges(z: RectUnion, frame: Rect): { u0: number; v0: number; u1: number; v1: number }[] {
+  const w = z.us.length - 1;
+  const h = z.vs.length - 1;
+  const at = (i: number, j: number): number => (i < 0 || j < 0 || i >= w || j >= h ? 0 : z.covered[i + j * w]!);
+  const out: Rect[] = [];
+  for (let j = 0; j < h; j++)
+    for (let i = 0; i <= w; i++)
+      if (at(i - 1, j) !== at(i, j)) {
+        const u = z.us[i]!;
+        if (u > frame.u0 + EPS && u < frame.u1 - EPS) out.push({ u0: u, u1: u, v0: z.vs[j]!, v1: z.vs[j + 1]! });
+      }
+  for (let i = 0; i < w; i++)
+    for (let j = 0; j <= h; j++)
+      if (at(i, j - 1) !== at(i, j)) {
+        const v = z.vs[j]!;
+        if (v > frame.v0 + EPS && v < frame.v1 - EPS) out.push({ u0: z.us[i]!, u1: z.us[i + 1]!, v0: v, v1: v });
+      }
+  return out;
+}
+
+/** Distance in mm from a place to the nearest rectangle of the union; Infinity when there is none. */
+export function distanceToUnion(z: RectUnion, p: UV): number {
+  let best = Infinity;
+  for (const r of z.rects) best = Math.min(best, distanceTo(r, p));
+  return best;
+}
+
+/** Places along a–b where the distance to the union can turn: ends, rectangle edges, and half-ways between them. */
+function turningPlaces(z: RectUnion, a: UV, b: UV): UV[] {
+  const ts = [0, 1];
+  const du = b.u - a.u;
+  const dv = b.v - a.v;
+  for (const r of z.rects) {
+    if (Math.abs(du) > EPS) ts.push((r.u0 - a.u) / du, (r.u1 - a.u) / du);
+    if (Math.abs(dv) > EPS) ts.push((r.v0 - a.v) / dv, (r.v1 - a.v) / dv);
+  }
+  const kept = ts.filter((t) => t >= 0 && t <= 1).sort((p, q) => p - q);
+  const all: number[] = [];
+  for (let i = 0; i < kept.length; i++) {
+    all.push(kept[i]!);
+    if (i + 1 < kept.length) for (let k = 1; k < 8; k++) all.push(kept[i]! + ((kept[i + 1]! - kept[i]!) * k) / 8);
+  }
+  return all.map((t) => ({ u: a.u + du * t, v: a.v + dv * t }));
+}
+
+/**
+ * Room to spare for a stretch a–b: the least distance to the edge of the union when it lies inside,
+ * otherwise minus the farthest that any of it strays outside. Edges on the wall's own frame
+ * (floor, ceiling, wall ends) are not counted: a drop that meets the ceiling does not leave its strip there.
+ * A level or plumb stretch is exact; a slope is taken at its turning places.
+ */
+export function unionMargin(z: RectUnion, frame: Rect, a: UV, b: UV): number {
+  if (z.rects.length === 0) return -Infinity;
+  const straight = Math.abs(a.u - b.u) <= EPS || Math.abs(a.v - b.v) <= EPS;
+  const places = turningPlaces(z, a, b);
+  const inside = straight ? unionCovers(z, a, b) : places.every((p) => distanceToUnion(z, p) <= EPS);
+  if (!inside) return -Math.max(...places.map((p) => distanceToUnion(z, p)));
+  const lo = { u: Math.min(a.u, b.u), v: Math.min(a.v, b.v) };
+  const hi = { u: Math.max(a.u, b.u), v: Math.max(a.v, b.v) };
+  let best = Infinity;
+  for (const e of edges(z, frame)) {
+    if (straight) {
+      const du = Math.max(e.u0 - hi.u, 0, lo.u - e.u1);
+      const dv = Math.max(e.v0 - hi.v, 0, lo.v - e.v1);
+      best = Math.min(best, Math.hypot(du, dv));
+    } else {
+      for (const p of places) best = Math.min(best, Math.hypot(pointToSpan(p.u, e.u0, e.u1), pointToSpan(p.v, e.v0, e.v1)));
+    }
+  }
+  return best;
+}

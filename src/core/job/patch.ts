@@ -1,0 +1,91 @@
+import { z } from "zod";
+import { type Collection, type Job, canonical, collectionNames, collections, dwellingSchema, settingsSchema } from "./model";
+
+/** Heads of a job that are edited whole. */
+const headSchemas = { name: z.string().trim().min(1).max(80), address: z.string().trim().max(200), dwelling: dwellingSchema, settings: settingsSchema } as const;
+export type Head = keyof typeof headSchemas;
+
+/** One change to a job: a thing or a head, as it was and as it is to be; null where it is not there. */
+export const changeSchema = z.strictObject({
+  collection: z.enum(["head", ...collectionNames] as [string, ...string[]]),
+  id: z.string().min(1).max(40),
+  before: z.unknown(),
+  after: z.unknown(),
+});
+export interface Change {
+  collection: Collection | "head";
+  id: string;
+  before: unknown;
+  after: unknown;
+}
+
+/** Equality of plain data, whatever the order of fields. */
+export function equal(a: unknown, b: unknown): boolean {
+  if (Object.is(a, b)) return true;
+  if (typeof a !== "object" || typeof b !== "object" || a === null || b === null) return false;
+  if (Array.isArray(a) !== Array.isArray(b)) return false;
+  const ka = Object.keys(a).filter((k) => (a as Record<string, unknown>)[k] !== undefined);
+  const kb = Object.keys(b).filter((k) => (b as Record<string, unknown>)[k] !== undefined);
+  return ka.length === kb.length && ka.every((k) => equal((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]));
+}
+
+/** What the job holds now where a change points: the thing, the head, or null. */
+export function current(job: Job, c: Pick<Change, "collection" | "id">): unknown {
+  if (c.collection === "head") return Object.hasOwn(headSchemas, c.id) ? job[c.id as Head] : null;
+  return (job[c.collection] as { id: string }[]).find((x) => x.id === c.id) ?? null;
+}
+
+/** The changes that take a patch back. */
+export const inverse = (patch: readonly Change[]): Change[] => [...patch].reverse().map((c) => ({ ...c, before: c.after, after: c.before }));
+
+/** Applies a patch without judging it; returns a new job in canonical order. Unknown heads are ignored. */
+export function applyPatch(job: Job, patch: readonly Change[]): Job {
+  const out: Record<string, unknown> = { ...job };
+  for (const c of patch) {
+    if (c.collection === "head") {
+      if (Object.hasOwn(headSchemas, c.id)) out[c.id] = c.after;
+      continue;
+    }
+    const rest = (out[c.collection] as { id: string }[]).filter((x) => x.id !== c.id);
+    out[c.collection] = c.after === null ? rest : [...rest, c.after];
+  }
+  return canonical(out as Job);
+}
+
+/** A change that cannot be accepted, with the field and words. */
+export interface Refusal {
+  path: string;
+  message: string;
+}
+
+/** Checks the shape of every `after` against the model and fills defaults; returns the clean patch or the refusals. */
+export function parsePatch(input: unknown): { patch: Change[] } | { refusals: Refusal[] } {
+  const list = z.array(changeSchema).min(1).max(5000).safeParse(input);
+  if (!list.success) return { refusals: list.error.issues.map((i) => ({ path: i.path.join("."), message: i.message })) };
+  const refusals: Refusal[] = [];
+  const patch: Change[] = [];
+  for (const c of list.data as Change[]) {
+    if (c.collection === "head") {
+      const schema = Object.hasOwn(headSchemas, c.id) ? headSchemas[c.id as Head] : null;
+      if (!schema) {
+        refusals.push({ path: `head.${c.id}`, message: `${c.id} is not a part of a job` });
+        continue;
+      }
+      const r = schema.safeParse(c.after);
+      if (r.success) patch.push({ ...c, after: r.data });
+      else refusals.push(...issues(`${c.id}`, r.error));
+      continue;
+    }
+    if (c.after === null || c.after === undefined) {
+      patch.push({ ...c, before: c.before ?? null, after: null });
+      continue;
+    }
+    const r = collections[c.collection].safeParse(c.after);
+    if (!r.success) refusals.push(...issues(`${c.collection}.${c.id}`, r.error));
+    else if (r.data.id !== c.id) refusals.push({ path: `${c.collection}.${c.id}.id`, message: `is ${r.data.id}, should be ${c.id}` });
+    else patch.push({ ...c, before: c.before ?? null, after: r.data });
+  }
+  return refusals.length ? { refusals } : { patch };
+}
+
+const issues = (at: string, error: z.ZodError): Refusal[] => error.issues.map((i) => ({ path: [at, ...i.path].join("."), message: i.message }));

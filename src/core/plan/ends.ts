@@ -1,0 +1,51 @@
+import { distance, pathLength } from "../geometry/wall-frame";
+import type { House, PlacedPoint } from "../job/house";
+import { toFace } from "../geometry/wall-frame";
+import { type Entry, PAST, tailLength } from "../ends/tails";
+import type { LaidRun } from "../routing/lay";
+import type { End } from "./plan-model";
+
+/** Which edge of the box a run comes in at, seen from the room; "behind" where it comes straight out of the wall or the deck. */
+function entryOf(h: House, run: LaidRun, p: PlacedPoint, atStart: boolean): End["entry"] {
+  const face = h.faces[p.face];
+  const leg = atStart ? run.legs[0] : run.legs[run.legs.length - 1];
+  if (!face || !leg || leg.surface.kind !== "wall") return "behind";
+  const [near, far] = atStart ? [leg.path[0]!, leg.path[1]!] : [leg.path[leg.path.length - 1]!, leg.path[leg.path.length - 2]!];
+  const a = toFace(face.frame, near);
+  const b = toFace(face.frame, far);
+  if (Math.abs(b.v - a.v) >= Math.abs(b.u - a.u)) return b.v > a.v ? "top" : "bottom";
+  return b.u > a.u ? "right" : "left";
+}
+
+/** The end of a run at one of its points: where it comes in, and what to leave from the middle of the box, mm. */
+export function endOf(h: House, run: LaidRun, pointId: string, atStart: boolean): End {
+  const p = h.points[h.pointOfId.get(pointId)!]!;
+  const entry = entryOf(h, run, p, atStart);
+  const { boardTail, ceilingTail } = h.job.settings;
+  if (p.point.kind === "board") return { point: pointId, run: run.id, entry, measures: { tail: boardTail, fromMiddle: boardTail } };
+  if (p.deck >= 0 || entry === "behind") return { point: pointId, run: run.id, entry, measures: { tail: ceilingTail, fromMiddle: ceilingTail } };
+  const tail = tailLength(p.box, entry as Entry);
+  const half = (entry === "left" || entry === "right" ? p.box.width : p.box.height) / 2;
+  return { point: pointId, run: run.id, entry, measures: { tail: tail.length, past: PAST[entry as Entry], fromMiddle: tail.length - half } };
+}
+
+/**
+ * Path and cut length of a run, mm. The path is measured to the middle of each box; the cut adds what is left from there
+ * at both ends, the spare of the job's settings twice, and its share for waste.
+ */
+export function lengthsOf(h: House, run: LaidRun, ends: readonly End[]): { path: number; cut: number } {
+  const path = run.legs.reduce((sum, l) => sum + pathLength(l.path), 0) + gaps(run);
+  const left = ends.reduce((sum, e) => sum + (e.measures.fromMiddle ?? 0), 0);
+  const { slack, wastePercent } = h.job.settings;
+  return { path, cut: (path + left + 2 * slack) * (1 + wastePercent / 100) };
+}
+
+/** Lengths between the end of one leg and the start of the next: 0 but round a corner of two faces. */
+function gaps(run: LaidRun): number {
+  let sum = 0;
+  for (let i = 1; i < run.legs.length; i++) {
+    const p = run.legs[i - 1]!.path;
+    sum += distance(p[p.length - 1]!, run.legs[i]!.path[0]!);
+  }
+  return sum;
+}

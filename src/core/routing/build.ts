@@ -1,0 +1,24 @@
+import { same } from "../geometry/tolerance";
+import type { House } from "../job/house";
+import { addDeck } from "./deck-lanes";
+import { type RouteGraph, compile, draft } from "./graph";
+import { addWalls, collectLines } from "./wall-lines";
+
+/** Builds the graph of all legal lines of the house. Deterministic: the same house gives the same nodes and edges in the same order. */
+export function buildGraph(h: House): RouteGraph {
+  const g = draft();
+  const lines = collectLines(h);
+  const surface = h.job.circuits.some((c) => c.walls === "surface");
+  addWalls(g, h, lines, surface);
+  const terminal = new Int32Array(h.points.length).fill(-1);
+  h.points.forEach((p, i) => {
+    const l = lines[p.face];
+    if (!l || p.point.place.on !== "wall") return;
+    const { u, v } = p.point.place;
+    const a = l.us.findIndex((x) => same(x, u));
+    const b = l.vs.findIndex((x) => same(x, v));
+    if (a >= 0 && b >= 0) terminal[i] = l.node[a + b * l.us.length]!;
+  });
+  h.decks.forEach((_, n) => addDeck(g, h, n, lines, terminal));
+  return compile(g, terminal);
+}

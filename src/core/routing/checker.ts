@@ -1,0 +1,224 @@
+import { distanceToOutline, insidePolygon } from "../geometry/polygon";
+import { contains, crosses, rectAround } from "../geometry/rect";
+import { atMost } from "../geometry/tolerance";
+import { type XYZ, distance, toFace } from "../geometry/wall-frame";
+import { END_MOST, clipSpacing } from "../fixings/clips";
+import type { Face, House, PlacedPoint } from "../job/house";
+import type { PinnedLeg } from "../job/model";
+import { orientationOf } from "../plan/clips";
+import type { Clips, Hole, Run } from "../plan/plan-model";
+import { HOLE_FILL } from "../rules/bits";
+import { cableOf, overall, section } from "../rules/cables";
+import { type Finding, finding, mm } from "../rules/findings";
+import { checkJoist, joistRefusals } from "../timber/check-joist";
+import { type LaidDeck, cutsOf, isHeavy, joistFor } from "../timber/deck";
+import type { Cut } from "../timber/joist";
+import { checkPath } from "../zones/check-path";
+
+/** Places nearer than this are the same place on a wall: a pencil line, mm. */
+const PENCIL = 1;
+/** How far beyond its outline a deck's cables may reach into the wall, mm. */
+const INTO_WALL = 300;
+
+/** What the checker judges: a plan's runs, holes and clips, wherever they came from. */
+export interface ToCheck {
+  runs: readonly Run[];
+  holes: readonly Hole[];
+  clips: readonly Clips[];
+}
+
+/**
+ * Judges every leg, hole and clip of a plan against the house from scratch. It shares nothing with the search:
+ * it looks only at the lines in space and asks of each whether it may be there.
+ */
+export function checkPlan(h: House, p: ToCheck): Finding[] {
+  const out: Finding[] = [];
+  const circuits = new Map(h.job.circuits.map((c) => [c.id, c]));
+  const exposed = new Map<string, Run>();
+  for (const run of p.runs) {
+    const c = circuits.get(run.circuit);
+    if (!c) continue;
+    out.push(...checkEnds(h, run), ...checkContinuity(h, run));
+    run.legs.forEach((leg, i) => {
+      const name = legName(h, run, i);
+      if (leg.surface.kind === "wall") out.push(...checkWallLeg(h, run, leg, name));
+      if (leg.surface.kind === "deck") out.push(...checkDeckLeg(h, run, leg, name, p.holes));
+      if (leg.surface.kind === "through") out.push(...checkThroughLeg(h, run, leg, name, p.holes));
+      if (needsRcd(h, leg) && c.rcd !== 30 && !exposed.has(c.id)) exposed.set(c.id, run);
+    });
+  }
+  for (const [id] of exposed) {
+    const c = circuits.get(id)!;
+    out.push(finding("zone.rcd", { subject: id, message: `${c.label} is hidden in walls less than 50 deep ${c.rcd === null ? "without an RCD" : `behind ${c.rcd} mA`}.`, ...(c.rcd === null ? {} : { measured: c.rcd }), limit: 30, sense: "most", unit: "mA", remedy: `Put ${c.label} behind a 30 mA RCD`, fix: [{ collection: "circuits", id, set: { rcd: 30 } }] }));
+  }
+  out.push(...checkHoles(h, p.holes, p.runs), ...checkClips(h, p.clips, p.runs));
+  return out;
+}
+
+const labelOf = (h: House, id: string): string => h.points[h.pointOfId.get(id) ?? -1]?.point.label ?? id;
+export const runName = (h: House, r: Pick<Run, "from" | "to">): string => `${labelOf(h, r.from)} to ${labelOf(h, r.to)}`;
+const legName = (h: House, r: Run, i: number): string => `${runName(h, r)}, leg ${i + 1}`;
+
+function faceOf(h: House, leg: PinnedLeg): Face | undefined {
+  return h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
+}
+
+function needsRcd(h: House, leg: PinnedLeg): boolean {
+  if (leg.surface.kind !== "wall" || leg.method === "surface" || leg.protected) return false;
+  const f = faceOf(h, leg);
+  return f !== undefined && (leg.depth < 50 || f.shape.thickness - leg.depth < 50 || f.wall.build === "metal-stud");
+}
+
+/** True when a place lies on the plate of a point, or at the point itself where it hangs on a deck. */
+function atPoint(h: House, p: PlacedPoint, s: XYZ): boolean {
+  const face = h.faces[p.face];
+  if (!face || p.point.place.on !== "wall") return distance(p.space, s) <= PENCIL;
+  const here = toFace(face.frame, s);
+  return Math.abs(here.into) <= PENCIL && contains(rectAround({ ...p.point.place, ...p.plate }), here);
+}
+
+function checkEnds(h: House, run: Run): Finding[] {
+  const out: Finding[] = [];
+  const first = run.legs[0]!.path[0]!;
+  const lastLeg = run.legs[run.legs.length - 1]!;
+  const last = lastLeg.path[lastLeg.path.length - 1]!;
+  for (const [id, place] of [[run.from, first], [run.to, last]] as const) {
+    const p = h.points[h.pointOfId.get(id) ?? -1];
+    if (p && atPoint(h, p, place)) continue;
+    out.push(finding("route.loose-end", { subject: run.id, message: `The run from ${runName(h, run)} ends ${p ? mm(distance(p.space, place)) : "far"} from ${labelOf(h, id)}.`, ...(p ? { measured: distance(p.space, place), limit: 0, sense: "most" as const, unit: "mm" } : {}), remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
+  }
+  return out;
+}
+
+function checkContinuity(h: House, run: Run): Finding[] {
+  const out: Finding[] = [];
+  for (let i = 1; i < run.legs.length; i++) {
+    const p = run.legs[i - 1]!.path;
+    const gap = distance(p[p.length - 1]!, run.legs[i]!.path[0]!);
+    if (gap > PENCIL) out.push(finding("route.broken", { subject: run.id, message: `${legName(h, run, i)} starts ${mm(gap)} from where the leg before it ends.`, measured: gap, limit: 0, sense: "most", unit: "mm", remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
+  }
+  return out;
+}
+
+function checkWallLeg(h: House, run: Run, leg: PinnedLeg, name: string): Finding[] {
+  const f = faceOf(h, leg);
+  if (!f) return [finding("route.off-surface", { subject: run.id, message: `${name}: its wall is no longer there.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] })];
+  const path = leg.path.map((s) => toFace(f.frame, s));
+  const out: Finding[] = [];
+  const off = path.find((p) => Math.abs(p.into) > PENCIL || p.u < -PENCIL || p.u > f.shape.length + PENCIL || p.v < -PENCIL || p.v > f.shape.height + PENCIL);
+  if (off) out.push(finding("route.off-surface", { subject: run.id, message: `${name} leaves wall ${f.wall.index + 1} of ${f.room.name}.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
+  const judged = checkPath(f.shape, f.zones, path, { depth: leg.depth, protected: leg.protected || leg.method === "surface" }, run.id);
+  for (const x of judged.findings)
+    out.push({ ...x, message: `${name}: ${x.message.replace(/^The leg /, "")}`, ...(x.severity === "stop" && run.pinned ? { remedy: "Lay this run again", fix: [{ collection: "pins" as const, id: run.id, remove: true }] } : {}) });
+  for (const p of f.points) {
+    if (p.id === run.from || p.id === run.to) continue;
+    const rect = rectAround(p);
+    if (path.some((q, i) => i > 0 && crosses(rect, path[i - 1]!, q))) out.push(finding("route.through-box", { subject: run.id, message: `${name} passes through the box of ${labelOf(h, p.id)}.`, remedy: "Move one of the points, or join the circuits' order." }));
+  }
+  return out;
+}
+
+/** Places where a straight line crosses the body of a joist, and whether it lies lengthwise inside one. */
+function bodies(l: LaidDeck, a: XYZ, b: XYZ): { crossed: { joist: number; at: number }[]; inside: number | null } {
+  const [al, ac] = l.along === "x" ? ([0, 1] as const) : ([1, 0] as const);
+  const half = l.deck.joists.breadth / 2;
+  const crossed: { joist: number; at: number }[] = [];
+  for (const j of l.joists) {
+    const [p, q] = [a[ac] - j.at, b[ac] - j.at];
+    const [lo, hi] = [Math.min(a[al], b[al]), Math.max(a[al], b[al])];
+    const beside = !j.extent.some(([s, e]) => hi > s + PENCIL && lo < e - PENCIL);
+    if (Math.abs(p) < half && Math.abs(q) < half && Math.abs(a[al] - b[al]) > PENCIL && !beside) return { crossed, inside: j.n };
+    if ((p <= -half + 1e-6 && q >= half - 1e-6) || (q <= -half + 1e-6 && p >= half - 1e-6)) {
+      const t = p / (p - q);
+      const at = a[al] + t * (b[al] - a[al]);
+      if (j.extent.some(([s, e]) => at >= s - 1e-6 && at <= e + 1e-6)) crossed.push({ joist: j.n, at });
+    } else if (Math.min(p, q) < half - 1e-6 && Math.max(p, q) > -half + 1e-6 && !beside) {
+      // One end lies within the timber.
+      if (Math.abs(p) < half - 1e-6 || Math.abs(q) < half - 1e-6) return { crossed, inside: j.n };
+    }
+  }
+  return { crossed, inside: null };
+}
+
+function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, name: string, holes: readonly Hole[]): Finding[] {
+  const l = h.decks[h.deckOfId.get(leg.surface.id) ?? -1];
+  const out: Finding[] = [];
+  if (!l) return [finding("route.off-surface", { subject: run.id, message: `${name}: its deck is no longer there.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] })];
+  for (let i = 1; i < leg.path.length; i++) {
+    const [a, b] = [leg.path[i - 1]!, leg.path[i]!];
+    for (const s of [a, b]) {
+      const xy = { x: s[0], y: s[1] };
+      const outside = !insidePolygon(l.deck.outline, xy) && distanceToOutline(l.deck.outline, xy) > INTO_WALL;
+      const offLevel = s[2] > l.top + l.deck.boards.thickness + PENCIL || s[2] < l.underside - 100;
+      if (outside || offLevel) out.push(finding("route.off-surface", { subject: run.id, message: `${name} leaves ${l.deck.name}.`, remedy: "Lay this run again" }));
+    }
+    if (Math.abs(a[0] - b[0]) > PENCIL && Math.abs(a[1] - b[1]) > PENCIL) out.push(finding("route.off-surface", { subject: run.id, message: `${name} runs askew to the joists.`, remedy: "Run along the joists, then across." }));
+    const { crossed, inside } = bodies(l, a, b);
+    // Right under or over a joist a light's tail lies on its face, not in it.
+    const within = a[2] > l.underside + PENCIL && b[2] > l.underside + PENCIL && a[2] < l.top - PENCIL && b[2] < l.top - PENCIL;
+    if (inside !== null && (within || Math.abs(a[2] - b[2]) > PENCIL)) out.push(finding("timber.in-joist", { subject: run.id, message: `${name} lies inside joist ${inside} of ${l.deck.name}.`, remedy: "Clip it to the joist's side." }));
+    if (!within) continue;
+    if (crossed.length && l.deck.kind === "engineered") out.push(...joistRefusals({ kind: "engineered", depth: l.deck.joists.depth, breadth: l.deck.joists.breadth, span: 0 }, false, run.id));
+    for (const x of crossed) {
+      const al = l.along === "x" ? 0 : 1;
+      const hole = holes.find((o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === x.joist && o.runs.includes(run.id) && Math.abs(o.centre[al]! - x.at) <= 1.5 * PENCIL && Math.abs(o.centre[2] - (a[2] + b[2]) / 2) <= 1.5 * PENCIL);
+      if (!hole) out.push(finding("hole.missing", { subject: run.id, message: `${name} crosses joist ${x.joist} of ${l.deck.name} and no hole is listed there.`, remedy: "Work out the plan again." }));
+    }
+  }
+  return out;
+}
+
+function checkThroughLeg(h: House, run: Run, leg: PinnedLeg, name: string, holes: readonly Hole[]): Finding[] {
+  const hole = holes.find((o) => o.in.kind === "wall" && o.in.wall === leg.surface.id && o.runs.includes(run.id) && leg.path.some((s) => distance(s, o.centre) <= 1.5 * PENCIL));
+  return hole || !faceOf(h, leg) ? [] : [finding("hole.missing", { subject: run.id, message: `${name} goes through a wall and no hole is listed there.`, remedy: "Work out the plan again." })];
+}
+
+function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Finding[] {
+  const out: Finding[] = [];
+  const { schools, axisTolerance } = h.job.settings;
+  const runOf = new Map(runs.map((r) => [r.id, r]));
+  for (const l of h.decks) {
+    if (l.deck.kind === "concrete") continue;
+    for (const j of l.joists)
+      j.spans.forEach((span, s) => {
+        const mine = holes.filter((o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === j.n && o.in.span === s + 1);
+        const old = cutsOf(l, j.n, s + 1);
+        const cuts: Cut[] = [...old, ...mine.map((o): Cut => ({ id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop }))];
+        if (!cuts.length) return;
+        const found = checkJoist(joistFor(l, span), cuts, { notchSchool: schools.notch, axisTolerance, heavyLoad: isHeavy(l, j), plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]) }, `${l.deck.id}.J${j.n}`);
+        for (const f of found) {
+          const isOld = old.some((c) => c.id === f.subject);
+          out.push({ ...f, message: `Joist ${j.n} of ${l.deck.name}${isOld ? ", existing" : ""}: ${f.message}`, ...(isOld ? { remedy: "It is there already: bore no more in this joist near it, and ask a structural engineer about a repair." } : {}) });
+        }
+      });
+  }
+  for (const o of holes) {
+    const through = o.runs.flatMap((r) => cableOf(runOf.get(r)?.cable ?? "") ?? []);
+    const area = through.reduce((sum, c) => sum + section(c), 0);
+    const fill = area / ((Math.PI * o.diameter ** 2) / 4);
+    const widest = Math.max(0, ...through.map((c) => overall(c)));
+    if (!atMost(fill, HOLE_FILL) || !atMost(widest, o.diameter))
+      out.push(finding("hole.too-small", { subject: o.id, message: `Ø ${mm(o.diameter)} for ${through.length} cables: ${(fill * 100).toFixed(0)} % full.`, measured: fill * 100, limit: HOLE_FILL * 100, sense: "most", unit: "%", remedy: "Bore a second hole farther along, or lay a run another way." }));
+  }
+  return out;
+}
+
+function checkClips(h: House, clips: readonly Clips[], runs: readonly Run[]): Finding[] {
+  const out: Finding[] = [];
+  const runOf = new Map(runs.map((r) => [r.id, r]));
+  for (const c of clips) {
+    const run = runOf.get(c.run);
+    const leg = run?.legs[c.leg];
+    const cable = run && cableOf(run.cable);
+    if (!run || !leg || !cable) continue;
+    const name = legName(h, run, c.leg);
+    const { max } = clipSpacing(cable.family, overall(cable), orientationOf(leg), c.reachable);
+    const gaps = c.marks.slice(1).map((m, i) => m - c.marks[i]!);
+    const widest = Math.max(0, ...gaps);
+    if (c.reachable && max !== null && !atMost(widest, max)) out.push(finding("clip.spacing", { subject: run.id, message: `${name}: clips ${mm(widest)} apart.`, measured: widest, limit: max, sense: "most", unit: "mm", remedy: "Space them evenly within the limit." }));
+    const first = c.marks[0] ?? 0;
+    if (!atMost(first, END_MOST)) out.push(finding("clip.end", { subject: run.id, message: `${name}: the first clip is ${mm(first)} from the end.`, measured: first, limit: END_MOST, sense: "most", unit: "mm", remedy: "Set the first clip nearer." }));
+  }
+  return out;
+}
+

@@ -1,0 +1,118 @@
+import { rectAround, contains } from "../geometry/rect";
+import { EPS, tidy } from "../geometry/tolerance";
+import { type XYZ, toFace } from "../geometry/wall-frame";
+import type { House, PlacedPoint } from "../job/house";
+import type { Circuit, LegMethod, PinnedLeg } from "../job/model";
+import { cableOf } from "../rules/cables";
+import { EDGE, type RouteGraph } from "./graph";
+
+/** Where a cable lies in a stud void, mm behind the face: it hangs free and may touch the board. Typical. */
+export const STUD_DEPTH = 25;
+
+/** A stretch of the way, before stretches in line are joined. */
+interface Piece {
+  surface: PinnedLeg["surface"];
+  method: LegMethod;
+  a: XYZ;
+  b: XYZ;
+}
+
+const place = (g: RouteGraph, n: number): XYZ => [tidy(g.x[n]!), tidy(g.y[n]!), tidy(g.z[n]!)];
+
+/** Nodes visited by a list of edges, from the start node. */
+function nodesOf(g: RouteGraph, start: number, edges: readonly number[]): number[] {
+  const out = [start];
+  for (const e of edges) {
+    const last = out[out.length - 1]!;
+    out.push(g.a[e] === last ? g.b[e]! : g.a[e]!);
+  }
+  return out;
+}
+
+/**
+ * How many edges at the start only shift sideways behind the plate: the cable leaves the box there, not from its middle.
+ * Counts up to the last bend that still lies behind the plate.
+ */
+function jogsBehindPlate(h: House, g: RouteGraph, p: PlacedPoint, nodes: readonly number[], edges: readonly number[]): number {
+  const face = h.faces[p.face];
+  if (!face || p.point.place.on !== "wall") return 0;
+  const plate = rectAround({ ...p.point.place, ...p.plate });
+  let jogs = 0;
+  for (let k = 1; k < edges.length; k++) {
+    if (g.kind[edges[k - 1]!] !== EDGE.wall || g.kind[edges[k]!] !== EDGE.wall) break;
+    if (!contains(plate, toFace(face.frame, place(g, nodes[k]!)))) break;
+    if (g.axis[edges[k]!] !== g.axis[edges[k - 1]!]) jogs = k;
+  }
+  return jogs;
+}
+
+/** Turns the edges of a way into legs: one straight stretch on one surface by one method each. */
+export function legsOf(h: House, g: RouteGraph, c: Circuit, from: PlacedPoint, to: PlacedPoint, start: number, way: readonly number[]): PinnedLeg[] {
+  const armour = cableOf(c.cable)?.family === "armoured";
+  let edges = [...way];
+  let nodes = nodesOf(g, start, edges);
+  const head = jogsBehindPlate(h, g, from, nodes, edges);
+  edges = edges.slice(head);
+  nodes = nodes.slice(head);
+  const tail = jogsBehindPlate(h, g, to, [...nodes].reverse(), [...edges].reverse());
+  if (tail) {
+    edges = edges.slice(0, -tail);
+    nodes = nodes.slice(0, -tail);
+  }
+  const pieces: Piece[] = [];
+  edges.forEach((e, i) => {
+    const kind = g.kind[e]!;
+    if (kind === EDGE.corner || g.length[e]! < EPS) return;
+    const a = place(g, nodes[i]!);
+    const b = place(g, nodes[i + 1]!);
+    const piece: Piece = { ...surfaceOf(h, g, c, e), a, b };
+    const last = pieces[pieces.length - 1];
+    if (last && joins(last, piece)) {
+      last.b = b;
+      if (piece.method === "through-joists") last.method = "through-joists";
+    } else pieces.push(piece);
+  });
+  return pieces.map((p) => ({ surface: p.surface, method: p.method, path: [[...p.a], [...p.b]], depth: depthOf(h, p), protected: armour }));
+}
+
+function surfaceOf(h: House, g: RouteGraph, c: Circuit, e: number): Pick<Piece, "surface" | "method"> {
+  const ref = g.ref[e]!;
+  switch (g.kind[e]) {
+    case EDGE.wall: {
+      const wall = h.faces[ref]!.wall;
+      const hidden: LegMethod = wall.build === "stud" || wall.build === "metal-stud" ? "stud-void" : "chase";
+      return { surface: { kind: "wall", id: wall.id }, method: c.walls === "surface" ? "surface" : hidden };
+    }
+    case EDGE.through:
+      return { surface: { kind: "through", id: h.faces[ref]!.wall.id }, method: "through-wall" };
+    case EDGE.lane:
+      return { surface: { kind: "deck", id: h.decks[ref]!.deck.id }, method: "along-joist" };
+    case EDGE.bay:
+      return { surface: { kind: "deck", id: h.decks[ref]!.deck.id }, method: "across-bay" };
+    case EDGE.bore:
+      return { surface: { kind: "deck", id: h.decks[g.bores[ref]!.deck]!.deck.id }, method: "through-joists" };
+    default:
+      return { surface: { kind: "deck", id: h.decks[ref]!.deck.id }, method: "rise" };
+  }
+}
+
+const crossing = (m: LegMethod): boolean => m === "across-bay" || m === "through-joists";
+
+function joins(p: Piece, q: Piece): boolean {
+  if (p.surface.id !== q.surface.id || p.surface.kind !== q.surface.kind) return false;
+  if (p.method !== q.method && !(crossing(p.method) && crossing(q.method))) return false;
+  const d = (a: XYZ, b: XYZ): XYZ => [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
+  const u = d(p.a, p.b);
+  const v = d(q.a, q.b);
+  const lu = Math.hypot(...u);
+  const lv = Math.hypot(...v);
+  return (u[0] * v[0] + u[1] * v[1] + u[2] * v[2]) / (lu * lv) > 1 - 1e-9;
+}
+
+function depthOf(h: House, p: Piece): number {
+  if (p.method === "chase") return h.job.settings.chaseDepth;
+  if (p.method === "stud-void") return STUD_DEPTH;
+  if (p.surface.kind === "deck") return h.decks[h.deckOfId.get(p.surface.id)!]!.deck.joists.depth / 2;
+  if (p.method === "through-wall") return h.faces[h.faceOfWall.get(p.surface.id)!]!.shape.thickness / 2;
+  return 0;
+}

@@ -1,0 +1,182 @@
+import { contains, rectAround, rectOf, strictlyContains, type UV } from "../geometry/rect";
+import { rectUnion, unionCovers } from "../geometry/rect-union";
+import { EPS, clamp, same } from "../geometry/tolerance";
+import { toFace, toSpace } from "../geometry/wall-frame";
+import { type Face, type House, deckReaches, decksOfFace } from "../job/house";
+import type { LaidDeck } from "../timber/deck";
+import { BAND, THIN_WALL, openingsCrossed } from "../zones/wall-zones";
+import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
+
+/** The lines on one face along which cables may be laid, and the nodes where they meet. */
+export interface FaceLines {
+  face: Face;
+  us: number[];
+  vs: number[];
+  /** Node at us[i], vs[j]: node[i + j·us.length], −1 where there is none. */
+  node: Int32Array;
+  over: number[];
+  under: number[];
+}
+
+/** Where within its band a cable is laid: the middle. */
+const BAND_LINE = BAND / 2;
+/** Room a cable needs beside a joist to rise past it, mm. */
+export const CLEAR = 8;
+
+/** Gap across the joists between a place and the nearest joist's side; negative when the place is under the joist. */
+export function clearOfJoists(l: LaidDeck, across: number): { gap: number; joist: number } {
+  let best = { gap: Infinity, joist: -1 };
+  for (const j of l.joists) {
+    const gap = Math.abs(across - j.at) - l.deck.joists.breadth / 2;
+    if (gap < best.gap) best = { gap, joist: j.n - 1 };
+  }
+  return best;
+}
+
+/** True when a cable can rise from the face at u into the deck without meeting a joist. */
+export function risesAt(f: Face, u: number, l: LaidDeck): boolean {
+  const s = toSpace(f.frame, { u, v: 0 });
+  if (!deckReaches(l, { x: s[0], y: s[1] })) return false;
+  return clearOfJoists(l, l.across === "x" ? s[0] : s[1]).gap >= CLEAR - EPS;
+}
+
+/** The u nearest to the wanted one, at most `reach` away, where a cable can rise; null when there is none. */
+function nearestRise(f: Face, u: number, reach: number, l: LaidDeck): number | null {
+  if (risesAt(f, u, l)) return u;
+  const slope = l.across === "x" ? f.frame.along.x : f.frame.along.y;
+  if (Math.abs(slope) < 1e-6) return null;
+  const s = toSpace(f.frame, { u, v: 0 });
+  const here = l.across === "x" ? s[0] : s[1];
+  const { joist } = clearOfJoists(l, here);
+  const j = l.joists[joist];
+  if (!j) return null;
+  const side = l.deck.joists.breadth / 2 + CLEAR;
+  const tries = [j.at - side, j.at + side].map((c) => u + (c - here) / slope).filter((t) => Math.abs(t - u) <= reach && t >= 0 && t <= f.shape.length);
+  tries.sort((p, q) => Math.abs(p - u) - Math.abs(q - u) || p - q);
+  return tries.find((t) => risesAt(f, t, l)) ?? null;
+}
+
+const distinct = (xs: number[], low: number, high: number): number[] => {
+  const sorted = xs.filter((x) => x >= low - EPS && x <= high + EPS).map((x) => clamp(x, low, high)).sort((a, b) => a - b);
+  return sorted.filter((x, i) => i === 0 || x - sorted[i - 1]! > EPS);
+};
+
+/** Collects the lines of every face: through points, the middles of bands, and those shared with neighbours and opposite faces. */
+export function collectLines(h: House): FaceLines[] {
+  const own = h.faces.map((f) => ownLines(h, f));
+  return h.faces.map((f, i) => {
+    const us = [...own[i]!.us];
+    const vs = [...own[i]!.vs];
+    for (const side of [f.left, f.right]) vs.push(...own[side]!.points.map((p) => p.v));
+    for (const o of f.opposite) {
+      const other = own[o]!;
+      for (const u of other.us) us.push(toFace(f.frame, toSpace(h.faces[o]!.frame, { u, v: 0 })).u);
+      vs.push(h.faces[o]!.floor + h.faces[o]!.shape.height - BAND_LINE - f.floor);
+      if (f.shape.thickness <= THIN_WALL + EPS) vs.push(...f.reverse.map((p) => p.v));
+    }
+    return { face: f, us: distinct(us, 0, f.shape.length), vs: distinct(vs, 0, f.shape.height), node: new Int32Array(0), over: own[i]!.over, under: own[i]!.under };
+  });
+}
+
+function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]; over: number[]; under: number[] } {
+  const { length, height } = f.shape;
+  const { over, under } = decksOfFace(h, f);
+  const rising = [...over, ...under].map((d) => h.decks[d]!).filter((d) => d.deck.kind !== "concrete");
+  const us: number[] = [];
+  const vs: number[] = [height - BAND_LINE];
+  if (over.length) vs.push(height);
+  if (under.some((d) => h.decks[d]!.deck.kind !== "concrete")) vs.push(0);
+  for (const p of f.points) {
+    us.push(p.u);
+    vs.push(p.v);
+    for (const d of rising) {
+      const u = nearestRise(f, p.u, p.width / 2 - CLEAR, d);
+      if (u !== null) us.push(u);
+    }
+  }
+  const corner = (at: number, middle: number): void => {
+    us.push(at, middle);
+    for (const d of rising) {
+      const u = nearestRise(f, middle, BAND_LINE - CLEAR, d);
+      if (u !== null) us.push(u);
+    }
+  };
+  if (f.shape.cornerLeft) corner(0, Math.min(BAND_LINE, length / 2));
+  if (f.shape.cornerRight) corner(length, Math.max(length - BAND_LINE, length / 2));
+  return { us, vs, points: f.points, over, under };
+}
+
+/**
+ * Adds nodes and edges of every face to the graph: level and plumb stretches inside the zones (and, when `surface` is wanted,
+ * outside them too), turns round internal corners, and holes through walls between faces of two rooms.
+ */
+export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: boolean): void {
+  for (const l of lines) addFace(g, h, l, surface);
+  for (const l of lines) {
+    const next = lines[l.face.right]!;
+    // Round a corner: the right end of this face is the left end of the next.
+    if (!l.face.shape.cornerRight) continue;
+    const i = l.us.length - 1;
+    if (!same(l.us[i] ?? -1, l.face.shape.length) || !same(next.us[0] ?? -1, 0)) continue;
+    l.vs.forEach((v, j) => {
+      const k = next.vs.findIndex((w) => same(w, v));
+      const a = l.node[i + j * l.us.length]!;
+      const b = k < 0 ? -1 : next.node[k * next.us.length]!;
+      if (a >= 0 && b >= 0) addEdge(g, a, b, EDGE.corner, l.face.n);
+    });
+  }
+  for (const l of lines) for (const o of l.face.opposite) if (o > l.face.n) addThrough(g, l, lines[o]!);
+}
+
+function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void {
+  const { face, us, vs } = l;
+  const union = rectUnion(face.zones);
+  const openings = face.shape.openings;
+  const rects = openings.map(rectOf);
+  const boxes = face.points.map((p) => ({ rect: rectAround(p), n: h.pointOfId.get(p.id)! }));
+  l.node = new Int32Array(us.length * vs.length).fill(-1);
+  const nodeAt = (i: number, j: number): number => {
+    const k = i + j * us.length;
+    if (l.node[k]! < 0) l.node[k] = addNode(g, toSpace(face.frame, { u: us[i]!, v: vs[j]! }));
+    return l.node[k]!;
+  };
+  const link = (i: number, j: number, i2: number, j2: number): void => {
+    const a: UV = { u: us[i]!, v: vs[j]! };
+    const b: UV = { u: us[i2]!, v: vs[j2]! };
+    if (rects.some((r) => strictlyContains(r, a) || strictlyContains(r, b)) || openingsCrossed(openings, a, b).length) return;
+    const hidden = unionCovers(union, a, b);
+    if (!hidden && !surface) return;
+    const mid: UV = { u: (a.u + b.u) / 2, v: (a.v + b.v) / 2 };
+    const box = boxes.find((x) => contains(x.rect, mid))?.n ?? -1;
+    addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, { box, hidden });
+  };
+  for (let j = 0; j < vs.length; j++)
+    for (let i = 0; i < us.length; i++) {
+      // Along the very ceiling or floor line nothing is laid; plumb lines pass it into the deck.
+      if (i + 1 < us.length && !same(vs[j]!, 0) && !same(vs[j]!, face.shape.height)) link(i, j, i + 1, j);
+      if (j + 1 < vs.length) link(i, j, i, j + 1);
+    }
+  // A point whose own strips are cut off on every side still has a node, so that the search can say it is unreachable.
+  for (const p of face.points) {
+    const i = us.findIndex((u) => same(u, p.u));
+    const j = vs.findIndex((v) => same(v, p.v));
+    if (i >= 0 && j >= 0) nodeAt(i, j);
+  }
+}
+
+function addThrough(g: GraphDraft, l: FaceLines, o: FaceLines): void {
+  const f = l.face;
+  l.vs.forEach((v, j) =>
+    l.us.forEach((u, i) => {
+      const a = l.node[i + j * l.us.length]!;
+      // Nobody drills in the very corner.
+      if (a < 0 || same(u, 0) || same(u, f.shape.length)) return;
+      const there = toFace(o.face.frame, toSpace(f.frame, { u, v }));
+      if (there.u < CLEAR || there.u > o.face.shape.length - CLEAR) return;
+      const i2 = o.us.findIndex((x) => same(x, there.u));
+      const j2 = o.vs.findIndex((x) => same(x, there.v));
+      const b = i2 < 0 || j2 < 0 ? -1 : o.node[i2 + j2 * o.us.length]!;
+      if (b >= 0) addEdge(g, a, b, EDGE.through, f.n, { ref2: o.face.n });
+    }),
+  );
+}

@@ -1,0 +1,68 @@
+import { same } from "../geometry/tolerance";
+
+/** A cable of the catalogue. Outside sizes are typical; a maker's sheet goes before them. */
+export interface Cable {
+  id: string;
+  name: string;
+  family: "sheathed" | "armoured" | "mi";
+  /** Conductor section, mm², and section of the protective conductor. */
+  csa: number;
+  cpc: number;
+  cores: number;
+  /** Outside size, mm: flat cable width × thickness, round cable diameter in both. */
+  width: number;
+  thickness: number;
+  source: string;
+}
+
+const TE = "BS 6004 flat cable, typical sizes";
+const SWA = "BS 5467 armoured cable, typical sizes";
+
+const flat = (csa: number, cpc: number, width: number, thickness: number): Cable => ({
+  id: `te-${csa.toFixed(csa < 4 ? 1 : 0)}`,
+  name: `${csa.toFixed(csa < 4 ? 1 : 0)} mm² twin and earth`,
+  family: "sheathed",
+  csa,
+  cpc,
+  cores: 2,
+  width,
+  thickness,
+  source: TE,
+});
+
+const armoured = (cores: number, csa: number, overall: number): Cable => ({
+  id: `swa-${cores}x${csa}`,
+  name: `${cores}-core ${csa} mm² armoured`,
+  family: "armoured",
+  csa,
+  cpc: cores === 3 ? csa : 0,
+  cores,
+  width: overall,
+  thickness: overall,
+  source: SWA,
+});
+
+export const cables: readonly Cable[] = [
+  flat(1.0, 1.0, 7.2, 4.5),
+  flat(1.5, 1.0, 8.2, 5.0),
+  flat(2.5, 1.5, 10.1, 5.8),
+  flat(4, 1.5, 11.5, 6.4),
+  flat(6, 2.5, 13.3, 7.4),
+  flat(10, 4.0, 16.9, 9.2),
+  flat(16, 6.0, 19.5, 10.6),
+  { ...flat(1.0, 1.0, 9.6, 4.7), id: "te3-1.0", name: "1.0 mm² three-core and earth", cores: 3, source: "BS 6004 flat cable, typical sizes" },
+  armoured(2, 1.5, 12.3), armoured(2, 2.5, 13.6), armoured(2, 4, 14.7), armoured(2, 6, 15.9), armoured(2, 10, 18.0), armoured(2, 16, 20.4),
+  armoured(3, 1.5, 12.8), armoured(3, 2.5, 14.1), armoured(3, 4, 15.3), armoured(3, 6, 16.6), armoured(3, 10, 19.5), armoured(3, 16, 21.6),
+];
+
+const byId = new Map(cables.map((c) => [c.id, c]));
+
+/** Cable by its catalogue id, or null when the catalogue has none. */
+export const cableOf = (id: string): Cable | null => byId.get(id) ?? null;
+
+/** Largest outside dimension, mm: what clip tables and bends go by. */
+export const overall = (c: Cable): number => Math.max(c.width, c.thickness);
+
+/** Outside section in mm²: flat cable width × thickness, round cable π d²/4. */
+export const section = (c: { width: number; thickness: number; family?: string }): number =>
+  same(c.width, c.thickness) ? (Math.PI * c.width ** 2) / 4 : c.width * c.thickness;
