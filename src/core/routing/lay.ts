@@ -155,8 +155,13 @@ function pairsOf(h: House, g: RouteGraph, c: Circuit, board: number, pins: Map<s
   });
   const places = all.flatMap((_, i) => (i <= chain.length && ok[i] ? [i] : []));
   if (places.length < 1) return { pairs: [], bound: 0 };
-  const d = places.map((i) => (i === 0 ? from0 : distancesFrom(g, node[i]!, node, usable)));
-  const matrix = d.map((row) => places.map((j) => row[j]!));
+  // Distances are the same both ways: each search looks only for the places after its own.
+  const matrix: number[][] = places.map(() => places.map(() => 0));
+  places.forEach((p, i) => {
+    const later = places.slice(i + 1);
+    const found = i === 0 ? later.map((q) => from0[q]!) : distancesFrom(g, node[p]!, later.map((q) => node[q]!), usable);
+    found.forEach((x, k) => (matrix[i]![i + 1 + k] = matrix[i + 1 + k]![i] = x));
+  });
   const closed = c.kind === "ring" && places.length > 2;
   const free = bestOrder(matrix, closed);
   const order = c.order === "given" ? places.map((_, i) => i) : withPins(matrix, closed, free, places.map((i) => all[i]!), c, pins);

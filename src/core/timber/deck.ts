@@ -81,6 +81,8 @@ export const placeOn = (l: LaidDeck, along: number, across: number): XY => (l.al
 
 /** True when a stretch touches or lies in a polygon. */
 export function meetsPolygon(a: XY, b: XY, outline: readonly XY[]): boolean {
+  const box = bounds(outline);
+  if (Math.max(a.x, b.x) < box.x0 - EPS || Math.min(a.x, b.x) > box.x1 + EPS || Math.max(a.y, b.y) < box.y0 - EPS || Math.min(a.y, b.y) > box.y1 + EPS) return false;
   if (insidePolygon(outline, a) || insidePolygon(outline, b)) return true;
   return outline.some((c, i) => segmentsMeet(a, b, c, outline[(i + 1) % outline.length]!));
 }

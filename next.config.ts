@@ -1,0 +1,12 @@
+import type { NextConfig } from "next";
+
+const config: NextConfig = {
+  serverExternalPackages: ["@electric-sql/pglite", "postgres"],
+  poweredByHeader: false,
+  reactStrictMode: true,
+  devIndicators: false,
+  experimental: { serverActions: { bodySizeLimit: "25mb" } },
+  typescript: { ignoreBuildErrors: false },
+};
+
+export default config;

@@ -1,0 +1,55 @@
+import { mkdirSync } from "node:fs";
+import { isAbsolute, join } from "node:path";
+import type { PgDatabase, PgQueryResultHKT } from "drizzle-orm/pg-core";
+import { lockFolder } from "./folder-lock";
+import * as schema from "./schema";
+
+/** The database as repositories see it: Drizzle's PostgreSQL dialect, whatever runs below. */
+export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
+
+/** Folder of the embedded database: LUMBET_DATA, or `data` in the working folder. */
+export function dataFolder(): string {
+  const set = process.env.LUMBET_DATA || "data";
+  return isAbsolute(set) ? set : join(/* turbopackIgnore: true */ process.cwd(), set);
+}
+
+const migrationsFolder = (): string => join(/* turbopackIgnore: true */ process.cwd(), "src", "data", "migrations");
+
+async function openEmbedded(folder: string): Promise<Db> {
+  lockFolder(folder);
+  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([import("@electric-sql/pglite"), import("drizzle-orm/pglite"), import("drizzle-orm/pglite/migrator")]);
+  const files = join(folder, "pg");
+  mkdirSync(files, { recursive: true });
+  const db = drizzle({ client: new PGlite(files), schema });
+  await migrate(db, { migrationsFolder: migrationsFolder() });
+  return db as unknown as Db;
+}
+
+async function openServer(url: string): Promise<Db> {
+  const [{ default: postgres }, { drizzle }, { migrate }] = await Promise.all([import("postgres"), import("drizzle-orm/postgres-js"), import("drizzle-orm/postgres-js/migrator")]);
+  const db = drizzle({ client: postgres(url, { max: 8, onnotice: () => {} }), schema });
+  await migrate(db, { migrationsFolder: migrationsFolder() });
+  return db as unknown as Db;
+}
+
+/** A database in memory, migrated: for tests. */
+export async function openMemory(): Promise<Db> {
+  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([import("@electric-sql/pglite"), import("drizzle-orm/pglite"), import("drizzle-orm/pglite/migrator")]);
+  const db = drizzle({ client: new PGlite(), schema });
+  await migrate(db, { migrationsFolder: migrationsFolder() });
+  return db as unknown as Db;
+}
+
+const held = globalThis as { lumbetDb?: Promise<Db> };
+
+/**
+ * The one database of this process: the PostgreSQL server named by DATABASE_URL, else the embedded one in the data folder.
+ * @throws FolderBusy when another process has the folder
+ */
+export function database(): Promise<Db> {
+  held.lumbetDb ??= (process.env.DATABASE_URL ? openServer(process.env.DATABASE_URL) : openEmbedded(dataFolder())).catch((e: unknown) => {
+    delete held.lumbetDb;
+    throw e;
+  });
+  return held.lumbetDb;
+}

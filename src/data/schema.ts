@@ -1,0 +1,124 @@
+import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from "drizzle-orm/pg-core";
+import type { Circuit, Deck, Dwelling, Pin, Point, Room, Settings } from "../core/job/model";
+
+/** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
+
+export const jobs = pgTable("jobs", {
+  id: text("id").primaryKey(),
+  name: text("name").notNull(),
+  address: text("address").notNull(),
+  dwelling: jsonb("dwelling").$type<Dwelling>().notNull(),
+  settings: jsonb("settings").$type<Settings>().notNull(),
+  /** Grows by one with every stored patch. */
+  version: integer("version").notNull().default(1),
+  createdAt: timestamp("created_at", { withTimezone: true }).notNull().defaultNow(),
+  updatedAt: timestamp("updated_at", { withTimezone: true }).notNull().defaultNow(),
+  /** Set when the job is taken off the list; the rows stay until they are cleared, so that it can be undone. */
+  deletedAt: timestamp("deleted_at", { withTimezone: true }),
+});
+
+const ofJob = () => text("job_id").notNull().references(() => jobs.id, { onDelete: "cascade" });
+
+export const storeys = pgTable("storeys", { jobId: ofJob(), id: text("id").notNull(), name: text("name").notNull(), level: doublePrecision("level").notNull(), height: doublePrecision("height").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+
+export const rooms = pgTable(
+  "rooms",
+  { jobId: ofJob(), id: text("id").notNull(), storey: text("storey").notNull(), name: text("name").notNull(), kind: text("kind").$type<Room["kind"]>().notNull(), outline: jsonb("outline").$type<Room["outline"]>().notNull(), height: doublePrecision("height").notNull(), startWall: integer("start_wall").notNull() },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+export const walls = pgTable(
+  "walls",
+  { jobId: ofJob(), id: text("id").notNull(), room: text("room").notNull(), index: integer("index").notNull(), build: text("build").notNull(), thickness: doublePrecision("thickness").notNull(), insulated: boolean("insulated").notNull(), backing: text("backing").notNull(), foilBacked: boolean("foil_backed").notNull() },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+export const openings = pgTable(
+  "openings",
+  { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), kind: text("kind").notNull(), u: doublePrecision("u").notNull(), v: doublePrecision("v").notNull(), width: doublePrecision("width").notNull(), height: doublePrecision("height").notNull() },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+export const fixtures = pgTable(
+  "fixtures",
+  { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), kind: text("kind").notNull(), name: text("name").notNull(), u: doublePrecision("u").notNull(), v: doublePrecision("v").notNull(), width: doublePrecision("width").notNull(), height: doublePrecision("height").notNull(), depth: doublePrecision("depth").notNull() },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+export const decks = pgTable(
+  "decks",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    name: text("name").notNull(),
+    kind: text("kind").notNull(),
+    outline: jsonb("outline").$type<Deck["outline"]>().notNull(),
+    underside: doublePrecision("underside").notNull(),
+    joists: jsonb("joists").$type<Deck["joists"]>().notNull(),
+    boards: jsonb("boards").$type<Deck["boards"]>().notNull(),
+    insulationOver: doublePrecision("insulation_over").notNull(),
+    access: text("access").notNull(),
+    heavyJoists: jsonb("heavy_joists").$type<Deck["heavyJoists"]>().notNull(),
+    existingCuts: jsonb("existing_cuts").$type<Deck["existingCuts"]>().notNull(),
+    obstacles: jsonb("obstacles").$type<Deck["obstacles"]>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+export const points = pgTable(
+  "points",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    label: text("label").notNull(),
+    kind: text("kind").notNull(),
+    gang: integer("gang").notNull(),
+    place: jsonb("place").$type<Point["place"]>().notNull(),
+    mount: text("mount").notNull(),
+    boxDepth: doublePrecision("box_depth").notNull(),
+    controls: jsonb("controls").$type<string[]>().notNull(),
+    ways: integer("ways").notNull(),
+    name: text("name").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+export const circuits = pgTable(
+  "circuits",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    label: text("label").notNull(),
+    name: text("name").notNull(),
+    kind: text("kind").notNull(),
+    device: jsonb("device").$type<Circuit["device"]>().notNull(),
+    rcd: integer("rcd"),
+    cable: text("cable").notNull(),
+    way: integer("way"),
+    points: jsonb("points").$type<string[]>().notNull(),
+    order: text("order").notNull(),
+    spurs: jsonb("spurs").$type<Circuit["spurs"]>().notNull(),
+    walls: text("walls").notNull(),
+    ambient: doublePrecision("ambient").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+/** Runs pinned by hand, with their legs. */
+export const pins = pgTable("pins", { jobId: ofJob(), id: text("id").notNull(), circuit: text("circuit").notNull(), from: text("from").notNull(), to: text("to").notNull(), legs: jsonb("legs").$type<Pin["legs"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+
+export const drums = pgTable("drums", { jobId: ofJob(), id: text("id").notNull(), label: text("label").notNull(), cable: text("cable").notNull(), length: doublePrecision("length").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+
+/** Every patch as stored: what others changed since a version, and a trail of who did what. */
+export const edits = pgTable(
+  "edits",
+  { jobId: ofJob(), version: integer("version").notNull(), patch: jsonb("patch").notNull(), at: timestamp("at", { withTimezone: true }).notNull().defaultNow() },
+  (t) => [primaryKey({ columns: [t.jobId, t.version] })],
+);
+
+/** The site book: lines are only added, never changed. */
+export const siteEntries = pgTable(
+  "site_entries",
+  { jobId: ofJob(), id: text("id").notNull(), run: text("run").notNull(), kind: text("kind").notNull(), step: text("step"), text: text("text").notNull(), by: text("by").notNull(), at: text("at").notNull(), storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow() },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] }), index("site_entries_run").on(t.jobId, t.run)],
+);
