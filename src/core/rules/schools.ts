@@ -6,8 +6,6 @@ export const schoolsSchema = z.object({
   notch: z.enum(["warranty", "on-site"]).default("warranty"),
   /** Clip spacing where the cable cannot be reached after closing: a fixed spacing, or the table everywhere. */
   clipOutOfReach: z.enum(["fixed", "table"]).default("fixed"),
-  /** Two earths at an outlet: one in each terminal, or together. */
-  twoEarths: z.enum(["separate", "together"]).default("separate"),
 });
 export type Schools = z.infer<typeof schoolsSchema>;
 
@@ -32,14 +30,6 @@ export const schoolQuestions: readonly SchoolQuestion[] = [
     options: [
       { value: "fixed", name: "Fixed 450 mm", reason: "Behind board nobody pulls at the cable; it only must not sag or fall." },
       { value: "table", name: "Stay on the table", reason: "One habit everywhere, and nothing to argue about at inspection." },
-    ],
-  },
-  {
-    key: "twoEarths",
-    question: "Two earths at an outlet",
-    options: [
-      { value: "separate", name: "One in each terminal", reason: "Each earth holds if one screw works loose." },
-      { value: "together", name: "Together", reason: "Twisted under one screw they cannot part from each other." },
     ],
   },
 ];

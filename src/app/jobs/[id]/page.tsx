@@ -1,0 +1,30 @@
+import type { Metadata } from "next";
+import { notFound } from "next/navigation";
+import { database } from "../../../data/client";
+import { findJob } from "../../../data/jobs";
+import { siteBookOf } from "../../../data/site-book";
+import { Desk } from "../../../ui/desk/desk";
+import { isStage } from "../../../ui/job/stages";
+import { addSiteEntries, changesSince, edit, siteBook } from "../../actions";
+
+export const dynamic = "force-dynamic";
+
+interface Props {
+  params: Promise<{ id: string }>;
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}
+
+export async function generateMetadata({ params }: Props): Promise<Metadata> {
+  const found = await findJob(await database(), (await params).id);
+  return { title: found?.job.name ?? "Not found" };
+}
+
+export default async function Page({ params, searchParams }: Props) {
+  const { id } = await params;
+  const q = await searchParams;
+  const db = await database();
+  const found = await findJob(db, id);
+  if (!found) notFound();
+  const room = typeof q.room === "string" && found.job.rooms.some((r) => r.id === q.room) ? q.room : null;
+  return <Desk job={found.job} version={found.version} siteBook={await siteBookOf(db, id)} start={{ stage: isStage(q.stage) ? q.stage : "points", room }} actions={{ edit, changesSince, addSiteEntries, siteBook }} />;
+}

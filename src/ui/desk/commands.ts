@@ -1,0 +1,71 @@
+"use client";
+import { toast } from "sonner";
+import { mm } from "../../core/rules/findings";
+import { removePoint, unpinAll } from "../job/edits";
+import { change, edit, redo, undo, useDesk } from "../job/store";
+import { goTo } from "./order-of-work";
+
+export interface DeskCommand {
+  name: string;
+  keys: string;
+  /** True when the key event asks for this command. */
+  on: (e: KeyboardEvent) => boolean;
+  run: () => void;
+}
+
+const plain = (e: KeyboardEvent): boolean => !e.ctrlKey && !e.metaKey && !e.altKey;
+const key = (k: string) => (e: KeyboardEvent): boolean => plain(e) && e.key.toLowerCase() === k;
+const withCtrl = (e: KeyboardEvent): boolean => e.ctrlKey || e.metaKey;
+
+/** Lays every run afresh: pinned runs are let go, then the plan is told. */
+function layAll(): void {
+  const freed = unpinAll();
+  const { plan } = useDesk.getState();
+  if (freed) toast(`${freed} pinned ${freed === 1 ? "run" : "runs"} laid again`, { action: { label: "Undo", onClick: () => void undo() } });
+  else if (plan) {
+    const stops = plan.findings.filter((f) => f.rule.startsWith("route.") && f.severity === "stop").length;
+    toast(`${plan.runs.length} runs laid, ${mm(plan.cable.total / 1000)} m of path`, { description: stops ? `${stops} could not be laid or do not hold: see the findings.` : "Every leg and hole has been checked." });
+  }
+}
+
+function deleteSelected(): void {
+  const { selection, job } = useDesk.getState();
+  if (selection?.kind === "point") {
+    const label = job.points.find((p) => p.id === selection.id)?.label;
+    const refused = removePoint(selection.id);
+    if (refused) toast.error(refused);
+    else toast(`${label} deleted`, { action: { label: "Undo", onClick: () => void undo() } });
+  }
+  if (selection?.kind === "run") {
+    const pin = job.pins.find((p) => selection.id === `${p.circuit}.${p.from}-${p.to}` || selection.id === `${p.circuit}.${p.to}-${p.from}`);
+    if (pin) edit([change("pins", pin.id, null)]);
+    else toast("This run is not pinned: it lays itself. Take a point off its circuit to be rid of it.");
+  }
+}
+
+/** Picks the next (or previous) point of the room, in reading order. */
+function nextPoint(by: 1 | -1): void {
+  const { house, room, selection } = useDesk.getState();
+  const faces = house.faces.filter((f) => f.room.id === room).sort((a, b) => a.wall.index - b.wall.index);
+  const ids = faces.flatMap((f) => [...f.points].sort((a, b) => a.u - b.u).map((p) => p.id));
+  if (!ids.length) return;
+  const at = selection?.kind === "point" ? ids.indexOf(selection.id) : -1;
+  useDesk.setState({ selection: { kind: "point", id: ids[(at + by + ids.length) % ids.length]! } });
+}
+
+export const commands: readonly DeskCommand[] = [
+  { name: "Undo", keys: "Ctrl Z", on: (e) => withCtrl(e) && !e.shiftKey && e.key.toLowerCase() === "z", run: () => void (undo() || toast("Nothing to undo")) },
+  { name: "Redo", keys: "Ctrl Y", on: (e) => withCtrl(e) && (e.key.toLowerCase() === "y" || (e.shiftKey && e.key.toLowerCase() === "z")), run: () => void (redo() || toast("Nothing to redo")) },
+  { name: "Find", keys: "/", on: (e) => (plain(e) && e.key === "/") || (withCtrl(e) && e.key.toLowerCase() === "k"), run: () => useDesk.setState({ find: true }) },
+  { name: "Lay all runs", keys: "L", on: key("l"), run: layAll },
+  { name: "Show or hide zones", keys: "Z", on: key("z"), run: () => useDesk.setState((s) => ({ zones: !s.zones })) },
+  { name: "Add a point", keys: "P", on: key("p"), run: () => { goTo("points"); requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-palette] button")?.focus()); } },
+  { name: "Unrolled view", keys: "U", on: key("u"), run: () => useDesk.setState({ view: "unrolled" }) },
+  { name: "Plan view", keys: "N", on: key("n"), run: () => useDesk.setState({ view: "plan" }) },
+  { name: "Deck view", keys: "D", on: key("d"), run: () => useDesk.setState({ view: "deck" }) },
+  { name: "Next point", keys: ".", on: key("."), run: () => nextPoint(1) },
+  { name: "Previous point", keys: ",", on: key(","), run: () => nextPoint(-1) },
+  { name: "Delete what is picked", keys: "Del", on: (e) => plain(e) && e.key === "Delete", run: deleteSelected },
+  { name: "Fit the drawing", keys: "F", on: key("f"), run: () => document.querySelector<HTMLButtonElement>("[data-fit]")?.click() },
+  { name: "Let go of what is picked", keys: "Esc", on: (e) => plain(e) && e.key === "Escape", run: () => useDesk.setState({ selection: null }) },
+];

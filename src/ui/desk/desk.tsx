@@ -1,0 +1,262 @@
+"use client";
+import { useEffect, useRef, useState } from "react";
+import { toast } from "sonner";
+import type { Job } from "../../core/job/model";
+import type { SiteEntry } from "../../core/site-book/entries";
+import { PlanDrawing } from "../drawing/plan-drawing";
+import { Tape } from "../drawing/tape";
+import { UnrolledRoom } from "../drawing/unrolled-room";
+import type { JobActions } from "../job/actions";
+import type { StageId } from "../job/stages";
+import { openDesk, settle, useDesk } from "../job/store";
+import { useStoring } from "../job/storing";
+import { usePlanner } from "../job/use-planner";
+import { Button } from "../kit/button";
+import { Sheet } from "../kit/dialog";
+import { BoardSheet, ContainmentSheet, EndsSheet, FixingsSheet, MaterialsSheet, SiteBookSheet } from "../stages/sheets";
+import { commands } from "./commands";
+import { FindBox } from "./find-box";
+import { Inspector } from "./inspector";
+import { OrderOfWork } from "./order-of-work";
+import { TopBar } from "./top-bar";
+
+/** The desk: order of work, drawing or sheet with its tape, and the inspector. */
+export function Desk({ job, version, siteBook, start, actions }: { job: Job; version: number; siteBook: SiteEntry[]; start: { stage: StageId; room: string | null }; actions: JobActions }) {
+  const [opened, setOpened] = useState(false);
+  useEffect(() => {
+    openDesk(job, version, siteBook, start);
+    setOpened(true);
+    // Opened once for the page: what comes later from the server comes through storing.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, []);
+  return opened ? <Opened actions={actions} /> : <Skeleton />;
+}
+
+/** The drawing before there is anything to draw. */
+function Skeleton() {
+  return (
+    <div className="flex h-dvh flex-col" aria-busy="true">
+      <div className="min-h-12 bg-bar" />
+      <div className="grid flex-1 grid-cols-1 lg:grid-cols-[196px_1fr_272px]">
+        <div className="hidden bg-rail lg:block" />
+        <div className="grid content-center gap-3 p-8">
+          <p className="text-soft">Opening the job.</p>
+          <div className="h-10 border border-line" />
+          <div className="flex h-72 gap-px">
+            {[4, 3, 5, 3].map((w, i) => (
+              <div key={i} className="border border-line bg-panel" style={{ flex: w }} />
+            ))}
+          </div>
+          <div className="h-10 border border-line" />
+        </div>
+        <div className="hidden bg-panel lg:block" />
+      </div>
+    </div>
+  );
+}
+
+function Opened({ actions }: { actions: JobActions }) {
+  useStoring(actions);
+  usePlanner();
+  useKeys();
+  useAddress();
+  useSiteBook(actions);
+  const stage = useDesk((s) => s.stage);
+  const drawing = ["survey", "points", "circuits", "routes", "timber"].includes(stage);
+  return (
+    <div className="desk flex h-dvh flex-col">
+      <TopBar />
+      <div className="desk-grid min-h-0 flex-1">
+        <OrderOfWork />
+        <main className="desk-main flex min-h-0 min-w-0 flex-col gap-2 p-2.5">
+          {drawing ? <DrawingStage /> : <SheetStage />}
+        </main>
+        <aside aria-label="Inspector" className="desk-aside min-h-0 overflow-auto border-l border-line bg-panel p-3">
+          <Inspector />
+        </aside>
+      </div>
+      <FindBox />
+      <ConflictSheet />
+    </div>
+  );
+}
+
+function SheetStage() {
+  const stage = useDesk((s) => s.stage);
+  switch (stage) {
+    case "containment":
+      return <ContainmentSheet />;
+    case "fixings":
+      return <FixingsSheet />;
+    case "ends":
+      return <EndsSheet />;
+    case "board":
+      return <BoardSheet />;
+    case "materials":
+      return <MaterialsSheet />;
+    default:
+      return <SiteBookSheet />;
+  }
+}
+
+function DrawingStage() {
+  const view = useDesk((s) => s.view);
+  const zones = useDesk((s) => s.zones);
+  const room = useDesk((s) => s.room);
+  const rooms = useDesk((s) => s.job.rooms);
+  const planning = useDesk((s) => s.planning);
+  const command = (name: string): void => commands.find((c) => c.name === name)?.run();
+  return (
+    <>
+      <div className="no-print flex flex-wrap items-center gap-1.5">
+        <div role="radiogroup" aria-label="View" className="flex">
+          {(
+            [
+              ["unrolled", "Unrolled"],
+              ["plan", "Plan"],
+              ["deck", "Deck"],
+            ] as const
+          ).map(([v, name]) => (
+            <button key={v} type="button" role="radio" aria-checked={view === v} onClick={() => useDesk.setState({ view: v })} className={`min-h-8 cursor-pointer border border-line px-2.5 font-cond font-semibold ${view === v ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}>
+              {name}
+            </button>
+          ))}
+        </div>
+        {rooms.length ? (
+          <label className="flex items-center gap-1.5 text-[13px] text-soft">
+            Room
+            <select className="min-h-8 border border-line bg-field px-1.5 text-ink" value={room ?? ""} onChange={(e) => useDesk.setState({ room: e.target.value, selection: null })}>
+              {rooms.map((r) => (
+                <option key={r.id} value={r.id}>
+                  {r.name}
+                </option>
+              ))}
+            </select>
+          </label>
+        ) : null}
+        <span className="min-w-2 flex-1 text-right text-[12.5px] text-soft" aria-live="polite">
+          {planning ? "working out" : ""}
+        </span>
+        <Button hint="L" onClick={() => command("Lay all runs")}>
+          Lay all runs
+        </Button>
+        <Button hint="Z" aria-pressed={zones} onClick={() => command("Show or hide zones")}>
+          {zones ? "Hide zones" : "Show zones"}
+        </Button>
+        <Button hint="P" onClick={() => command("Add a point")}>
+          Add point
+        </Button>
+      </div>
+      {rooms.length === 0 || !room ? <Empty /> : view === "unrolled" ? <UnrolledRoom roomId={room} /> : <PlanDrawing deck={view === "deck"} />}
+      <Tape />
+    </>
+  );
+}
+
+function Empty() {
+  return (
+    <div className="grid flex-1 place-content-center gap-3 border border-dashed border-line p-6 text-center">
+      <p className="text-lg">No room yet.</p>
+      <p className="max-w-[46ch] text-soft">Start in Survey with one room and its size. Then put in its doors and windows, a deck over it, a board, and the first socket.</p>
+      <div>
+        <Button look="solid" big onClick={() => useDesk.setState({ stage: "survey" })}>
+          Go to Survey
+        </Button>
+      </div>
+    </div>
+  );
+}
+
+function ConflictSheet() {
+  const conflict = useDesk((s) => s.conflict);
+  const job = useDesk((s) => s.job);
+  if (!conflict) return null;
+  const nameOf = (c: { collection: string; id: string }): string => {
+    if (c.collection === "points") return `point ${job.points.find((p) => p.id === c.id)?.label ?? c.id}`;
+    if (c.collection === "circuits") return `circuit ${job.circuits.find((p) => p.id === c.id)?.label ?? c.id}`;
+    if (c.collection === "rooms") return `room ${job.rooms.find((p) => p.id === c.id)?.name ?? c.id}`;
+    return c.collection === "head" ? `the job's ${c.id}` : `${c.collection.replace(/s$/, "")} ${c.id}`;
+  };
+  return (
+    <Sheet open onOpenChange={() => undefined} keep title="Changed in two places" about="While you worked here, another window or person changed the same thing. Nothing is lost: choose which to keep.">
+      <p className="mb-3">
+        It is about: <strong>{[...new Set(conflict.clashes.map(nameOf))].join(", ")}</strong>.
+      </p>
+      <div className="flex flex-wrap justify-end gap-2">
+        <Button onClick={() => { settle("theirs"); toast("Theirs taken. Yours was let go."); }}>Take theirs</Button>
+        <Button look="solid" onClick={() => { settle("mine"); toast("Yours kept and stored."); }}>
+          Keep mine
+        </Button>
+      </div>
+    </Sheet>
+  );
+}
+
+const typing = (t: EventTarget | null): boolean => t instanceof HTMLElement && (t.matches("input, select, textarea") || t.isContentEditable);
+
+/** Keys for everything; a number typed while something is held goes to its distance. */
+function useKeys(): void {
+  useEffect(() => {
+    const down = (e: KeyboardEvent): void => {
+      if (typing(e.target)) {
+        // Undo inside a field belongs to the field.
+        return;
+      }
+      if (useDesk.getState().find || document.querySelector("[role=dialog]")) return;
+      if (/^[0-9]$/.test(e.key) && !e.ctrlKey && !e.metaKey && !e.altKey) {
+        const s = useDesk.getState().selection;
+        const field = document.querySelector<HTMLInputElement>(s?.kind === "point" ? '[data-field="u"], [data-field="x"]' : s?.kind === "run" ? '[data-field="leg"]' : "[data-none]");
+        if (field) {
+          // The digit itself lands in the field, in place of the selected text.
+          field.focus();
+          field.select();
+        }
+        return;
+      }
+      const c = commands.find((x) => x.on(e));
+      if (!c) return;
+      e.preventDefault();
+      c.run();
+    };
+    window.addEventListener("keydown", down);
+    return () => window.removeEventListener("keydown", down);
+  }, []);
+}
+
+/** Keeps stage and room in the address, so that a reload comes back to the same place. */
+function useAddress(): void {
+  const stage = useDesk((s) => s.stage);
+  const room = useDesk((s) => s.room);
+  const first = useRef(true);
+  useEffect(() => {
+    if (first.current) {
+      first.current = false;
+      return;
+    }
+    const q = new URLSearchParams({ stage, ...(room ? { room } : {}) });
+    window.history.replaceState(null, "", `${window.location.pathname}?${q}`);
+  }, [stage, room]);
+}
+
+/** What is ticked on site shows here within a few seconds. */
+function useSiteBook(actions: JobActions): void {
+  useEffect(() => {
+    let stopped = false;
+    const look = (): void => {
+      if (document.hidden) return;
+      actions.siteBook(useDesk.getState().job.id).then(
+        (siteBook) => {
+          if (!stopped && siteBook.length !== useDesk.getState().siteBook.length) useDesk.setState({ siteBook });
+        },
+        () => undefined,
+      );
+    };
+    const timer = setInterval(look, 8000);
+    window.addEventListener("focus", look);
+    return () => {
+      stopped = true;
+      clearInterval(timer);
+      window.removeEventListener("focus", look);
+    };
+  }, [actions]);
+}

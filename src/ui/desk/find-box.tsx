@@ -1,0 +1,110 @@
+"use client";
+import { Command } from "cmdk";
+import { Dialog as D } from "radix-ui";
+import { useRouter } from "next/navigation";
+import { type PointKind, accessories, pointKinds } from "../../core/rules/accessories";
+import { stages } from "../job/stages";
+import { useDesk } from "../job/store";
+import { commands } from "./commands";
+import { addPoint } from "../job/edits";
+import { goTo } from "./order-of-work";
+import { toast } from "sonner";
+
+/** One box for finding anything in the job and for every command. */
+export function FindBox() {
+  const open = useDesk((s) => s.find);
+  const job = useDesk((s) => s.job);
+  const plan = useDesk((s) => s.plan);
+  const router = useRouter();
+  const close = (): void => useDesk.setState({ find: false });
+  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const roomOf = (wall: string): string | null => job.walls.find((w) => w.id === wall)?.room ?? null;
+  const item = "flex min-h-8 cursor-pointer items-center justify-between gap-3 px-2 data-[selected=true]:bg-accent data-[selected=true]:text-onaccent";
+  const run = (f: () => void) => (): void => {
+    close();
+    f();
+  };
+  return (
+    <D.Root open={open} onOpenChange={(o) => useDesk.setState({ find: o })}>
+      <D.Portal>
+        <D.Overlay className="fixed inset-0 z-40 bg-black/45" />
+        <D.Content className="fixed top-16 left-1/2 z-50 w-[calc(100vw-2rem)] max-w-xl -translate-x-1/2 border border-ink bg-panel" aria-describedby={undefined}>
+          <D.Title className="sr-only">Find</D.Title>
+          <Command label="Find" loop>
+            <Command.Input placeholder="S4, kitchen, lay, add socket" className="w-full border-b border-line bg-field px-3 py-2.5 text-lg" />
+            <Command.List className="max-h-[60vh] overflow-auto p-1">
+              <Command.Empty className="p-3 text-soft">Nothing by that name.</Command.Empty>
+              <Command.Group heading="Points">
+                {[...job.points].sort((a, b) => a.label.localeCompare(b.label, undefined, { numeric: true })).map((p) => (
+                  <Command.Item
+                    key={p.id}
+                    value={`point ${p.label} ${accessories[p.kind].name} ${p.name}`}
+                    className={item}
+                    onSelect={run(() => {
+                      const room = p.place.on === "wall" ? roomOf(p.place.wall) : null;
+                      useDesk.setState((s) => ({ selection: { kind: "point", id: p.id }, room: room ?? s.room, view: p.place.on === "wall" ? "unrolled" : "plan" }));
+                    })}
+                  >
+                    <span>
+                      {p.label} · {accessories[p.kind].name}
+                    </span>
+                    <span className="text-[13px] opacity-75">{p.place.on === "wall" ? job.rooms.find((r) => r.id === roomOf((p.place as { wall: string }).wall))?.name : "on the deck"}</span>
+                  </Command.Item>
+                ))}
+              </Command.Group>
+              <Command.Group heading="Rooms">
+                {job.rooms.map((r) => (
+                  <Command.Item key={r.id} value={`room ${r.name}`} className={item} onSelect={run(() => useDesk.setState({ room: r.id, view: "unrolled" }))}>
+                    {r.name}
+                  </Command.Item>
+                ))}
+              </Command.Group>
+              <Command.Group heading="Runs">
+                {(plan?.runs ?? []).map((r) => (
+                  <Command.Item key={r.id} value={`run ${label(r.from)} to ${label(r.to)} ${job.circuits.find((c) => c.id === r.circuit)?.label}`} className={item} onSelect={run(() => useDesk.setState({ selection: { kind: "run", id: r.id } }))}>
+                    <span>
+                      {label(r.from)} to {label(r.to)}
+                    </span>
+                    <span className="text-[13px] opacity-75">{job.circuits.find((c) => c.id === r.circuit)?.label}</span>
+                  </Command.Item>
+                ))}
+              </Command.Group>
+              <Command.Group heading="Do">
+                {pointKinds.map((k: PointKind) => (
+                  <Command.Item
+                    key={k}
+                    value={`add ${accessories[k].name}`}
+                    className={item}
+                    onSelect={run(() => {
+                      goTo("points");
+                      const refused = addPoint(k, k === "socket" ? 2 : 1, null);
+                      if (refused) toast.error(refused);
+                    })}
+                  >
+                    Add: {accessories[k].name.toLowerCase()}
+                  </Command.Item>
+                ))}
+                {commands.map((c) => (
+                  <Command.Item key={c.name} value={c.name} className={item} onSelect={run(c.run)}>
+                    <span>{c.name}</span>
+                    <kbd className="font-mono text-[12px] opacity-75">{c.keys}</kbd>
+                  </Command.Item>
+                ))}
+                {stages.map((s, i) => (
+                  <Command.Item key={s.id} value={`go to ${s.name}`} className={item} onSelect={run(() => goTo(s.id))}>
+                    <span>
+                      Go to {i + 1} {s.name}
+                    </span>
+                  </Command.Item>
+                ))}
+                <Command.Item value="open site view phone" className={item} onSelect={run(() => router.push(`/jobs/${job.id}/site`))}>
+                  Open on site
+                </Command.Item>
+              </Command.Group>
+            </Command.List>
+          </Command>
+        </D.Content>
+      </D.Portal>
+    </D.Root>
+  );
+}

@@ -1,0 +1,127 @@
+"use client";
+import { useState } from "react";
+import { toast } from "sonner";
+import { current } from "../../core/job/patch";
+import { findRule } from "../../core/rules/book";
+import { type Finding, type Fix, mm } from "../../core/rules/findings";
+import { type Change } from "../../core/job/patch";
+import type { Point } from "../../core/job/model";
+import { edit, useDesk } from "../job/store";
+
+const mark = { stop: "✕", warn: "!", note: "i" } as const;
+const name = { stop: "Stop", warn: "Look", note: "Note" } as const;
+const tone = { stop: "text-stop", warn: "text-warn", note: "text-soft" } as const;
+const paint = { stop: "var(--stop)", warn: "var(--warn)", note: "var(--good)" } as const;
+
+/** The patch that a fix stands for, on the job as it is now; null when the thing is gone. */
+export function patchOf(fixes: readonly Fix[]): Change[] | null {
+  const { job } = useDesk.getState();
+  const out: Change[] = [];
+  for (const f of fixes) {
+    if (f.collection === "cuts" || f.collection === "settings") return null;
+    const runPin = f.collection === "pins" && !job.pins.some((p) => p.id === f.id);
+    // A finding names the run; its pin is found by the pair it joins.
+    const id = runPin ? (job.pins.find((p) => f.id === `${p.circuit}.${p.from}-${p.to}` || f.id === `${p.circuit}.${p.to}-${p.from}`)?.id ?? f.id) : f.id;
+    const before = current(job, { collection: f.collection, id });
+    if (before === null) return null;
+    if (f.remove) {
+      out.push({ collection: f.collection, id, before, after: null });
+      continue;
+    }
+    const set = { ...f.set };
+    let after: Record<string, unknown> = { ...(before as object) };
+    if (f.collection === "points") {
+      // A point's u and v belong to its place.
+      const place = { ...(before as Point).place } as Record<string, unknown>;
+      for (const k of ["u", "v", "x", "y"]) if (k in set) (place[k] = set[k]), delete set[k];
+      after = { ...after, place };
+    }
+    out.push({ collection: f.collection, id, before, after: { ...after, ...set } });
+  }
+  return out;
+}
+
+/** A finding as a gauge: measured against limit, a sentence, a remedy to press, and why. */
+export function FindingCard({ f }: { f: Finding }) {
+  const [why, setWhy] = useState(false);
+  const rule = findRule(f.rule);
+  const apply = (): void => {
+    const patch = patchOf(f.fix ?? []);
+    const refused = patch ? edit(patch) : "The thing it was about is no longer there.";
+    if (refused) toast.error(refused);
+  };
+  return (
+    <article className="border-b border-line py-2.5" data-finding={f.rule} data-subject={f.subject} data-severity={f.severity}>
+      <h3 className="flex items-baseline gap-1.5 text-[14.5px]">
+        <span className={`inline-flex w-10 shrink-0 items-baseline gap-1 text-[12.5px] ${tone[f.severity]}`}>
+          <span aria-hidden>{mark[f.severity]}</span>
+          {name[f.severity]}
+        </span>
+        <span>{rule?.title ?? f.rule}</span>
+      </h3>
+      {f.measured !== undefined && f.limit !== undefined && f.sense ? <Gauge f={f} /> : null}
+      <p className="mt-1 text-[13.5px]">{f.message}</p>
+      <p className="mt-0.5 flex flex-wrap gap-x-3 text-[13.5px]">
+        {f.remedy && f.fix?.length ? (
+          <button type="button" onClick={apply} data-remedy className="min-h-6 cursor-pointer text-left font-medium text-accent underline underline-offset-2">
+            {f.remedy}
+          </button>
+        ) : f.remedy ? (
+          <span className="text-soft">{f.remedy}</span>
+        ) : null}
+        <button type="button" aria-expanded={why} onClick={() => setWhy(!why)} className="min-h-6 cursor-pointer text-soft underline underline-offset-2">
+          why
+        </button>
+      </p>
+      {why ? (
+        <div className="mt-1 border-l-2 border-line pl-2 text-[13px] text-soft">
+          {rule ? (
+            <>
+              <p className="text-ink">{rule.text}</p>
+              <p className="mt-1">{rule.why}</p>
+            </>
+          ) : null}
+          <p className="mt-1">
+            Rule {f.rule} · {f.source}. A working aid: local code and licensed practice come first.
+          </p>
+        </div>
+      ) : null}
+    </article>
+  );
+}
+
+/** Measured against limit on a small scale: the allowed side is hatched, the limit a stroke, the measure a dot. */
+function Gauge({ f }: { f: Finding }) {
+  const [m, l] = [f.measured!, f.limit!];
+  const lo = Math.min(m, l, 0);
+  const hi = Math.max(m, l) + Math.max(Math.abs(m - l), Math.abs(l) * 0.5, 1) * 0.6;
+  const x = (v: number): number => 6 + ((v - lo) / (hi - lo || 1)) * 226;
+  const ok = f.sense === "least" ? m >= l - 1e-6 : m <= l + 1e-6;
+  const [g0, g1] = f.sense === "least" ? [x(l), 232] : [6, x(l)];
+  const near = Math.abs(x(m) - x(l)) < 64;
+  const mText = Math.min(Math.max(x(m), 18), 214);
+  const lText = near ? (x(m) <= x(l) ? Math.max(x(l) + 4, mText + 24) : Math.min(x(l) - 4, mText - 24)) : x(l);
+  const anchor = near ? (x(m) <= x(l) ? "start" : "end") : x(l) > 190 ? "end" : x(l) < 40 ? "start" : "middle";
+  const unit = f.unit && f.unit !== "mm" ? ` ${f.unit}` : "";
+  return (
+    <svg viewBox="0 0 238 34" className="mt-1 w-full max-w-72" role="img" aria-label={`Measured ${mm(m)}${unit}, ${f.sense} ${mm(l)}${unit}`}>
+      <defs>
+        <pattern id="ok" patternUnits="userSpaceOnUse" width="6" height="6" patternTransform="rotate(45)">
+          <rect width="6" height="6" fill="var(--zone)" />
+          <line x1="0" y1="0" x2="0" y2="6" stroke="var(--zoneline)" strokeWidth="1.6" />
+        </pattern>
+      </defs>
+      <rect x={Math.min(g0, g1)} y={5} width={Math.abs(g1 - g0)} height={9} fill="url(#ok)" />
+      <line x1={6} x2={232} y1={9.5} y2={9.5} stroke="var(--ink)" strokeWidth={1} />
+      <line x1={x(l)} x2={x(l)} y1={1} y2={18} stroke="var(--ink)" strokeWidth={2.2} />
+      <circle cx={x(m)} cy={9.5} r={5.2} fill={ok ? "var(--good)" : paint[f.severity]} stroke="var(--panel)" />
+      <text x={mText} y={29} fontSize={12} textAnchor="middle" fontFamily="var(--font-mono)" fontWeight={500} fill={ok ? "var(--good)" : paint[f.severity]}>
+        {mm(m)}
+      </text>
+      <text x={lText} y={29} fontSize={12} textAnchor={anchor} fontFamily="var(--font-mono)" fill="var(--ink)">
+        {f.sense} {mm(l)}
+        {unit}
+      </text>
+    </svg>
+  );
+}

@@ -1,0 +1,51 @@
+"use client";
+import { CircuitsPanel } from "../stages/circuits-panel";
+import { JoistCard } from "../stages/joist-card";
+import { PointForm } from "../stages/point-form";
+import { PointsPanel } from "../stages/points-panel";
+import { RoutesPanel, SettingsPanel } from "../stages/routes-panel";
+import { RunDetails } from "../stages/run-details";
+import { SurveyPanel } from "../stages/survey-panel";
+import { DrumsPanel } from "../stages/drums-panel";
+import { WallForm } from "../stages/wall-form";
+import { useDesk } from "../job/store";
+import { FindingsList } from "./findings-list";
+
+/** What is picked, what the stage needs, and what is to settle. */
+export function Inspector() {
+  const stage = useDesk((s) => s.stage);
+  return (
+    <div className="grid gap-4">
+      <Picked />
+      {stage === "survey" ? <SurveyPanel /> : null}
+      {stage === "points" ? <PointsPanel /> : null}
+      {stage === "circuits" ? <CircuitsPanel /> : null}
+      {stage === "materials" ? <DrumsPanel /> : null}
+      <FindingsList />
+      {stage === "routes" ? <RoutesPanel /> : null}
+      {stage === "routes" || stage === "fixings" || stage === "materials" ? <SettingsPanel /> : null}
+    </div>
+  );
+}
+
+function Picked() {
+  const selection = useDesk((s) => s.selection);
+  const job = useDesk((s) => s.shown);
+  const house = useDesk((s) => s.house);
+  const plan = useDesk((s) => s.plan);
+  const stage = useDesk((s) => s.stage);
+  if (selection?.kind === "point") {
+    const point = job.points.find((p) => p.id === selection.id);
+    return point ? <PointForm key={point.id} point={point} /> : null;
+  }
+  if (selection?.kind === "run") {
+    const run = plan?.runs.find((r) => r.id === selection.id);
+    return run ? <RunDetails key={run.id} run={run} /> : null;
+  }
+  if (selection?.kind === "wall") {
+    const face = house.faces[house.faceOfWall.get(selection.id) ?? -1];
+    return face ? <WallForm key={face.wall.id} face={face} /> : null;
+  }
+  if (selection?.kind === "joist") return <JoistCard deck={selection.deck} joist={selection.joist} span={selection.span} />;
+  return stage === "timber" ? <p className="text-soft">Press a joist for its windows, limits and marks. Bore from the bearing face, on the centre line. Look and scan before drilling; eyes, ears and lungs protected.</p> : null;
+}

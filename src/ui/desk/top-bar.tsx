@@ -1,0 +1,51 @@
+"use client";
+import { Moon, Search, Sun } from "lucide-react";
+import Link from "next/link";
+import { useDesk } from "../job/store";
+import { useTheme } from "../kit/theme";
+
+const words = { stored: "stored", storing: "storing", offline: "kept here, no connection", conflict: "to settle" } as const;
+
+export function TopBar() {
+  const name = useDesk((s) => s.job.name);
+  const id = useDesk((s) => s.job.id);
+  const room = useDesk((s) => s.job.rooms.find((r) => r.id === s.room)?.name);
+  const storey = useDesk((s) => s.job.storeys[0]?.name);
+  const storing = useDesk((s) => s.storing);
+  const [theme, turn] = useTheme();
+  return (
+    <header className="bar no-print flex min-h-12 items-center gap-x-4 gap-y-1 bg-bar px-3 text-barink">
+      <Link href="/" className="font-cond text-xl font-bold tracking-wide">
+        Lumbet
+      </Link>
+      <span className="min-w-0 truncate">
+        <span className="font-medium">{name}</span>
+        <span className="hidden text-[13px] opacity-80 md:inline">
+          {" "}
+          · {storey}
+          {room ? ` › ${room}` : ""}
+        </span>
+      </span>
+      <span role="status" className="hidden text-[12.5px] whitespace-nowrap opacity-80 sm:inline" data-storing={storing}>
+        {words[storing]}
+      </span>
+      <span className="flex-1" />
+      <button type="button" onClick={() => useDesk.setState({ find: true })} className="inline-flex min-h-8 cursor-pointer items-center gap-2 border border-current/40 px-2 text-[13px] hover:border-current" aria-label="Find a run, point or room, or run a command">
+        <Search size={14} aria-hidden />
+        <span className="hidden lg:inline">Find a point, run or room, or a command</span>
+        <kbd className="hidden font-mono text-[11px] opacity-80 sm:inline">/</kbd>
+      </button>
+      <button type="button" onClick={turn} className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current" aria-label={theme === "dark" ? "Light theme" : "Dark theme"}>
+        {theme === "dark" ? <Sun size={16} /> : <Moon size={16} />}
+      </button>
+      <span className="flex border border-current/50 text-[14px] font-semibold">
+        <span aria-current="page" className="bg-barink px-2.5 py-1 font-cond text-bar">
+          Desk
+        </span>
+        <Link href={`/jobs/${id}/site`} className="px-2.5 py-1 font-cond hover:underline">
+          Site
+        </Link>
+      </span>
+    </header>
+  );
+}

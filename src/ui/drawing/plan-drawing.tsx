@@ -1,0 +1,244 @@
+"use client";
+import { type PointerEvent as RPointer, useCallback, useMemo, useRef, useState } from "react";
+import { toast } from "sonner";
+import { bounds } from "../../core/geometry/polygon";
+import type { Point } from "../../core/job/model";
+import { legPosition, moveLeg } from "../../core/routing/move-leg";
+import { mm } from "../../core/rules/findings";
+import { joistFor } from "../../core/timber/deck";
+import { joistWindows } from "../../core/timber/joist";
+import { plateOf } from "../../core/rules/accessories";
+import type { Run } from "../../core/plan/plan-model";
+import { change, edit, endPreview, preview, useDesk } from "../job/store";
+import { DrawingFrame } from "./frame";
+import { runStyles } from "./run-style";
+import { movePoint, nudge } from "./tools/move-point";
+import { useViewport } from "./viewport";
+
+/** A storey from above: rooms, points and runs; with `deck` the joists over it, their legal windows, bores and old cuts. */
+export function PlanDrawing({ deck }: { deck: boolean }) {
+  const house = useDesk((s) => s.house);
+  const job = useDesk((s) => s.shown);
+  const plan = useDesk((s) => s.plan);
+  const room = useDesk((s) => s.room);
+  const selection = useDesk((s) => s.selection);
+  const frame = useRef<HTMLDivElement>(null);
+  const styles = useMemo(() => runStyles(job), [job]);
+  const storey = job.rooms.find((r) => r.id === room)?.storey ?? job.storeys[0]?.id;
+  const rooms = job.rooms.filter((r) => r.storey === storey);
+  const corners = [...rooms.flatMap((r) => r.outline), ...(deck ? house.decks.flatMap((d) => d.deck.outline) : [])];
+  const b = corners.length ? bounds(corners) : { x0: 0, y0: 0, x1: 4000, y1: 4000 };
+  // North is up on the screen: y is turned over.
+  const extent = { x0: b.x0 - 300, x1: b.x1 + 300, y0: -b.y1 - 300, y1: -b.y0 + 300 };
+  const { view, fit, zoom, startPan } = useViewport(frame, extent, `${storey} ${deck} ${corners.length}`);
+  const px = useCallback((n: number) => n / view.scale, [view.scale]);
+  const [ghost, setGhost] = useState<{ run: Run; leg: number; at: number } | null>(null);
+  const toPlan = (e: { clientX: number; clientY: number }): { x: number; y: number } => {
+    const r = frame.current!.getBoundingClientRect();
+    return { x: (e.clientX - r.left - view.x) / view.scale, y: -(e.clientY - r.top - view.y) / view.scale };
+  };
+
+  const dragLeg = (e: RPointer, run: Run, leg: number): void => {
+    if (e.button !== 0) return;
+    e.stopPropagation();
+    useDesk.setState({ selection: { kind: "run", id: run.id, leg } });
+    const l = run.legs[leg]!;
+    const position = l.surface.kind === "deck" ? legPosition(house, l) : null;
+    if (!position) return;
+    let at: number | null = null;
+    follow(
+      (m) => {
+        if (at === null && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 5) return;
+        const p = toPlan(m);
+        at = Math.round((position.measure === "x" ? p.x : p.y) / (m.altKey ? 1 : 5)) * (m.altKey ? 1 : 5);
+        setGhost({ run, leg, at });
+      },
+      (m) => {
+        setGhost(null);
+        if (at === null || m.type === "pointercancel") return;
+        const pin = moveLeg(house, run, leg, at);
+        const refused = pin && edit([change("pins", pin.id, pin)]);
+        if (refused) toast.error(refused);
+      },
+    );
+  };
+
+  const dragDeckPoint = (e: RPointer, p: Point): void => {
+    if (e.button !== 0) return;
+    e.stopPropagation();
+    useDesk.setState({ selection: { kind: "point", id: p.id } });
+    if (p.place.on !== "deck") return;
+    const start = p.place;
+    const from = toPlan(e);
+    let to: Point["place"] | null = null;
+    follow(
+      (m) => {
+        if (!to && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 4) return;
+        const at = toPlan(m);
+        const grid = m.altKey ? 1 : 10;
+        to = { ...start, x: Math.round((start.x + at.x - from.x) / grid) * grid, y: Math.round((start.y + at.y - from.y) / grid) * grid };
+        preview([change("points", p.id, { ...p, place: to })]);
+      },
+      (m) => {
+        if (!to || m.type === "pointercancel") return endPreview();
+        const refused = movePoint(p, to);
+        if (refused) toast.error(refused);
+      },
+    );
+  };
+
+  const visibleDecks = deck ? house.decks.filter((d) => d.deck.kind !== "concrete") : [];
+  return (
+    <DrawingFrame frame={frame} onGround={startPan} fit={fit} zoom={zoom} label={deck ? "Deck from above" : "Plan of the storey"}>
+      <defs>
+        <pattern id="window" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(45)">
+          <line x1={0} y1={0} x2={0} y2={px(6)} stroke="var(--good)" strokeWidth={px(1.6)} />
+        </pattern>
+      </defs>
+      <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
+        {rooms.map((r) => {
+          const c = bounds(r.outline);
+          return (
+            <g key={r.id}>
+              <polygon points={r.outline.map((p) => `${p.x},${-p.y}`).join(" ")} fill={r.id === room ? "var(--plaster)" : "var(--panel)"} stroke="var(--ink)" strokeWidth={px(r.id === room ? 2.5 : 1.5)} onClick={() => useDesk.setState({ room: r.id })} className="cursor-pointer" />
+              <text x={(c.x0 + c.x1) / 2} y={-(c.y0 + c.y1) / 2 - px(10)} textAnchor="middle" fontSize={px(13)} fill="var(--soft)" fontFamily="var(--font-cond)" fontWeight={600} pointerEvents="none">
+                {r.name}
+              </text>
+            </g>
+          );
+        })}
+        {house.faces
+          .filter((f) => f.room.storey === storey)
+          .flatMap((f) =>
+            f.shape.openings.map((o, i) => {
+              const a = { x: f.frame.origin[0] + f.frame.along.x * o.u, y: f.frame.origin[1] + f.frame.along.y * o.u };
+              return <line key={`${f.n} ${i}`} x1={a.x} y1={-a.y} x2={a.x + f.frame.along.x * o.width} y2={-(a.y + f.frame.along.y * o.width)} stroke="var(--opening)" strokeWidth={px(4)} pointerEvents="none" />;
+            }),
+          )}
+        {visibleDecks.map((l) => (
+          <g key={l.deck.id}>
+            <polygon points={l.deck.outline.map((p) => `${p.x},${-p.y}`).join(" ")} fill="none" stroke="var(--timberline)" strokeWidth={px(1)} strokeDasharray={`${px(6)} ${px(4)}`} pointerEvents="none" />
+            {l.joists.map((j) => {
+              const half = l.deck.joists.breadth / 2;
+              const box = (from: number, to: number): { x: number; y: number; width: number; height: number } => (l.along === "x" ? { x: from, y: -(j.at + half), width: to - from, height: half * 2 } : { x: j.at - half, y: -to, width: half * 2, height: to - from });
+              const picked = selection?.kind === "joist" && selection.deck === l.deck.id && selection.joist === j.n;
+              return (
+                <g key={j.n} role="button" tabIndex={0} aria-label={`Joist ${j.n} of ${l.deck.name}`} aria-pressed={picked} className="focusable cursor-pointer" onPointerDown={(e) => e.stopPropagation()} onClick={(e) => pick(e.clientX, e.clientY)} onKeyDown={(e) => (e.key === "Enter" || e.key === " ") && (e.preventDefault(), useDesk.setState({ selection: { kind: "joist", deck: l.deck.id, joist: j.n, span: 1 } }))}>
+                  {j.extent.map(([p, q], i) => (
+                    <rect key={i} className="ring" {...box(p, q)} fill="var(--timber)" stroke={picked ? "var(--accent)" : "var(--timberline)"} strokeWidth={px(picked ? 2.5 : 0.7)} />
+                  ))}
+                  {l.deck.kind === "solid-joists"
+                    ? j.spans.flatMap((s, k) => joistWindows(joistFor(l, s), job.settings.schools.notch).hole.zones.map(([p, q], i) => <rect key={`${k} ${i}`} {...box(s[0] + p, s[0] + q)} fill="url(#window)" pointerEvents="none" />))
+                    : null}
+                  <text {...(l.along === "x" ? { x: l.origin + px(3), y: -j.at + px(4) } : { x: j.at, y: -l.origin + px(14) })} fontSize={px(10.5)} textAnchor={l.along === "x" ? "start" : "middle"} fontFamily="var(--font-mono)" fill="var(--ink)" pointerEvents="none">
+                    {j.n}
+                  </text>
+                </g>
+              );
+              function pick(clientX: number, clientY: number): void {
+                const p = toPlan({ clientX, clientY });
+                const along = l.along === "x" ? p.x : p.y;
+                const span = j.spans.findIndex(([s, e]) => along >= s && along <= e);
+                useDesk.setState({ selection: { kind: "joist", deck: l.deck.id, joist: j.n, span: Math.max(0, span) + 1 } });
+              }
+            })}
+            {l.deck.obstacles.map((o) => (
+              <g key={o.id} pointerEvents="none">
+                <polygon points={o.outline.map((p) => `${p.x},${-p.y}`).join(" ")} fill="var(--soft)" stroke="var(--ink)" strokeWidth={px(1)} />
+                <text x={bounds(o.outline).x1 + px(5)} y={-(bounds(o.outline).y0 + bounds(o.outline).y1) / 2} fontSize={px(11)} fill="var(--ink)" fontFamily="var(--font-cond)">
+                  {o.name || o.kind}
+                </text>
+              </g>
+            ))}
+            {l.deck.existingCuts.map((c) => {
+              const j = l.joists[c.joist - 1];
+              const s = j?.spans[c.span - 1];
+              if (!j || !s) return null;
+              const at = l.along === "x" ? { x: s[0] + c.at, y: -j.at } : { x: j.at, y: -(s[0] + c.at) };
+              return <path key={c.id} d={`M${at.x - px(5)},${at.y - px(5)}L${at.x + px(5)},${at.y + px(5)}M${at.x - px(5)},${at.y + px(5)}L${at.x + px(5)},${at.y - px(5)}`} stroke="var(--stop)" strokeWidth={px(2.2)} pointerEvents="none" />;
+            })}
+          </g>
+        ))}
+        {(plan?.runs ?? []).map((run) => {
+          const style = styles.get(run.circuit);
+          if (!style) return null;
+          const picked = selection?.kind === "run" && selection.id === run.id;
+          return (
+            <g key={run.id} opacity={selection?.kind === "run" && !picked ? 0.35 : 1} className="cursor-pointer">
+              {run.legs.map((l, i) => {
+                const onDeck = l.surface.kind === "deck";
+                const d = l.path.map((p, k) => `${k ? "L" : "M"}${p[0]},${-p[1]}`).join("");
+                return (
+                  <g key={i} onPointerDown={(e) => dragLeg(e, run, i)}>
+                    <path d={d} stroke="transparent" strokeWidth={px(11)} fill="none" />
+                    <path d={d} stroke={style.color} strokeWidth={px(picked ? 4 : onDeck ? 2.2 : 3)} strokeDasharray={style.dash ? style.dash.split(" ").map((n) => px(Number(n))).join(" ") : undefined} fill="none" />
+                  </g>
+                );
+              })}
+            </g>
+          );
+        })}
+        {deck
+          ? (plan?.holes ?? [])
+              .filter((o) => o.in.kind === "joist")
+              .map((o) => <circle key={o.id} cx={o.centre[0]} cy={-o.centre[1]} r={Math.max(px(3.6), o.diameter / 2)} fill="var(--plate)" stroke="var(--ink)" strokeWidth={px(1.5)} pointerEvents="none" />)
+          : null}
+        {ghost
+          ? (() => {
+              const l = ghost.run.legs[ghost.leg]!;
+              const [a, z] = [l.path[0]!, l.path[l.path.length - 1]!];
+              const plumb = Math.abs(a[0] - z[0]) < 1e-6;
+              return <line x1={plumb ? ghost.at : a[0]} x2={plumb ? ghost.at : z[0]} y1={plumb ? -a[1] : -ghost.at} y2={plumb ? -z[1] : -ghost.at} stroke="var(--accent)" strokeWidth={px(3)} strokeDasharray={`${px(5)} ${px(4)}`} pointerEvents="none" />;
+            })()
+          : null}
+        {house.points.map((p) => {
+          const picked = selection?.kind === "point" && selection.id === p.point.id;
+          const w = Math.max(px(p.point.label.length * 7 + 7), p.deck >= 0 ? plateOf(p.point).width : 0);
+          return (
+            <g
+              key={p.point.id}
+              role="button"
+              tabIndex={0}
+              data-point-tag={p.point.label}
+              aria-label={`${p.point.label}, ${p.deck >= 0 ? `on the deck at ${mm(p.space[0])} east, ${mm(p.space[1])} north` : `${mm(p.space[2])} up`}`}
+              aria-pressed={picked}
+              className="focusable cursor-grab touch-none"
+              onPointerDown={(e) => dragDeckPoint(e, p.point)}
+              onFocus={() => useDesk.setState({ selection: { kind: "point", id: p.point.id } })}
+              onKeyDown={(e) => {
+                const by = nudge(e);
+                if (!by || p.point.place.on !== "deck") return;
+                e.preventDefault();
+                e.stopPropagation();
+                movePoint(p.point, { ...p.point.place, x: p.point.place.x + by.u, y: p.point.place.y + by.v });
+              }}
+            >
+              <rect className="ring" x={p.space[0] - w / 2} y={-p.space[1] - px(8)} width={w} height={px(16)} rx={p.deck >= 0 ? px(8) : 0} fill="var(--plate)" stroke={picked ? "var(--accent)" : "var(--ink)"} strokeWidth={px(picked ? 3 : 1.2)} />
+              <text x={p.space[0]} y={-p.space[1] + px(3.8)} fontSize={px(10.5)} textAnchor="middle" fontFamily="var(--font-mono)" fill="var(--ink)">
+                {p.point.label}
+              </text>
+            </g>
+          );
+        })}
+        <g transform={`translate(${b.x0} ${-b.y0 + px(34)})`} pointerEvents="none">
+          <text fontSize={px(11.5)} fill="var(--soft)">
+            North is up{deck ? " · green hatch: where a joist may be bored · ✕: cut already there" : ""}
+          </text>
+        </g>
+      </g>
+    </DrawingFrame>
+  );
+}
+
+/** Follows the pointer from a press until it is let go. */
+function follow(move: (m: PointerEvent) => void, end: (m: PointerEvent) => void): void {
+  const up = (m: PointerEvent): void => {
+    window.removeEventListener("pointermove", move);
+    window.removeEventListener("pointerup", up);
+    window.removeEventListener("pointercancel", up);
+    end(m);
+  };
+  window.addEventListener("pointermove", move);
+  window.addEventListener("pointerup", up);
+  window.addEventListener("pointercancel", up);
+}

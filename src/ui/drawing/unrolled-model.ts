@@ -1,0 +1,126 @@
+import { type Face, type House, decksOfFace } from "../../core/job/house";
+import type { Plan, Run } from "../../core/plan/plan-model";
+import { type XYZ, toFace } from "../../core/geometry/wall-frame";
+
+/** A wall in the unrolled strip: where it starts, drawing mm. Floor is y 0, up is negative. */
+export interface UnrolledWall {
+  face: Face;
+  x: number;
+  over: number[];
+  under: number[];
+}
+
+/** A straight piece of a run as drawn on a wall or in the strip over it. */
+export interface DrawnLeg {
+  run: Run;
+  leg: number;
+  wall: string;
+  /** Drawing mm. */
+  a: { x: number; y: number };
+  b: { x: number; y: number };
+  /** Side-by-side shift where runs lie on one line: −1, 0, 1 … times the gap, across the leg. */
+  slot: number;
+  inDeck: boolean;
+}
+
+export interface DrawnHole {
+  id: string;
+  x: number;
+  y: number;
+  diameter: number;
+}
+
+export interface Unrolled {
+  walls: UnrolledWall[];
+  legs: DrawnLeg[];
+  holes: DrawnHole[];
+  width: number;
+  height: number;
+}
+
+/** Heights of the deck strips over and under the walls, drawing mm, and the gap between wall and strip. */
+export const STRIP = 300;
+export const STRIP_GAP = 40;
+
+/** Lays the walls of a room side by side, turning right from its start wall, with the runs that show on them. */
+export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
+  const faces = h.faces.filter((f) => f.room.id === roomId).sort((a, b) => a.wall.index - b.wall.index);
+  const start = faces[0]?.room.startWall ?? 0;
+  const ordered = faces.map((_, i) => faces[(start + i) % faces.length]!);
+  let x = 0;
+  const walls = ordered.map((face): UnrolledWall => {
+    const w = { face, x, ...decksOfFace(h, face) };
+    x += face.shape.length;
+    return w;
+  });
+  const byWall = new Map(walls.map((w) => [w.face.wall.id, w]));
+  const legs: DrawnLeg[] = [];
+  const holes: DrawnHole[] = [];
+  for (const run of plan?.runs ?? []) {
+    run.legs.forEach((leg, i) => {
+      const w = leg.surface.kind === "wall" ? byWall.get(leg.surface.id) : undefined;
+      if (!w) return;
+      for (let k = 1; k < leg.path.length; k++) legs.push({ run, leg: i, wall: w.face.wall.id, a: onWall(w, leg.path[k - 1]!), b: onWall(w, leg.path[k]!), slot: 0, inDeck: false });
+    });
+    for (const [from, to, step] of [[0, run.legs.length, 1], [run.legs.length - 1, -1, -1]] as const) {
+      // Follow the run from a wall of this room up (or down) into the deck, and show how it goes on along that wall.
+      for (let i = from; i !== to; i += step) {
+        const leg = run.legs[i]!;
+        const w = leg.surface.kind === "wall" ? byWall.get(leg.surface.id) : undefined;
+        if (w) deckTail(h, run, i + step, step, w, legs, holes, plan!);
+      }
+    }
+  }
+  spread(legs);
+  const height = Math.max(0, ...walls.map((w) => w.face.shape.height));
+  return { walls, legs, holes, width: x, height };
+}
+
+const onWall = (w: UnrolledWall, p: XYZ): { x: number; y: number } => {
+  const f = toFace(w.face.frame, p);
+  return { x: w.x + f.u, y: -f.v };
+};
+
+function deckTail(h: House, run: Run, from: number, step: 1 | -1, w: UnrolledWall, legs: DrawnLeg[], holes: DrawnHole[], plan: Plan): void {
+  const { height, length } = w.face.shape;
+  const seen = new Set(legs.filter((l) => l.run === run && l.wall === w.face.wall.id && l.inDeck).map((l) => l.leg));
+  for (let i = from; i >= 0 && i < run.legs.length; i += step) {
+    const leg = run.legs[i]!;
+    if (leg.surface.kind !== "deck") break;
+    if (seen.has(i)) continue;
+    const deck = h.decks[h.deckOfId.get(leg.surface.id) ?? -1];
+    if (!deck) break;
+    const top = deck.underside >= w.face.floor + height - 1;
+    const share = STRIP / Math.max(1, deck.deck.joists.depth);
+    const toDrawing = (p: XYZ): { x: number; y: number } => {
+      const f = toFace(w.face.frame, p);
+      const y = top ? -height - STRIP_GAP - (p[2] - deck.underside) * share : STRIP_GAP + (deck.top - p[2]) * share;
+      return { x: w.x + Math.min(length, Math.max(0, f.u)), y: p[2] < deck.underside || p[2] > deck.top ? -f.v : y };
+    };
+    for (let k = 1; k < leg.path.length; k++) {
+      const a = toDrawing(leg.path[k - 1]!);
+      const b = toDrawing(leg.path[k]!);
+      if (Math.hypot(a.x - b.x, a.y - b.y) > 1) legs.push({ run, leg: i, wall: w.face.wall.id, a, b, slot: 0, inDeck: true });
+    }
+    for (const o of plan.holes) {
+      if (o.in.deck !== deck.deck.id || !o.runs.includes(run.id) || holes.some((x) => x.id === `${w.face.wall.id}${o.id}`)) continue;
+      const f = toFace(w.face.frame, o.centre);
+      if (leg.method === "through-joists" && f.u > 0 && f.u < length) holes.push({ id: `${w.face.wall.id}${o.id}`, ...toDrawing(o.centre), diameter: o.diameter * share });
+    }
+  }
+}
+
+/** Gives runs that lie on one line of one wall a slot each, so that they are seen side by side. */
+function spread(legs: DrawnLeg[]): void {
+  const lines = new Map<string, DrawnLeg[]>();
+  for (const l of legs) {
+    const plumb = Math.abs(l.a.x - l.b.x) < 1;
+    const key = `${l.wall} ${plumb ? "u" : "v"} ${Math.round(plumb ? l.a.x : l.a.y)}`;
+    lines.set(key, [...(lines.get(key) ?? []), l]);
+  }
+  for (const group of lines.values()) {
+    const runs = [...new Set(group.map((l) => l.run.id))].sort();
+    if (runs.length < 2) continue;
+    for (const l of group) l.slot = runs.indexOf(l.run.id) - (runs.length - 1) / 2;
+  }
+}

@@ -1,0 +1,25 @@
+import type { Change } from "../../core/job/patch";
+import type { Job } from "../../core/job/model";
+import type { SiteEntry } from "../../core/site-book/entries";
+
+/** What the interface asks of the server. The pages hand these in; the interface knows no other way to the data. */
+export interface JobActions {
+  edit: (jobId: string, base: number, patch: Change[]) => Promise<EditAnswer>;
+  changesSince: (jobId: string, version: number) => Promise<{ version: number; patch: Change[] }[]>;
+  addSiteEntries: (jobId: string, entries: SiteEntry[]) => Promise<{ ok: true; siteBook: SiteEntry[] } | { ok: false; message: string }>;
+  siteBook: (jobId: string) => Promise<SiteEntry[]>;
+}
+
+export type EditAnswer =
+  | { kind: "stored"; version: number; missed: { version: number; patch: Change[] }[] }
+  | { kind: "conflict"; version: number; job: Job; clashes: { collection: string; id: string }[] }
+  | { kind: "refused"; refusals: { path: string; message: string }[] }
+  | { kind: "gone" };
+
+export interface JobsActions {
+  create: (from: "blank" | "demo", name: string) => Promise<{ ok: true; id: string } | { ok: false; message: string }>;
+  duplicate: (id: string) => Promise<{ ok: true; id: string } | { ok: false; message: string }>;
+  remove: (id: string) => Promise<boolean>;
+  restore: (id: string) => Promise<boolean>;
+  importFile: (text: string) => Promise<{ ok: true; id: string } | { ok: false; refusals: { path: string; message: string }[] }>;
+}

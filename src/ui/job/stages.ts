@@ -1,0 +1,69 @@
+import type { Job } from "../../core/job/model";
+import type { Plan } from "../../core/plan/plan-model";
+import { progress } from "../../core/site-book/entries";
+import { neededSteps } from "../../core/site-book/needed";
+import type { SiteEntry } from "../../core/site-book/entries";
+
+/** The order of work. */
+export const stages = [
+  { id: "survey", name: "Survey" },
+  { id: "points", name: "Points" },
+  { id: "circuits", name: "Circuits" },
+  { id: "routes", name: "Routes" },
+  { id: "timber", name: "Timber" },
+  { id: "containment", name: "Containment" },
+  { id: "fixings", name: "Fixings" },
+  { id: "ends", name: "Ends" },
+  { id: "board", name: "Board" },
+  { id: "materials", name: "Materials" },
+  { id: "site-book", name: "Site book" },
+] as const;
+export type StageId = (typeof stages)[number]["id"];
+export const isStage = (x: unknown): x is StageId => stages.some((s) => s.id === x);
+
+/** Stage that a rule's findings are settled in. */
+export function stageOfRule(rule: string): StageId {
+  const head = rule.split(".")[0];
+  if (head === "point" || head === "kitchen" || head === "height") return "points";
+  if (head === "circuit") return "circuits";
+  if (head === "timber" || head === "hole") return "timber";
+  if (head === "clip" || head === "fire") return "fixings";
+  if (head === "end") return "ends";
+  if (head === "stock") return "materials";
+  if (rule === "zone.rcd") return "circuits";
+  return "routes";
+}
+
+export interface StageState {
+  words: string;
+  /** Findings to settle: stops and warnings. */
+  open: number;
+  settled: boolean;
+}
+
+const n = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
+
+/** What each stage says of itself in the order of work. Counts only; the numbers come from the plan. */
+export function stageStates(job: Job, plan: Plan | null, siteBook: readonly SiteEntry[]): Record<StageId, StageState> {
+  const open = (id: StageId): number => plan?.findings.filter((f) => f.severity !== "note" && stageOfRule(f.rule) === id).length ?? 0;
+  const state = (id: StageId, words: string, done: boolean): StageState => ({ words, open: open(id), settled: done && open(id) === 0 });
+  const laid = plan?.runs.length ?? 0;
+  const wired = new Set(job.circuits.flatMap((c) => [...c.points, ...c.spurs.map((s) => s.point)]));
+  const ways = job.points.find((p) => p.kind === "board")?.ways ?? 0;
+  const chased = plan?.takeoff.filter((t) => t.item === "Capping").reduce((s, t) => s + t.quantity, 0) ?? 0;
+  const clips = plan?.clips.reduce((s, c) => s + c.marks.length, 0) ?? 0;
+  const done = progress(siteBook, (plan?.runs ?? []).map((r) => ({ id: r.id, steps: plan ? neededSteps(plan, r.id) : [] })));
+  return {
+    survey: state("survey", `${n(job.rooms.length, "room")}, ${n(job.decks.length, "deck")}`, job.rooms.length > 0),
+    points: state("points", `${job.points.length} placed, ${wired.size} on circuits`, job.points.length > 0),
+    circuits: state("circuits", n(job.circuits.length, "circuit"), job.circuits.length > 0),
+    routes: state("routes", plan ? `${n(laid, "run")} laid` : "working out", laid > 0),
+    timber: state("timber", n(plan?.holes.length ?? 0, "bore"), laid > 0),
+    containment: state("containment", `${chased.toFixed(1)} m capping`, laid > 0),
+    fixings: state("fixings", n(clips, "clip"), laid > 0),
+    ends: state("ends", n(plan?.ends.length ?? 0, "termination"), laid > 0),
+    board: state("board", `${job.circuits.filter((c) => c.way !== null).length} of ${ways} ways`, ways > 0 && job.circuits.every((c) => c.way !== null)),
+    materials: state("materials", plan ? `${(plan.runs.reduce((s, r) => s + r.cutLength, 0) / 1000).toFixed(1)} m cable` : "", laid > 0),
+    "site-book": state("site-book", done.of ? `${done.done} of ${done.of} steps` : "nothing to do yet", done.of > 0 && done.done === done.of),
+  };
+}

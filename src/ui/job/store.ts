@@ -1,0 +1,172 @@
+"use client";
+import { create } from "zustand";
+import { type House, layHouse } from "../../core/job/house";
+import { checkInvariants } from "../../core/job/invariants";
+import type { Job } from "../../core/job/model";
+import { type Change, applyPatch, current, inverse, parsePatch } from "../../core/job/patch";
+import type { Plan } from "../../core/plan/plan-model";
+import type { SiteEntry } from "../../core/site-book/entries";
+import type { StageId } from "./stages";
+
+/** What is picked out, in every view at once. */
+export type Selection =
+  | { kind: "point"; id: string }
+  | { kind: "wall"; id: string }
+  | { kind: "run"; id: string; leg?: number }
+  | { kind: "joist"; deck: string; joist: number; span: number }
+  | { kind: "circuit"; id: string }
+  | { kind: "deck"; id: string }
+  | null;
+
+export type View = "unrolled" | "plan" | "deck";
+
+export interface Conflict {
+  theirs: Job;
+  version: number;
+  clashes: { collection: string; id: string }[];
+  mine: Change[][];
+}
+
+export interface DeskState {
+  job: Job;
+  /** Job with a change under way (a point being dragged); equal to `job` at rest. */
+  shown: Job;
+  house: House;
+  version: number;
+  past: Change[][];
+  future: Change[][];
+  /** Patches made here and not yet stored, oldest first. */
+  waiting: Change[][];
+  storing: "stored" | "storing" | "offline" | "conflict";
+  conflict: Conflict | null;
+  plan: Plan | null;
+  planning: boolean;
+  planFault: string | null;
+  siteBook: SiteEntry[];
+  selection: Selection;
+  room: string | null;
+  stage: StageId;
+  view: View;
+  zones: boolean;
+  find: boolean;
+}
+
+/** The desk's state; one for the page. Made by `openDesk`. */
+export const useDesk = create<DeskState>(() => ({}) as DeskState);
+
+export function openDesk(job: Job, version: number, siteBook: SiteEntry[], start: { stage: StageId; room: string | null }): void {
+  useDesk.setState({
+    job,
+    shown: job,
+    house: layHouse(job),
+    version,
+    past: [],
+    future: [],
+    waiting: [],
+    storing: "stored",
+    conflict: null,
+    plan: null,
+    planning: true,
+    planFault: null,
+    siteBook,
+    selection: null,
+    room: start.room ?? firstRoom(job),
+    stage: start.stage,
+    view: start.stage === "timber" ? "deck" : "unrolled",
+    zones: true,
+    find: false,
+  });
+}
+
+const firstRoom = (job: Job): string | null => (job.rooms.find((r) => r.kind === "kitchen") ?? job.rooms[0])?.id ?? null;
+
+/** A change of one thing: its value as it is now, and as it is to be. */
+export function change(collection: Change["collection"], id: string, after: unknown): Change {
+  return { collection, id, before: current(useDesk.getState().job, { collection, id }), after };
+}
+
+const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({ job, shown: job, house: layHouse(job) });
+
+/**
+ * Makes an edit: checked, applied at once, remembered for undo, and put in line for storing.
+ * @returns the sentence why it was refused, or null when it was taken
+ */
+export function edit(patch: Change[]): string | null {
+  const s = useDesk.getState();
+  const taken = take(s.job, patch);
+  if (typeof taken === "string") {
+    useDesk.setState({ shown: s.job, house: layHouse(s.job) });
+    return taken;
+  }
+  useDesk.setState({ ...show(taken.job), past: [...s.past.slice(-199), taken.patch], future: [], waiting: [...s.waiting, taken.patch] });
+  return null;
+}
+
+function take(job: Job, patch: Change[]): { job: Job; patch: Change[] } | string {
+  const parsed = parsePatch(patch);
+  const refusals = "refusals" in parsed ? parsed.refusals : checkInvariants(applyPatch(job, parsed.patch));
+  if (refusals.length || "refusals" in parsed) return refusals.map((r) => sentence(r)).slice(0, 3).join(" ");
+  return { job: applyPatch(job, parsed.patch), patch: parsed.patch };
+}
+
+const sentence = (r: { path: string; message: string }): string => {
+  const field = r.path.split(".").pop() ?? "";
+  const text = /^[a-z]/.test(r.message) ? r.message : `${field}: ${r.message}`;
+  return text.endsWith(".") ? text : `${text[0]!.toUpperCase()}${text.slice(1)}.`;
+};
+
+/** Shows a change under way without storing it: zones and findings follow. */
+export function preview(patch: Change[]): void {
+  const s = useDesk.getState();
+  const shown = applyPatch(s.job, patch);
+  useDesk.setState({ shown, house: layHouse(shown) });
+}
+
+export function endPreview(): void {
+  const s = useDesk.getState();
+  if (s.shown !== s.job) useDesk.setState({ shown: s.job, house: layHouse(s.job) });
+}
+
+function step(from: "past" | "future", to: "past" | "future"): boolean {
+  const s = useDesk.getState();
+  const last = s[from][s[from].length - 1];
+  if (!last) return false;
+  // What others changed meanwhile is the "before" that counts.
+  const back = (from === "past" ? inverse(last) : last).map((c) => ({ ...c, before: current(s.job, c) }));
+  const taken = take(s.job, back);
+  if (typeof taken === "string") return false;
+  useDesk.setState({ ...show(taken.job), [from]: s[from].slice(0, -1), [to]: [...s[to], last], waiting: [...s.waiting, taken.patch] } as Partial<DeskState>);
+  return true;
+}
+export const undo = (): boolean => step("past", "future");
+export const redo = (): boolean => step("future", "past");
+
+/** Brings in what others stored: on top of it our waiting patches are applied again. */
+export function mergeMissed(missed: { version: number; patch: Change[] }[], version: number, sent: number): void {
+  const s = useDesk.getState();
+  const waiting = s.waiting.slice(sent);
+  let job = s.job;
+  for (const m of missed) {
+    const mine = new Set([...s.waiting].flat().map((c) => `${c.collection} ${c.id}`));
+    job = applyPatch(job, m.patch.filter((c) => !mine.has(`${c.collection} ${c.id}`)));
+  }
+  useDesk.setState({ ...(missed.length ? show(job) : {}), version, waiting });
+}
+
+/** Settles a conflict: theirs drops what waits here; mine stores it on top of theirs. */
+export function settle(keep: "theirs" | "mine"): void {
+  const s = useDesk.getState();
+  const c = s.conflict;
+  if (!c) return;
+  if (keep === "theirs") {
+    useDesk.setState({ ...show(c.theirs), version: c.version, waiting: [], past: [], future: [], conflict: null, storing: "stored" });
+    return;
+  }
+  let job = c.theirs;
+  const waiting = c.mine.map((patch) => {
+    const on = patch.map((x) => ({ ...x, before: current(job, x) }));
+    job = applyPatch(job, on);
+    return on;
+  });
+  useDesk.setState({ ...show(job), version: c.version, waiting, conflict: null, storing: "storing" });
+}

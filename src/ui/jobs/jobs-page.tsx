@@ -1,0 +1,183 @@
+"use client";
+import { Copy, FileDown, FolderOpen, Moon, Plus, Sun, Trash2, Upload } from "lucide-react";
+import Link from "next/link";
+import { useRouter } from "next/navigation";
+import { useRef, useState } from "react";
+import { toast } from "sonner";
+import type { JobsActions } from "../job/actions";
+import { Button } from "../kit/button";
+import { Sheet } from "../kit/dialog";
+import { TextField } from "../kit/field";
+import { useTheme } from "../kit/theme";
+
+export interface JobLine {
+  id: string;
+  name: string;
+  address: string;
+  rooms: number;
+  points: number;
+  circuits: number;
+  updatedAt: string;
+}
+
+const n = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
+
+/** All jobs on this machine: open, copy, delete with a way back, start new, bring in a file. */
+export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActions }) {
+  const router = useRouter();
+  const [theme, turn] = useTheme();
+  const [starting, setStarting] = useState<"blank" | "demo" | null>(null);
+  const [name, setName] = useState("");
+  const [busy, setBusy] = useState(false);
+  const [refusals, setRefusals] = useState<{ file: string; list: { path: string; message: string }[] } | null>(null);
+  const file = useRef<HTMLInputElement>(null);
+  const offline = (): void => void toast.error("The server did not answer. Nothing has changed; try again when it is running.");
+
+  const start = async (): Promise<void> => {
+    if (!starting) return;
+    setBusy(true);
+    try {
+      const made = await actions.create(starting, name || (starting === "demo" ? "Tern Cottage" : "New job"));
+      if (made.ok) router.push(`/jobs/${made.id}?stage=${starting === "demo" ? "points" : "survey"}`);
+      else toast.error(made.message);
+    } catch {
+      offline();
+    }
+    setBusy(false);
+  };
+  const bringIn = async (f: File): Promise<void> => {
+    setBusy(true);
+    try {
+      const made = f.size > 20_000_000 ? { ok: false as const, refusals: [{ path: "", message: `the file has ${f.size} bytes; at most 20 000 000 are read` }] } : await actions.importFile(await f.text());
+      if (made.ok) {
+        toast("Brought in as a new job");
+        router.push(`/jobs/${made.id}`);
+      } else setRefusals({ file: f.name, list: made.refusals });
+    } catch {
+      offline();
+    }
+    setBusy(false);
+  };
+  const remove = async (j: JobLine): Promise<void> => {
+    try {
+      await actions.remove(j.id);
+      router.refresh();
+      toast(`${j.name} deleted`, { duration: 15_000, action: { label: "Undo", onClick: () => void actions.restore(j.id).then(() => router.refresh(), offline) } });
+    } catch {
+      offline();
+    }
+  };
+  const copy = async (j: JobLine): Promise<void> => {
+    try {
+      const made = await actions.duplicate(j.id);
+      if (!made.ok) toast.error(made.message);
+      router.refresh();
+    } catch {
+      offline();
+    }
+  };
+  const tool = "inline-flex min-h-9 cursor-pointer items-center gap-1.5 border border-line bg-panel px-2.5 text-[14px] hover:border-ink";
+  return (
+    <div className="min-h-dvh">
+      <header className="bar flex min-h-12 items-center justify-between bg-bar px-4 text-barink">
+        <span className="font-cond text-xl font-bold tracking-wide">Lumbet</span>
+        <button type="button" onClick={turn} className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current" aria-label={theme === "dark" ? "Light theme" : "Dark theme"}>
+          {theme === "dark" ? <Sun size={16} /> : <Moon size={16} />}
+        </button>
+      </header>
+      <main className="mx-auto max-w-4xl p-4 sm:p-6">
+        <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
+          <div>
+            <h1 className="text-3xl">Jobs</h1>
+            <p className="text-soft">First fix, from the bare room to the plasterer. A working aid: local code and licensed practice come first.</p>
+          </div>
+          <div className="flex flex-wrap gap-1.5">
+            <Button look="solid" icon={<Plus size={15} />} onClick={() => { setName(""); setStarting("blank"); }}>
+              New job
+            </Button>
+            <Button onClick={() => { setName(""); setStarting("demo"); }}>New from the demo</Button>
+            <Button icon={<Upload size={15} />} onClick={() => file.current?.click()}>
+              Bring in a job file
+            </Button>
+            <input
+              ref={file}
+              type="file"
+              accept=".json,application/json"
+              className="sr-only"
+              tabIndex={-1}
+              aria-label="Job file"
+              data-import
+              onChange={(e) => {
+                const f = e.target.files?.[0];
+                e.target.value = "";
+                if (f) void bringIn(f);
+              }}
+            />
+          </div>
+        </div>
+        {jobs.length ? (
+          <ul className="border-t border-ink">
+            {jobs.map((j) => (
+              <li key={j.id} className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line py-3" data-job={j.name}>
+                <div className="min-w-0 flex-1 basis-64">
+                  <Link href={`/jobs/${j.id}`} className="font-cond text-xl font-semibold hover:underline">
+                    {j.name}
+                  </Link>
+                  <p className="truncate text-[13.5px] text-soft">{j.address || "No address"}</p>
+                  <p className="text-[13.5px] text-soft">
+                    {n(j.rooms, "room")} · {n(j.points, "point")} · {n(j.circuits, "circuit")} · changed <time dateTime={j.updatedAt}>{j.updatedAt.slice(0, 16).replace("T", " ")}</time>
+                  </p>
+                </div>
+                <div className="flex flex-wrap gap-1.5">
+                  <Link className={tool} href={`/jobs/${j.id}`} aria-label={`Open ${j.name}`}>
+                    <FolderOpen size={15} aria-hidden /> Open
+                  </Link>
+                  <button type="button" className={tool} onClick={() => void copy(j)} aria-label={`Duplicate ${j.name}`}>
+                    <Copy size={15} aria-hidden /> Duplicate
+                  </button>
+                  <a className={tool} href={`/api/jobs/${j.id}/file`} download aria-label={`Job file of ${j.name}`}>
+                    <FileDown size={15} aria-hidden /> File
+                  </a>
+                  <button type="button" className={tool} onClick={() => void remove(j)} aria-label={`Delete ${j.name}`}>
+                    <Trash2 size={15} aria-hidden /> Delete
+                  </button>
+                </div>
+              </li>
+            ))}
+          </ul>
+        ) : (
+          <div className="border border-dashed border-line p-8 text-center">
+            <p className="text-lg">No jobs yet.</p>
+            <p className="text-soft">Start one, or look round the demo first: it has a kitchen, a hall and a glaze room, and a few things wrong with it.</p>
+          </div>
+        )}
+      </main>
+      <Sheet open={starting !== null} onOpenChange={(o) => !o && setStarting(null)} title={starting === "demo" ? "New job from the demo" : "New job"} about={starting === "demo" ? "A copy of Tern Cottage, yours to change." : "It starts with an empty ground floor. Only the name is needed now."}>
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            void start();
+          }}
+        >
+          <TextField label="Name" name="job name" value={name} required={false} onCommit={setName} />
+          <div className="mt-4 flex justify-end gap-2">
+            <Button onClick={() => setStarting(null)}>Leave it</Button>
+            <Button look="solid" type="submit" disabled={busy}>
+              {busy ? "Starting" : "Start the job"}
+            </Button>
+          </div>
+        </form>
+      </Sheet>
+      <Sheet open={refusals !== null} onOpenChange={(o) => !o && setRefusals(null)} title="The file was not taken" about={`${refusals?.file ?? ""}: nothing has been changed. This is what is wrong with it.`}>
+        <ul className="list-disc pl-5" data-refusals>
+          {refusals?.list.slice(0, 12).map((r, i) => (
+            <li key={i}>
+              {r.path ? <span className="num">{r.path}: </span> : null}
+              {r.message}
+            </li>
+          ))}
+        </ul>
+      </Sheet>
+    </div>
+  );
+}

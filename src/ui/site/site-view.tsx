@@ -1,0 +1,167 @@
+"use client";
+import { ArrowLeft, Moon, Sun } from "lucide-react";
+import { nanoid } from "nanoid";
+import Link from "next/link";
+import { useEffect, useMemo, useState } from "react";
+import type { Job } from "../../core/job/model";
+import { layHouse } from "../../core/job/house";
+import type { Plan, Run } from "../../core/plan/plan-model";
+import { mm } from "../../core/rules/findings";
+import { type SiteEntry, type Step, nextStep, stateOf, stepNames } from "../../core/site-book/entries";
+import { neededSteps } from "../../core/site-book/needed";
+import { runStyles } from "../drawing/run-style";
+import { useTheme } from "../kit/theme";
+import { type Send, useEntries } from "./entries-queue";
+import { StepDetail } from "./step-detail";
+
+const NAME_KEY = "lumbet-name";
+
+/** The site at phone width: runs as cards, one run at a time, a tap for each step. */
+export function SiteView({ job, plan, siteBook, send }: { job: Job; plan: Plan; siteBook: SiteEntry[]; send: Send }) {
+  const { entries, toSend, refused, add } = useEntries(job.id, siteBook, send);
+  const [open, setOpen] = useState<string | null>(null);
+  const [by, setBy] = useState("Electrician 1");
+  const [show, setShow] = useState<"to do" | "done">("to do");
+  const [theme, turn] = useTheme();
+  const house = useMemo(() => layHouse(job), [job]);
+  const styles = useMemo(() => runStyles(job), [job]);
+  useEffect(() => {
+    setBy(localStorage.getItem(NAME_KEY) || "Electrician 1");
+    setOpen(new URLSearchParams(window.location.search).get("run"));
+    const back = (): void => setOpen(new URLSearchParams(window.location.search).get("run"));
+    window.addEventListener("popstate", back);
+    return () => window.removeEventListener("popstate", back);
+  }, []);
+  const go = (run: string | null): void => {
+    window.history.pushState(null, "", run ? `?run=${encodeURIComponent(run)}` : window.location.pathname);
+    setOpen(run);
+    window.scrollTo(0, 0);
+  };
+  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const name = (r: Run): string => `${label(r.from)} to ${label(r.to)}`;
+  const circuit = (r: Run): string => job.circuits.find((c) => c.id === r.circuit)?.label ?? "";
+  const stateFor = (r: Run) => ({ state: stateOf(entries, r.id), needed: neededSteps(plan, r.id) });
+  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void => add({ id: nanoid(16), run: r.id, step, kind, text, by: by.trim() || "Electrician 1", at: new Date().toISOString() });
+  const all = plan.runs.map((r) => ({ r, ...stateFor(r) }));
+  const todo = all.filter(({ state, needed }) => nextStep(state, needed) !== null);
+  const done = all.filter(({ state, needed }) => nextStep(state, needed) === null);
+  const listed = show === "done" ? done : todo;
+  const run = plan.runs.find((r) => r.id === open);
+  const after = run ? (todo.filter(({ r }) => r.id !== run.id)[0]?.r ?? null) : null;
+  return (
+    <div className="mx-auto flex min-h-dvh max-w-lg flex-col bg-page text-[17px]">
+      <header className="bar sticky top-0 z-10 flex min-h-16 items-center gap-3 bg-bar px-3 text-barink">
+        {run ? (
+          <button type="button" className="inline-flex size-12 cursor-pointer items-center justify-center" onClick={() => go(null)} aria-label="Back to all runs">
+            <ArrowLeft />
+          </button>
+        ) : (
+          <Link className="inline-flex size-12 items-center justify-center" href={`/jobs/${job.id}?stage=site-book`} aria-label="Back to the desk">
+            <ArrowLeft />
+          </Link>
+        )}
+        <div className="min-w-0 flex-1">
+          <h1 className="truncate text-xl">{run ? `${circuit(run)} · ${name(run)}` : job.name}</h1>
+          <p className="text-[14px] opacity-80">{run ? job.circuits.find((c) => c.id === run.circuit)?.name : `${done.length} of ${all.length} runs done`}</p>
+        </div>
+        <p role="status" data-to-send={toSend} className="border border-current/50 px-2 py-1 text-right font-mono text-[12px] leading-tight">
+          {toSend ? (
+            <>
+              kept here
+              <br />
+              {toSend} to send
+            </>
+          ) : (
+            "all sent"
+          )}
+        </p>
+        <button type="button" onClick={turn} className="inline-flex size-12 cursor-pointer items-center justify-center" aria-label={theme === "dark" ? "Light theme" : "Dark theme, for lofts"}>
+          {theme === "dark" ? <Sun /> : <Moon />}
+        </button>
+      </header>
+      {refused ? (
+        <p role="alert" className="bg-panel p-3 font-medium text-stop">
+          The server did not take the last lines: {refused} They stay on this phone.
+        </p>
+      ) : null}
+      {run ? (
+        <StepDetail key={run.id} job={job} plan={plan} house={house} run={run} entries={entries} onDone={(s) => line(run, s, "done")} onUndo={(s) => line(run, s, "undone")} onCannot={(s, why) => line(run, s, "cannot", why)} next={after ? { name: `${circuit(after)} · ${name(after)}`, open: () => go(after.id) } : null} />
+      ) : (
+        <main className="flex-1 p-3">
+          <div className="mb-3 flex items-center justify-between gap-2">
+            <div role="radiogroup" aria-label="Show" className="flex">
+              {(["to do", "done"] as const).map((s) => (
+                <button key={s} type="button" role="radio" aria-checked={show === s} onClick={() => setShow(s)} className={`min-h-12 cursor-pointer border border-line px-4 font-cond font-semibold ${show === s ? "bg-ink text-panel" : "bg-panel"}`}>
+                  {s === "to do" ? `To do ${todo.length}` : `Done ${done.length}`}
+                </button>
+              ))}
+            </div>
+            <label className="flex min-w-0 items-center gap-2 text-[14px] text-soft">
+              Name
+              <input
+                className="min-h-12 w-full min-w-0 border border-line bg-field px-2 text-[16px] text-ink"
+                value={by}
+                maxLength={60}
+                onChange={(e) => {
+                  setBy(e.target.value);
+                  localStorage.setItem(NAME_KEY, e.target.value);
+                }}
+              />
+            </label>
+          </div>
+          {listed.length ? null : <p className="p-4 text-soft">{all.length === 0 ? "No runs yet: lay them at the desk." : show === "done" ? "No run is finished yet." : "Everything is done. Photograph each wall with a tape in the picture before it is closed."}</p>}
+          <ul className="grid gap-2.5">
+            {listed.map(({ r, state, needed }) => {
+              const next = nextStep(state, needed);
+              return (
+                <li key={r.id} className="border border-line bg-panel" data-run={r.id}>
+                  <button type="button" className="block w-full cursor-pointer p-3 text-left" onClick={() => go(r.id)}>
+                    <span className="flex items-baseline justify-between gap-2">
+                      <span className="font-cond text-xl font-semibold">
+                        <svg width={26} height={10} aria-hidden className="mr-2 inline-block">
+                          <line x1={0} x2={26} y1={5} y2={5} stroke={styles.get(r.circuit)?.color} strokeWidth={4} strokeDasharray={styles.get(r.circuit)?.dash} />
+                        </svg>
+                        {circuit(r)} · {name(r)}
+                      </span>
+                      <span className="num text-2xl font-medium">{mm(Math.ceil(r.cutLength))}</span>
+                    </span>
+                    <span className="mt-1 flex justify-between text-[15px] text-soft">
+                      <span>
+                        {plan.holes.filter((o) => o.runs.includes(r.id)).length} bores · {plan.clips.filter((c) => c.run === r.id).reduce((s, c) => s + c.marks.length, 0)} clips
+                      </span>
+                      <span>cut, mm</span>
+                    </span>
+                    <StepBar needed={needed} state={state} />
+                  </button>
+                  {next ? (
+                    <button type="button" className="min-h-14 w-full cursor-pointer border-t border-line font-cond text-lg font-semibold text-accent" onClick={() => line(r, next, "done")} aria-label={`${stepNames[next]}: ${name(r)}`}>
+                      {stepNames[next]}
+                    </button>
+                  ) : null}
+                </li>
+              );
+            })}
+          </ul>
+        </main>
+      )}
+    </div>
+  );
+}
+
+/** Steps as a strip: done, next, to come; each with its word. */
+export function StepBar({ needed, state }: { needed: readonly Step[]; state: ReturnType<typeof stateOf> }) {
+  const next = nextStep(state, needed);
+  return (
+    <span className="mt-2 flex gap-1">
+      {needed.map((s) => (
+        <span key={s} className="flex-1 text-center text-[12.5px]">
+          <span className={`block h-2 ${state[s].done ? "bg-good" : s === next ? "bg-ink" : "bg-line"}`} />
+          <span className={s === next ? "font-semibold" : "text-soft"}>
+            {state[s].done ? "✓ " : ""}
+            {stepNames[s]}
+          </span>
+        </span>
+      ))}
+    </span>
+  );
+}

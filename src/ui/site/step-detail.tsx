@@ -1,0 +1,181 @@
+"use client";
+import { useState } from "react";
+import { expectedR1R2 } from "../../core/dead-tests/continuity";
+import type { House } from "../../core/job/house";
+import type { Job } from "../../core/job/model";
+import type { Plan, Run } from "../../core/plan/plan-model";
+import { legWords, runTape } from "../../core/plan/tape";
+import { cableOf } from "../../core/rules/cables";
+import { mm } from "../../core/rules/findings";
+import { pathLength } from "../../core/geometry/wall-frame";
+import { type SiteEntry, type Step, nextStep, stateOf, stepNames } from "../../core/site-book/entries";
+import { neededSteps } from "../../core/site-book/needed";
+import { Ribbon } from "../drawing/ribbon";
+import { Button } from "../kit/button";
+import { StepBar } from "./site-view";
+
+const why = ["In the way", "Cannot reach", "Wrong length", "Ask first"];
+
+/** One run on site: the number that matters for the step in hand, its marks, and a tap to tick it. */
+export function StepDetail({ job, plan, house, run, entries, onDone, onUndo, onCannot, next }: { job: Job; plan: Plan; house: House; run: Run; entries: SiteEntry[]; onDone: (s: Step) => void; onUndo: (s: Step) => void; onCannot: (s: Step, why: string) => void; next: { name: string; open: () => void } | null }) {
+  const needed = neededSteps(plan, run.id);
+  const state = stateOf(entries, run.id);
+  const step = nextStep(state, needed);
+  const [asking, setAsking] = useState(false);
+  const last = [...needed].reverse().find((s) => state[s].done) ?? null;
+  const notes = entries.filter((e) => e.run === run.id && (e.kind === "cannot" || e.kind === "note"));
+  return (
+    <>
+      <main className="flex-1 pb-4">
+        <div className="p-4 pb-2">{step ? <StepHead job={job} plan={plan} house={house} run={run} step={step} /> : <p className="font-cond text-3xl font-semibold">All steps done</p>}</div>
+        {step ? <StepMarks job={job} plan={plan} house={house} run={run} step={step} /> : null}
+        <div className="px-4 pt-2">
+          <StepBar needed={needed} state={state} />
+        </div>
+        <ol className="mt-3 px-4 text-[15px]">
+          {run.legs.map((l, i) => {
+            const face = house.faces[house.faceOfWall.get(l.surface.id) ?? -1];
+            return (
+              <li key={i} className="flex justify-between border-t border-line py-2">
+                <span>
+                  {i + 1}. {legWords[l.method]}
+                  {face ? `, ${face.room.name} wall ${face.wall.index + 1}` : ""}
+                </span>
+                <span className="num">{mm(pathLength(l.path))}</span>
+              </li>
+            );
+          })}
+        </ol>
+        {notes.length ? (
+          <ul className="px-4 text-[15px]">
+            {notes.map((e) => (
+              <li key={e.id} className="border-t border-line py-2 text-warn">
+                ! {e.by}: {e.text}
+              </li>
+            ))}
+          </ul>
+        ) : null}
+      </main>
+      <footer className="sticky bottom-0 grid gap-2 border-t border-line bg-page p-3">
+        {asking && step ? (
+          <div className="grid grid-cols-2 gap-2" role="group" aria-label="Why not">
+            {why.map((w) => (
+              <Button
+                key={w}
+                big
+                onClick={() => {
+                  onCannot(step, w);
+                  setAsking(false);
+                }}
+              >
+                {w}
+              </Button>
+            ))}
+          </div>
+        ) : null}
+        <div className="grid grid-cols-[1fr_2fr] gap-2">
+          {step ? (
+            <>
+              <Button big className="min-h-16" aria-expanded={asking} onClick={() => setAsking(!asking)}>
+                Cannot
+              </Button>
+              <Button big look="solid" className="min-h-16 text-xl" onClick={() => onDone(step)} data-step={step}>
+                {stepNames[step]}
+              </Button>
+            </>
+          ) : next ? (
+            <Button big look="solid" className="col-span-2 min-h-16 text-xl" onClick={next.open}>
+              Next: {next.name}
+            </Button>
+          ) : null}
+        </div>
+        {last ? (
+          <button type="button" className="min-h-12 cursor-pointer text-[15px] text-soft underline underline-offset-4" onClick={() => onUndo(last)}>
+            Take back “{stepNames[last].toLowerCase()}” ({state[last].by})
+          </button>
+        ) : null}
+      </footer>
+    </>
+  );
+}
+
+interface Props {
+  job: Job;
+  plan: Plan;
+  house: House;
+  run: Run;
+  step: Step;
+}
+
+const bearingName = (house: House, deck: string): [string, string] => (house.decks[house.deckOfId.get(deck) ?? -1]?.along === "x" ? ["west", "east"] : ["south", "north"]);
+
+function boresOf(plan: Plan, run: Run) {
+  return plan.holes.filter((o) => o.runs.includes(run.id)).sort((a, b) => (a.in.joist ?? 0) - (b.in.joist ?? 0) || a.at - b.at);
+}
+
+function Big({ over, n, under }: { over: string; n: string; under: string }) {
+  return (
+    <>
+      <p className="text-lg text-soft">{over}</p>
+      <p className="font-cond text-7xl leading-none font-semibold tracking-tight" data-big>
+        {n}
+      </p>
+      <p className="mt-1 text-lg text-soft">{under}</p>
+    </>
+  );
+}
+
+function StepHead({ job, plan, house, run, step }: Props) {
+  const cable = cableOf(run.cable);
+  if (step === "bored") {
+    const first = boresOf(plan, run)[0]!;
+    return first.in.kind === "joist" ? (
+      <Big over={`from the ${bearingName(house, first.in.deck!)[0]} bearing face, joist ${first.in.joist}`} n={mm(first.at)} under={`bit ${first.diameter}, on the centre line, ${mm(Math.round(first.fromTop))} from the top. Scan before drilling.`} />
+    ) : (
+      <Big over="through the wall, from its left-hand corner" n={mm(first.at)} under={`bit ${first.diameter}, ${mm(Math.round(first.fromTop))} down from the ceiling. Scan before drilling.`} />
+    );
+  }
+  if (step === "drawn-in") return <Big over="cut" n={mm(Math.ceil(run.cutLength))} under={`${cable?.name ?? run.cable}, tails and spare included`} />;
+  if (step === "clipped") {
+    const mine = plan.clips.filter((c) => c.run === run.id);
+    return <Big over="clips" n={String(mine.reduce((s, c) => s + c.marks.length, 0))} under={mine.map((c) => (c.marks.length > 1 ? `leg ${c.leg + 1} every ${mm(Math.round(c.pitch))}` : `leg ${c.leg + 1} one`)).join(", ")} />;
+  }
+  if (step === "made-off") {
+    const ends = plan.ends.filter((e) => e.run === run.id);
+    const e = ends[0]!;
+    return <Big over={`leave at ${job.points.find((p) => p.id === e.point)?.label}, ${e.entry === "behind" ? "from behind" : `in at the ${e.entry}`}`} n={mm(e.measures.tail ?? 0)} under="from the edge where it comes in. Isolated, proved dead, tester proved." />;
+  }
+  const r = cable ? expectedR1R2(run.cutLength, cable.csa, cable.cpc) : null;
+  return <Big over="R1 + R2 of this run, to expect" n={r === null ? "–" : `${r.toFixed(2)} Ω`} under="Continuity, insulation, polarity. Nothing is dead until tested." />;
+}
+
+function StepMarks({ job, plan, house, run, step }: Props) {
+  const rows: { k: string; v: string }[] = [];
+  let ribbon: { length: number; marks: { at: number; text: string }[]; from?: number; to?: number } | null = null;
+  if (step === "bored") {
+    const bores = boresOf(plan, run);
+    const first = bores[0]!;
+    ribbon = { length: first.at + 300, from: Math.max(0, first.at - 300), to: first.at + 300, marks: [{ at: first.at, text: "bore" }] };
+    for (const o of bores) rows.push({ k: o.in.kind === "joist" ? `Joist ${o.in.joist}, bit ${o.diameter}${o.plated ? ", steel plate" : ""}` : `Wall, bit ${o.diameter}`, v: mm(o.at) });
+  } else if (step === "made-off") {
+    for (const e of plan.ends.filter((x) => x.run === run.id)) rows.push({ k: `${job.points.find((p) => p.id === e.point)?.label}, ${e.entry === "behind" ? "from behind" : `in at the ${e.entry}`}`, v: mm(e.measures.tail ?? 0) });
+  } else {
+    const tape = runTape(house, plan, run, "start");
+    const marks = step === "clipped" ? tape.marks.filter((m) => m.kind === "clip") : tape.marks.filter((m) => m.kind === "edge");
+    ribbon = { length: tape.length, marks };
+    for (const m of marks) rows.push({ k: m.text, v: mm(m.at) });
+  }
+  return (
+    <>
+      {ribbon ? <Ribbon {...ribbon} tall /> : null}
+      <ul className="px-4 text-[17px]">
+        {rows.map((r, i) => (
+          <li key={i} className="flex justify-between border-b border-dotted border-line py-1.5">
+            <span>{r.k}</span>
+            <span className="num font-medium">{r.v}</span>
+          </li>
+        ))}
+      </ul>
+    </>
+  );
+}

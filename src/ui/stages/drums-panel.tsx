@@ -1,0 +1,44 @@
+"use client";
+import { Plus, Trash2 } from "lucide-react";
+import { nanoid } from "nanoid";
+import { cables, cableOf } from "../../core/rules/cables";
+import { mm } from "../../core/rules/findings";
+import { change, edit, useDesk } from "../job/store";
+import { Button } from "../kit/button";
+import { NumberField, SelectField, TextField } from "../kit/field";
+
+/** Drums on the van: what the runs are cut from. */
+export function DrumsPanel() {
+  const job = useDesk((s) => s.job);
+  return (
+    <section aria-label="Drums" className="grid gap-1.5">
+      <div className="flex items-center justify-between">
+        <h2 className="text-lg">Drums</h2>
+        <Button
+          icon={<Plus size={14} />}
+          onClick={() => {
+            const id = `drum-${nanoid(6)}`;
+            edit([change("drums", id, { id, label: `Drum ${job.drums.length + 1}`, cable: "te-2.5", length: 50_000 })]);
+          }}
+        >
+          Add drum
+        </Button>
+      </div>
+      {job.drums.map((d) => (
+        <details key={d.id} className="border border-line px-2 py-1">
+          <summary className="cursor-pointer text-[13.5px]">
+            {d.label} · {cableOf(d.cable)?.name} <span className="num">{mm(d.length / 1000)} m</span>
+          </summary>
+          <div className="grid gap-1 pt-1">
+            <TextField label="Label" most={20} value={d.label} onCommit={(label) => edit([change("drums", d.id, { ...d, label })])} />
+            <SelectField label="Cable" value={d.cable} options={cables.map((c) => ({ value: c.id, name: c.name }))} onCommit={(cable) => edit([change("drums", d.id, { ...d, cable })])} />
+            <NumberField label="Left on it" unit="m" step={1} value={d.length / 1000} min={0.1} max={100} onCommit={(m) => edit([change("drums", d.id, { ...d, length: m * 1000 })])} />
+            <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => edit([change("drums", d.id, null)])}>
+              Remove
+            </Button>
+          </div>
+        </details>
+      ))}
+    </section>
+  );
+}

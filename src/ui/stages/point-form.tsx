@@ -1,0 +1,86 @@
+"use client";
+import { Trash2 } from "lucide-react";
+import { toast } from "sonner";
+import type { Point } from "../../core/job/model";
+import { accessories } from "../../core/rules/accessories";
+import { removePoint, setCircuit } from "../job/edits";
+import { change, edit, useDesk } from "../job/store";
+import { Button } from "../kit/button";
+import { NumberField, SelectField, TextField } from "../kit/field";
+
+const gangs = [
+  { value: "1", name: "1-gang" },
+  { value: "2", name: "2-gang" },
+] as const;
+
+/** Everything about one point, stored as it is typed. */
+export function PointForm({ point }: { point: Point }) {
+  const house = useDesk((s) => s.house);
+  const job = useDesk((s) => s.job);
+  const put = (next: Point): string | null => edit([change("points", point.id, next)]);
+  const kind = accessories[point.kind];
+  const face = house.faces[house.points[house.pointOfId.get(point.id) ?? -1]?.face ?? -1];
+  const circuit = job.circuits.find((c) => c.points.includes(point.id) || c.spurs.some((s) => s.point === point.id));
+  const walls = job.walls.filter((w) => w.room === face?.room.id).sort((a, b) => a.index - b.index);
+  const lights = job.points.filter((p) => p.kind === "light" || p.kind === "wall-light");
+  const sameSurface = (Object.keys(accessories) as (keyof typeof accessories)[]).filter((k) => accessories[k].on === kind.on || accessories[k].on === "either" || kind.on === "either");
+  return (
+    <section aria-label={`Point ${point.label}`} className="grid gap-1.5">
+      <div className="flex items-center justify-between">
+        <h2 className="text-lg">
+          {point.label} · {kind.name}
+        </h2>
+        <Button
+          look="quiet"
+          aria-label={`Delete ${point.label}`}
+          title="Delete (Del)"
+          onClick={() => {
+            const refused = removePoint(point.id);
+            if (refused) toast.error(refused);
+          }}
+          icon={<Trash2 size={16} />}
+        />
+      </div>
+      {point.place.on === "wall" ? (
+        <>
+          <NumberField label="From left, u" name="u" value={point.place.u} min={0} max={face?.shape.length} onCommit={(u) => put({ ...point, place: { ...point.place, u } as Point["place"] })} />
+          <NumberField label="From floor, v" name="v" value={point.place.v} min={0} max={face?.shape.height} onCommit={(v) => put({ ...point, place: { ...point.place, v } as Point["place"] })} />
+          <SelectField label="Wall" value={point.place.wall} options={walls.map((w) => ({ value: w.id, name: `Wall ${w.index + 1}` }))} onCommit={(wall) => put({ ...point, place: { ...point.place, wall } as Point["place"] })} />
+        </>
+      ) : (
+        <>
+          <NumberField label="East, x" name="x" value={point.place.x} onCommit={(x) => put({ ...point, place: { ...point.place, x } as Point["place"] })} />
+          <NumberField label="North, y" name="y" value={point.place.y} onCommit={(y) => put({ ...point, place: { ...point.place, y } as Point["place"] })} />
+        </>
+      )}
+      <SelectField label="Kind" value={point.kind} options={sameSurface.map((k) => ({ value: k, name: accessories[k].name }))} onCommit={(k) => put({ ...point, kind: k, gang: accessories[k].gangs.includes(point.gang) ? point.gang : 1, ways: k === "board" ? Math.max(point.ways, 10) : 0 })} />
+      {kind.gangs.length > 1 ? <SelectField label="Size" name="gang" value={String(point.gang) as "1" | "2"} options={gangs} onCommit={(g) => put({ ...point, gang: g === "2" ? 2 : 1 })} /> : null}
+      {point.kind === "board" ? (
+        <NumberField label="Ways" unit="" value={point.ways} min={0} max={60} step={1} onCommit={(ways) => (Number.isInteger(ways) ? put({ ...point, ways }) : `Ways is ${ways}; it must be a whole number between 0 and 60.`)} />
+      ) : (
+        <SelectField label="Circuit" value={circuit?.id ?? ""} options={[{ value: "", name: "none yet" }, ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` }))]} onCommit={(id) => setCircuit(point.id, id || null)} />
+      )}
+      {point.place.on === "wall" && point.kind !== "board" ? (
+        <SelectField label="Box" value={point.mount} options={[{ value: "flush", name: "flush, chased in" }, { value: "surface", name: "on the surface" }]} onCommit={(mount) => put({ ...point, mount })} />
+      ) : null}
+      {point.kind === "switch" ? (
+        <fieldset className="border border-line px-2 pb-1">
+          <legend className="px-1 text-[13px] text-soft">Works</legend>
+          <div className="flex flex-wrap gap-x-3">
+            {lights.length ? (
+              lights.map((l) => (
+                <label key={l.id} className="flex min-h-7 items-center gap-1.5 text-[13px]">
+                  <input type="checkbox" className="size-4 accent-(--accent)" checked={point.controls.includes(l.id)} onChange={(e) => put({ ...point, controls: e.target.checked ? [...point.controls, l.id] : point.controls.filter((x) => x !== l.id) })} />
+                  {l.label}
+                </label>
+              ))
+            ) : (
+              <span className="text-[13px] text-soft">No lights placed yet.</span>
+            )}
+          </div>
+        </fieldset>
+      ) : null}
+      <TextField label="Label" value={point.label} most={12} onCommit={(label) => (job.points.some((p) => p.id !== point.id && p.label === label) ? `Label is ${label}; another point has it. Choose one not in use.` : put({ ...point, label }))} />
+    </section>
+  );
+}

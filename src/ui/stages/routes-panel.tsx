@@ -1,0 +1,64 @@
+"use client";
+import { mm } from "../../core/rules/findings";
+import { schoolQuestions } from "../../core/rules/schools";
+import { change, edit, useDesk } from "../job/store";
+import { NumberField, SelectField } from "../kit/field";
+
+/** All runs with their lengths, how good the plan is, and what the lengths are made of. */
+export function RoutesPanel() {
+  const job = useDesk((s) => s.job);
+  const plan = useDesk((s) => s.plan);
+  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  if (!plan) return <p className="text-soft">Working out the runs.</p>;
+  return (
+    <section aria-label="Runs" className="grid gap-2">
+      <h2 className="text-lg">Runs</h2>
+      {plan.runs.length ? (
+        <p className="text-[13px] text-soft">
+          <span className="num">{mm(plan.cable.total / 1000)} m</span> of path; no order over these lines needs less than <span className="num">{mm(plan.cable.bound / 1000)} m</span> (ratio <span className="num">{plan.cable.ratio.toFixed(2)}</span>).
+        </p>
+      ) : (
+        <p className="text-soft">None yet. Put points on a circuit and the runs lay themselves.</p>
+      )}
+      <ul className="max-h-72 overflow-auto">
+        {plan.runs.map((r) => (
+          <li key={r.id}>
+            <button type="button" className="flex min-h-7 w-full cursor-pointer justify-between border-b border-dotted border-line text-left text-[13.5px] hover:bg-rail" onClick={() => useDesk.setState({ selection: { kind: "run", id: r.id } })}>
+              <span>
+                {job.circuits.find((c) => c.id === r.circuit)?.label} · {label(r.from)} to {label(r.to)}
+                {r.pinned ? " · pinned" : ""}
+              </span>
+              <span className="num">{mm(Math.ceil(r.cutLength))}</span>
+            </button>
+          </li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** What the lengths are made of, and the schools picked. */
+export function SettingsPanel() {
+  const job = useDesk((s) => s.job);
+  const put = (next: Partial<typeof job.settings>): string | null => edit([change("head", "settings", { ...job.settings, ...next })]);
+  return (
+    <details className="border-t border-line pt-2">
+      <summary className="cursor-pointer font-cond font-semibold">Settings and schools</summary>
+      <div className="grid gap-1.5 pt-1">
+        <NumberField label="Spare at each end" value={job.settings.slack} min={0} max={2000} onCommit={(slack) => put({ slack })} />
+        <NumberField label="Waste" unit="%" step={1} value={job.settings.wastePercent} min={0} max={30} onCommit={(wastePercent) => put({ wastePercent })} />
+        <NumberField label="Left at the board" value={job.settings.boardTail} min={0} max={3000} onCommit={(boardTail) => put({ boardTail })} />
+        <NumberField label="Chase depth" value={job.settings.chaseDepth} min={5} max={100} step={5} onCommit={(chaseDepth) => put({ chaseDepth })} />
+        <NumberField label="A bore is worth" unit="mm cable" value={job.settings.cost.bore} min={0} max={5000} onCommit={(bore) => put({ cost: { ...job.settings.cost, bore } })} />
+        <NumberField label="A bend is worth" unit="mm cable" value={job.settings.cost.bend} min={0} max={5000} onCommit={(bend) => put({ cost: { ...job.settings.cost, bend } })} />
+        <NumberField label="A hole in a wall is worth" unit="mm cable" value={job.settings.cost.wallHole} min={0} max={10000} onCommit={(wallHole) => put({ cost: { ...job.settings.cost, wallHole } })} />
+        {schoolQuestions.map((q) => (
+            <div key={q.key}>
+              <SelectField label={q.question} value={job.settings.schools[q.key] as string} options={q.options} onCommit={(v) => put({ schools: { ...job.settings.schools, [q.key]: v } as typeof job.settings.schools })} />
+              <p className="text-[12.5px] text-soft">{q.options.find((o) => o.value === job.settings.schools[q.key])?.reason}</p>
+            </div>
+        ))}
+      </div>
+    </details>
+  );
+}

@@ -1,0 +1,97 @@
+"use client";
+import { PinOff } from "lucide-react";
+import { useMemo } from "react";
+import { bendRadius } from "../../core/fixings/bends";
+import { legWords } from "../../core/plan/tape";
+import type { Run } from "../../core/plan/plan-model";
+import { legPosition, moveLeg } from "../../core/routing/move-leg";
+import { pathLength } from "../../core/geometry/wall-frame";
+import { cableOf } from "../../core/rules/cables";
+import { mm } from "../../core/rules/findings";
+import { change, edit, useDesk } from "../job/store";
+import { Button } from "../kit/button";
+import { NumberField } from "../kit/field";
+
+const measureNames = { u: "from left", v: "from floor", x: "east", y: "north" } as const;
+
+/** Lengths of a run and its legs; a leg's position can be typed, which pins the run. */
+export function RunDetails({ run }: { run: Run }) {
+  const house = useDesk((s) => s.house);
+  const plan = useDesk((s) => s.plan);
+  const job = useDesk((s) => s.job);
+  const selection = useDesk((s) => s.selection);
+  const leg = selection?.kind === "run" ? selection.leg : undefined;
+  const cable = cableOf(run.cable);
+  const clips = useMemo(() => (plan?.clips ?? []).filter((c) => c.run === run.id).reduce((s, c) => s + c.marks.length, 0), [plan, run.id]);
+  const holes = useMemo(() => (plan?.holes ?? []).filter((o) => o.runs.includes(run.id)).length, [plan, run.id]);
+  const ends = (plan?.ends ?? []).filter((e) => e.run === run.id);
+  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const pin = job.pins.find((p) => p.circuit === run.circuit && ((p.from === run.from && p.to === run.to) || (p.from === run.to && p.to === run.from)));
+  const rows: [string, string][] = [
+    ["Path", `${mm(run.pathLength)}`],
+    ["Tails and spare", `${mm(ends.reduce((s, e) => s + (e.measures.fromMiddle ?? 0), 0) + 2 * job.settings.slack)}`],
+    ["Cut length", `${mm(run.cutLength)}`],
+    ["Bores", String(holes)],
+    ["Clips", String(clips)],
+    ["Bends, least inner radius", cable ? mm(bendRadius(cable.family, cable.width, cable.thickness).radius) : ""],
+    ["Most circuits together", String(run.grouped)],
+  ];
+  return (
+    <section aria-label={`Run ${label(run.from)} to ${label(run.to)}`}>
+      <div className="flex items-center justify-between">
+        <h2 className="text-lg">
+          {label(run.from)} to {label(run.to)}
+        </h2>
+        {pin ? (
+          <Button onClick={() => edit([change("pins", pin.id, null)])} icon={<PinOff size={14} />}>
+            Lay again
+          </Button>
+        ) : null}
+      </div>
+      <p className="text-[13px] text-soft">
+        {job.circuits.find((c) => c.id === run.circuit)?.label} · {cable?.name}
+        {run.pinned ? " · pinned by hand" : ""}
+      </p>
+      <dl className="mt-1">
+        {rows.map(([k, v]) => (
+          <div key={k} className="flex justify-between border-b border-dotted border-line py-1">
+            <dt className="text-[13.5px] text-soft">{k}</dt>
+            <dd className="num font-medium">{v}</dd>
+          </div>
+        ))}
+      </dl>
+      <h3 className="mt-2 text-[14px]">Legs, mm</h3>
+      <ol className="text-[13px]">
+        {run.legs.map((l, i) => {
+          const at = legPosition(house, l);
+          const face = house.faces[house.faceOfWall.get(l.surface.id) ?? -1];
+          const most = at?.measure === "u" ? face?.shape.length : at?.measure === "v" ? face?.shape.height : undefined;
+          return (
+            <li key={i} className={`border-b border-dotted border-line py-0.5 ${leg === i ? "bg-rail" : ""}`}>
+              <button type="button" aria-pressed={leg === i} className="flex min-h-6 w-full cursor-pointer justify-between text-left" onClick={() => useDesk.setState({ selection: { kind: "run", id: run.id, leg: i } })}>
+                <span>
+                  {i + 1}. {legWords[l.method]}
+                  {face ? `, wall ${face.wall.index + 1} ${face.room.name}` : ""}
+                </span>
+                <span className="num">{mm(pathLength(l.path))}</span>
+              </button>
+              {leg === i && at ? (
+                <NumberField
+                  label={`Leg ${i + 1} ${measureNames[at.measure]}`}
+                  name="leg"
+                  value={at.value}
+                  min={most === undefined ? undefined : 0}
+                  max={most}
+                  onCommit={(x) => {
+                    const moved = moveLeg(house, run, i, x);
+                    return moved ? edit([change("pins", moved.id, moved)]) : "This leg cannot be moved.";
+                  }}
+                />
+              ) : null}
+            </li>
+          );
+        })}
+      </ol>
+    </section>
+  );
+}
