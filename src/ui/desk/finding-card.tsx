@@ -98,11 +98,20 @@ function Gauge({ f }: { f: Finding }) {
   const x = (v: number): number => 6 + ((v - lo) / (hi - lo || 1)) * 226;
   const ok = f.sense === "least" ? m >= l - 1e-6 : m <= l + 1e-6;
   const [g0, g1] = f.sense === "least" ? [x(l), 232] : [6, x(l)];
-  const near = Math.abs(x(m) - x(l)) < 64;
-  const mText = Math.min(Math.max(x(m), 18), 214);
-  const lText = near ? (x(m) <= x(l) ? Math.max(x(l) + 4, mText + 24) : Math.min(x(l) - 4, mText - 24)) : x(l);
-  const anchor = near ? (x(m) <= x(l) ? "start" : "end") : x(l) > 190 ? "end" : x(l) < 40 ? "start" : "middle";
   const unit = f.unit && f.unit !== "mm" ? ` ${f.unit}` : "";
+  // The two figures stand under their marks, pushed apart and kept inside the frame.
+  const limitText = `${f.sense} ${mm(l)}${unit}`;
+  const lw = limitText.length * 7.3;
+  const mw = mm(m).length * 7.3;
+  let lx = Math.min(Math.max(x(l) - lw / 2, 2), 236 - lw);
+  let mx = Math.min(Math.max(x(m) - mw / 2, 2), 236 - mw);
+  if (x(m) <= x(l) && mx + mw + 8 > lx) {
+    lx = Math.min(Math.max(lx, mx + mw + 8), 236 - lw);
+    mx = Math.min(mx, lx - 8 - mw);
+  } else if (x(m) > x(l) && lx + lw + 8 > mx) {
+    mx = Math.min(Math.max(mx, lx + lw + 8), 236 - mw);
+    lx = Math.min(lx, mx - 8 - lw);
+  }
   return (
     <svg viewBox="0 0 238 34" className="mt-1 w-full max-w-72" role="img" aria-label={`Measured ${mm(m)}${unit}, ${f.sense} ${mm(l)}${unit}`}>
       <defs>
@@ -115,12 +124,11 @@ function Gauge({ f }: { f: Finding }) {
       <line x1={6} x2={232} y1={9.5} y2={9.5} stroke="var(--ink)" strokeWidth={1} />
       <line x1={x(l)} x2={x(l)} y1={1} y2={18} stroke="var(--ink)" strokeWidth={2.2} />
       <circle cx={x(m)} cy={9.5} r={5.2} fill={ok ? "var(--good)" : paint[f.severity]} stroke="var(--panel)" />
-      <text x={mText} y={29} fontSize={12} textAnchor="middle" fontFamily="var(--font-mono)" fontWeight={500} fill={ok ? "var(--good)" : paint[f.severity]}>
+      <text x={mx} y={29} fontSize={12} fontFamily="var(--font-mono)" fontWeight={500} fill={ok ? "var(--good)" : paint[f.severity]}>
         {mm(m)}
       </text>
-      <text x={lText} y={29} fontSize={12} textAnchor={anchor} fontFamily="var(--font-mono)" fill="var(--ink)">
-        {f.sense} {mm(l)}
-        {unit}
+      <text x={lx} y={29} fontSize={12} fontFamily="var(--font-mono)" fill="var(--ink)">
+        {limitText}
       </text>
     </svg>
   );

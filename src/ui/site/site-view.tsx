@@ -12,6 +12,7 @@ import { neededSteps } from "../../core/site-book/needed";
 import { runStyles } from "../drawing/run-style";
 import { useTheme } from "../kit/theme";
 import { type Send, useEntries } from "./entries-queue";
+import { StepBar } from "./step-bar";
 import { StepDetail } from "./step-detail";
 
 const NAME_KEY = "lumbet-name";
@@ -145,23 +146,5 @@ export function SiteView({ job, plan, siteBook, send }: { job: Job; plan: Plan; 
         </main>
       )}
     </div>
-  );
-}
-
-/** Steps as a strip: done, next, to come; each with its word. */
-export function StepBar({ needed, state }: { needed: readonly Step[]; state: ReturnType<typeof stateOf> }) {
-  const next = nextStep(state, needed);
-  return (
-    <span className="mt-2 flex gap-1">
-      {needed.map((s) => (
-        <span key={s} className="flex-1 text-center text-[12.5px]">
-          <span className={`block h-2 ${state[s].done ? "bg-good" : s === next ? "bg-ink" : "bg-line"}`} />
-          <span className={s === next ? "font-semibold" : "text-soft"}>
-            {state[s].done ? "✓ " : ""}
-            {stepNames[s]}
-          </span>
-        </span>
-      ))}
-    </span>
   );
 }

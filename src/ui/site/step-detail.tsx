@@ -12,7 +12,7 @@ import { type SiteEntry, type Step, nextStep, stateOf, stepNames } from "../../c
 import { neededSteps } from "../../core/site-book/needed";
 import { Ribbon } from "../drawing/ribbon";
 import { Button } from "../kit/button";
-import { StepBar } from "./site-view";
+import { StepBar } from "./step-bar";
 
 const why = ["In the way", "Cannot reach", "Wrong length", "Ask first"];
 
