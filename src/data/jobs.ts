@@ -18,7 +18,7 @@ export interface JobLine {
 
 /** Jobs on the list, newest change first. */
 export async function listJobs(db: Db): Promise<JobLine[]> {
-  const count = (table: string) => sql<number>`(select count(*)::int from ${sql.identifier(table)} x where x.job_id = ${schema.jobs.id})`;
+  const count = (table: string) => sql<number>`(select count(*)::int from ${sql.identifier(table)} x where x.job_id = ${schema.jobs}.id)`;
   const rows = await db
     .select({ id: schema.jobs.id, name: schema.jobs.name, address: schema.jobs.address, updatedAt: schema.jobs.updatedAt, rooms: count("rooms"), points: count("points"), circuits: count("circuits") })
     .from(schema.jobs)

@@ -1,0 +1,52 @@
+import { type ChildProcess, spawn } from "node:child_process";
+import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { createServer } from "node:net";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import puppeteer, { type Browser } from "puppeteer-core";
+
+/** A built server on a fresh data folder and a free port, with its own browser. */
+export interface Running {
+  address: string;
+  browser: Browser;
+  stop: () => Promise<void>;
+}
+
+const freePort = (): Promise<number> =>
+  new Promise((done, fail) => {
+    const s = createServer();
+    s.once("error", fail);
+    s.listen(0, "127.0.0.1", () => {
+      const a = s.address();
+      s.close(() => (a && typeof a === "object" ? done(a.port) : fail(new Error("no port"))));
+    });
+  });
+
+const chromium = (): string => {
+  const found = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"].find((p) => p && existsSync(p));
+  if (!found) throw new Error("No Chromium: install Debian's chromium package, or name one in CHROMIUM.");
+  return found;
+};
+
+export async function start(): Promise<Running> {
+  if (!existsSync(".next/BUILD_ID") || !readFileSync(".next/BUILD_ID", "utf8")) throw new Error("Not built: run `npm run build` first.");
+  const port = await freePort();
+  const data = mkdtempSync(join(tmpdir(), "lumbet-e2e-"));
+  const server: ChildProcess = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data, NEXT_TELEMETRY_DISABLED: "1" } });
+  await new Promise<void>((ready, fail) => {
+    server.stdout!.on("data", (c) => String(c).includes("Ready") && ready());
+    server.once("exit", (code) => fail(new Error(`The server ended at once (${code})`)));
+  });
+  const browser = await puppeteer.launch({ executablePath: chromium(), args: ["--headless=new", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"] });
+  return {
+    address: `http://127.0.0.1:${port}`,
+    browser,
+    stop: async () => {
+      await browser.close();
+      const gone = new Promise((r) => server.once("exit", r));
+      server.kill("SIGTERM");
+      await gone;
+      rmSync(data, { recursive: true, force: true });
+    },
+  };
+}

@@ -1,0 +1,35 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { bestOrder, treeLength } from "./order";
+
+/** Every order tried: the oracle. */
+function brute(d: number[][], closed: boolean): number {
+  let best = Infinity;
+  const go = (at: number, left: number[], sum: number): void => {
+    if (!left.length) best = Math.min(best, sum + (closed ? d[at]![0]! : 0));
+    for (const n of left) go(n, left.filter((x) => x !== n), sum + d[at]![n]!);
+  };
+  go(0, d.map((_, i) => i).slice(1), 0);
+  return best;
+}
+
+const places = (n: number, m = n) => fc.array(fc.tuple(fc.integer({ min: 0, max: 900 }), fc.integer({ min: 0, max: 900 })), { minLength: n, maxLength: m }).map((ps) => ps.map((p) => ps.map((q) => Math.abs(p[0] - q[0]) + Math.abs(p[1] - q[1]))));
+
+describe("order of points", () => {
+  it("agrees with trying every order, open and closed", () => {
+    fc.assert(fc.property(places(2, 7), fc.boolean(), (d, closed) => {
+        expect(bestOrder(d, closed).length).toBeCloseTo(brute(d, closed), 6);
+      }), { numRuns: 60 });
+  });
+  it("above the exact size keeps every place once and never beats its bound", () => {
+    fc.assert(
+      fc.property(places(16, 24), fc.boolean(), (d, closed) => {
+        const o = bestOrder(d, closed);
+        expect([...o.order].sort((a, b) => a - b)).toEqual(d.map((_, i) => i));
+        expect(o.bound).toBeLessThanOrEqual(o.length + 1e-6);
+        expect(o.bound).toBeCloseTo(treeLength(d), 6);
+      }),
+      { numRuns: 20 },
+    );
+  });
+});

@@ -1,0 +1,78 @@
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { beforeEach, describe, expect, it } from "vitest";
+import { makePlan } from "../core/plan/plan";
+import { type Db, openMemory } from "./client";
+import { ternCottage } from "./demo/tern-cottage";
+import { FolderBusy, holderOf, lockFolder } from "./folder-lock";
+import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "./jobs";
+import { addSiteEntries, siteBookOf } from "./site-book";
+
+const job = ternCottage();
+const s4 = job.points.find((p) => p.id === "s4")!;
+const s5 = job.points.find((p) => p.id === "s5")!;
+const move = (p: typeof s4, u: number) => ({ ...p, place: { ...p.place, u } });
+const patch = (before: typeof s4, after: unknown) => [{ collection: "points", id: before.id, before, after }];
+
+describe("jobs in the database", () => {
+  let db: Db;
+  beforeEach(async () => {
+    db = await openMemory();
+    await addJob(db, job);
+  });
+  it("come back as they were put in", async () => {
+    expect((await findJob(db, "tern-cottage"))!.job).toEqual(job);
+    expect(await listJobs(db)).toMatchObject([{ name: "Tern Cottage", rooms: 3, points: 19, circuits: 3 }]);
+  });
+  it("merge changes to different things and hold back a clash", async () => {
+    expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2123)))).toMatchObject({ kind: "stored", version: 2 });
+    expect(await editJob(db, job.id, 1, patch(s5, move(s5, 3000)))).toMatchObject({ kind: "stored", version: 3, missed: [{ version: 2 }] });
+    expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2500)))).toMatchObject({ kind: "conflict", clashes: [{ id: "s4" }] });
+    const now = (await findJob(db, job.id))!.job;
+    expect(now.points.find((p) => p.id === "s4")!.place).toMatchObject({ u: 2123 });
+    expect(await editsSince(db, job.id, 1)).toHaveLength(2);
+  });
+  it("refuse a patch that breaks the job, and change nothing", async () => {
+    const room = job.rooms[0]!;
+    const r = await editJob(db, job.id, 1, [{ collection: "rooms", id: room.id, before: room, after: { ...room, outline: [...room.outline].reverse() } }]);
+    expect(r).toMatchObject({ kind: "refused" });
+    expect((await findJob(db, job.id))!.version).toBe(1);
+  });
+  it("are taken off the list and put back", async () => {
+    expect(await setDeleted(db, job.id, true)).toBe(true);
+    expect(await listJobs(db)).toEqual([]);
+    expect(await editJob(db, job.id, 1, patch(s4, move(s4, 1)))).toEqual({ kind: "gone" });
+    expect(await setDeleted(db, job.id, false)).toBe(true);
+    expect(await listJobs(db)).toHaveLength(1);
+  });
+  it("keep site lines once, however often they are sent", async () => {
+    const line = { id: "e1", run: "r1.s4-s3", kind: "done", step: "bored", text: "", by: "A", at: "2026-11-24T08:00:00.000Z" } as const;
+    await addSiteEntries(db, job.id, [line]);
+    await addSiteEntries(db, job.id, [line, { ...line, id: "e2", kind: "undone" }]);
+    expect((await siteBookOf(db, job.id)).map((e) => e.kind)).toEqual(["done", "undone"]);
+  });
+});
+
+describe("the demo", () => {
+  it("starts with its known problems and nothing else to stop for", () => {
+    const plan = makePlan(job);
+    expect(plan.findings.filter((f) => f.severity !== "note").map((f) => `${f.rule} ${f.subject}`)).toEqual(["circuit.way k", "kitchen.sink s4", "timber.hole.zone old-hole", "zone.rcd k", "stock.short te-10"]);
+    expect(plan.runs).toHaveLength(19);
+  });
+});
+
+describe("the data folder", () => {
+  it("is held by one process, and a dead one's lock is taken over", () => {
+    const folder = mkdtempSync(join(tmpdir(), "lumbet-"));
+    const release = lockFolder(folder);
+    expect(holderOf(folder)).toBe(process.pid);
+    release();
+    expect(holderOf(folder)).toBeNull();
+    writeFileSync(join(folder, "lumbet.lock"), "999999999 1\n");
+    lockFolder(folder)();
+    // The parent of this process lives: its lock holds.
+    writeFileSync(join(folder, "lumbet.lock"), `${process.ppid} -\n`);
+    expect(() => lockFolder(folder)).toThrow(FolderBusy);
+  });
+});
