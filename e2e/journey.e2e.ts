@@ -24,6 +24,10 @@ const press = async (name: string): Promise<void> => {
   await b.evaluate((e) => e.scrollIntoView({ block: "center" }));
   await b.click();
 };
+const place = async (name: string): Promise<void> => {
+  await page.waitForSelector("[data-palette]");
+  await page.click(`::-p-xpath(//*[@data-palette]//button[contains(., "${name}")])`);
+};
 const stored = (): Promise<unknown> => page.waitForSelector('[data-storing="stored"]', { timeout: 15_000 });
 const type = async (field: string, value: string): Promise<void> => {
   await page.waitForSelector(`[data-field="${field}"]`);
@@ -46,7 +50,7 @@ describe("from a surveyed room to a tick on site", () => {
     await page.goto(`${app.address}/jobs/tern-cottage?stage=points&room=hall`);
     await page.waitForSelector('[data-point-tag="S7"]');
     await see("19 runs laid");
-    await press("Twin socket");
+    await place("Twin socket");
     await page.waitForSelector('[data-point-tag="S11"]');
     expect(await page.$$eval('[data-zone="point-vertical"]', (z) => z.filter((x) => x.getAttribute("data-point")?.startsWith("p-")).length)).toBeGreaterThan(0);
     await see("20 runs laid");
@@ -211,13 +215,13 @@ describe("from a surveyed room to a tick on site", () => {
     await see("1 room, 0 decks");
     await press("Add joists over");
     await press("Points");
-    await press("Board");
+    await place("Board");
     await press("Circuits");
     await page.waitForSelector('[data-field="Add"]');
     await page.select('[data-field="Add"]', "ring");
     await press("Points");
-    await press("Twin socket");
-    await press("Single socket");
+    await place("Twin socket");
+    await place("Single socket");
     await see("3 runs laid");
   });
 

@@ -30,10 +30,10 @@ export function TopBar() {
         {words[storing]}
       </span>
       <span className="flex-1" />
-      <button type="button" onClick={() => useDesk.setState({ find: true })} className="inline-flex min-h-8 cursor-pointer items-center gap-2 border border-current/40 px-2 text-[13px] hover:border-current" aria-label="Find a run, point or room, or run a command">
+      <button type="button" onClick={() => useDesk.setState({ find: true })} className="inline-flex min-h-8 cursor-pointer items-center gap-2 border border-current/40 px-2 text-[13px] hover:border-current">
         <Search size={14} aria-hidden />
-        <span className="hidden lg:inline">Find a point, run or room, or a command</span>
-        <kbd className="hidden font-mono text-[11px] opacity-80 sm:inline">/</kbd>
+        <span className="sr-only lg:not-sr-only">Find a point, run or room, or a command</span>
+        <kbd aria-hidden className="hidden font-mono text-[11px] opacity-80 sm:inline">/</kbd>
       </button>
       <button type="button" onClick={turn} className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current" aria-label={theme === "dark" ? "Light theme" : "Dark theme"}>
         {theme === "dark" ? <Sun size={16} /> : <Moon size={16} />}
