@@ -1,0 +1,57 @@
+import { spawn } from "node:child_process";
+import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import { gzipSync } from "node:zlib";
+import { answer } from "../src/core/calculators/calculator";
+import { calculatorNamed } from "../src/core/calculators/registry";
+import { layHouse } from "../src/core/job/house";
+import { type Job, canonical } from "../src/core/job/model";
+import { makePlan } from "../src/core/plan/plan";
+import { generatedHouse } from "../src/core/routing/generated-house";
+import { ternCottage } from "../src/data/demo/tern-cottage";
+
+/** Prints timings; asserts nothing. Medians over the rounds, in milliseconds unless said. */
+function time(name: string, target: string, rounds: number, run: (round: number) => unknown): void {
+  for (let i = 0; i < 4; i++) run(i);
+  const ts = Array.from({ length: rounds }, (_, i) => {
+    const t = performance.now();
+    run(i);
+    return performance.now() - t;
+  }).sort((a, b) => a - b);
+  console.log(`${name.padEnd(46)} ${ts[Math.floor(rounds / 2)]!.toFixed(2).padStart(9)} ms   (most ${ts[rounds - 1]!.toFixed(2)}; aim ${target})`);
+}
+
+const demo = ternCottage();
+const cold = performance.now();
+makePlan(demo);
+console.log(`${"plan of the demo, first ever, nothing warm".padEnd(46)} ${(performance.now() - cold).toFixed(2).padStart(9)} ms`);
+time("plan of the demo", "150", 31, () => makePlan(demo));
+const moved = (round: number): Job => canonical({ ...demo, points: demo.points.map((p) => (p.id === "s5" && p.place.on === "wall" ? { ...p, place: { ...p.place, u: 2700 + 10 * round } } : p)) });
+time("plan of the demo after moving one point", "50", 31, (r) => makePlan(moved(r)));
+time("zones and points while dragging (one frame)", "16", 51, (r) => layHouse(moved(r)));
+const large = generatedHouse(5, 8, 4);
+time("plan of 8 rooms, 49 points", "", 9, () => makePlan(large));
+const spacing = calculatorNamed("clip.spacing")!;
+time("a calculator: clip.spacing", "1", 301, () => answer(spacing, { family: "sheathed", overall: 10.1, orientation: "horizontal", reachable: true }));
+
+if (existsSync(".next/BUILD_ID")) {
+  const port = 43_000 + (process.pid % 2000);
+  const data = mkdtempSync(join(tmpdir(), "lumbet-bench-"));
+  const from = performance.now();
+  const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data } });
+  await new Promise<void>((done) => server.stdout.on("data", (c) => String(c).includes("Ready") && done()));
+  console.log(`${"start of the built server, new database".padEnd(46)} ${(performance.now() - from).toFixed(0).padStart(9)} ms   (aim 3000)`);
+  const html = await (await fetch(`http://127.0.0.1:${port}/jobs/tern-cottage`)).text();
+  const scripts = [...new Set([...html.matchAll(/\/_next\/static\/[^"'\\]+\.js/g)].map((m) => m[0]))];
+  let all = 0;
+  for (const s of scripts) all += gzipSync(Buffer.from(await (await fetch(`http://127.0.0.1:${port}${s}`)).arrayBuffer())).length;
+  const blank = await (await fetch(`http://127.0.0.1:${port}/no-such-page`)).text();
+  const own = new Set([...blank.matchAll(/\/_next\/static\/[^"'\\]+\.js/g)].map((m) => m[0]));
+  let framework = 0;
+  for (const s of scripts) if (own.has(s)) framework += gzipSync(readFileSync(join(".next", s.replace("/_next/", "")))).length;
+  console.log(`${"script of the room view, compressed".padEnd(46)} ${((all - framework) / 1000).toFixed(0).padStart(9)} kB   (beyond ${(framework / 1000).toFixed(0)} kB on every page; aim 200)`);
+  server.kill();
+  await new Promise((r) => server.once("exit", r));
+  rmSync(data, { recursive: true, force: true });
+} else console.log("Not built: server start and script size are left out. Run npm run build first.");
