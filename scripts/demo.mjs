@@ -59,7 +59,7 @@ if (args.includes("--reset")) {
 }
 
 const stamp = join(root, "node_modules", ".package-lock.json");
-if (!existsSync(stamp) || statSync(stamp).mtimeMs + 1000 < statSync("package-lock.json").mtimeMs) run("npm", ["ci", "--no-audit", "--no-fund"], "Installing packages");
+if (!existsSync(stamp) || statSync(stamp).mtimeMs + 1000 < statSync("package-lock.json").mtimeMs) run("npm", ["install", "--no-save", "--no-audit", "--no-fund"], "Installing packages");
 const built = join(root, ".next", "lumbet-built");
 const sources = ["src", "package-lock.json", "next.config.ts", "postcss.config.mjs"].map((p) => join(root, p));
 if (!existsSync(built) || statSync(built).mtimeMs < Math.max(...sources.map(newest))) {

@@ -1,4 +1,5 @@
 "use client";
+import { useEffect, useRef } from "react";
 import { CircuitsPanel } from "../stages/circuits-panel";
 import { JoistCard } from "../stages/joist-card";
 import { PointForm } from "../stages/point-form";
@@ -14,14 +15,22 @@ import { FindingsList } from "./findings-list";
 /** What is picked, what the stage needs, and what is to settle. */
 export function Inspector() {
   const stage = useDesk((s) => s.stage);
+  const picked = useDesk((s) => (s.selection ? `${s.selection.kind} ${"id" in s.selection ? s.selection.id : `${s.selection.deck} ${s.selection.joist}`}` : ""));
+  const top = useRef<HTMLDivElement>(null);
+  // What has just been picked is read from its top.
+  useEffect(() => {
+    const aside = top.current?.closest("aside");
+    if (picked && aside && !picked.startsWith("circuit")) aside.scrollTop = 0;
+  }, [picked]);
   return (
-    <div className="grid gap-4">
+    <div ref={top} className="grid gap-4">
       <Picked />
+      <FindingsList picked />
       {stage === "survey" ? <SurveyPanel /> : null}
       {stage === "points" ? <PointsPanel /> : null}
       {stage === "circuits" ? <CircuitsPanel /> : null}
       {stage === "materials" ? <DrumsPanel /> : null}
-      <FindingsList />
+      <FindingsList picked={false} />
       {stage === "routes" ? <RoutesPanel /> : null}
       {stage === "routes" || stage === "fixings" || stage === "materials" ? <SettingsPanel /> : null}
     </div>

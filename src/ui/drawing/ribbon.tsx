@@ -57,19 +57,20 @@ export function Ribbon({ length, marks, from = 0, to = length, tall = false }: {
             </g>
           );
         })}
-        {placed.map(({ m, label, left, row }, i) => (
-          <g key={i}>
-            <path d={`M${x(m.at)},${height}V${height - 34}M${x(m.at) - 4},${height - 30}L${x(m.at)},${height - 38}L${x(m.at) + 4},${height - 30}Z`} stroke="var(--tapeink)" fill="var(--tapeink)" strokeWidth={1.3} />
-            {row >= 0 ? (
-              <>
-                <rect x={left - 2} y={height - 26 + row * 13 - 1} width={label.length * CHAR + 4} height={12} fill="var(--tape)" />
-                <text x={left} y={height - 16 + row * 13} fontSize={11} fontFamily="var(--font-mono)" fill="var(--tapeink)">
-                  {label}
-                </text>
-              </>
-            ) : null}
-          </g>
+        {placed.map(({ m }, i) => (
+          <path key={i} d={`M${x(m.at)},${height}V${height - 34}M${x(m.at) - 4},${height - 30}L${x(m.at)},${height - 38}L${x(m.at) + 4},${height - 30}Z`} stroke="var(--tapeink)" fill="var(--tapeink)" strokeWidth={1.3} />
         ))}
+        {/* Labels after all arrows, so that no shaft runs through a figure. */}
+        {placed.map(({ label, left, row }, i) =>
+          row < 0 ? null : (
+            <g key={i}>
+              <rect x={left - 2} y={height - 26 + row * 13 - 1} width={label.length * CHAR + 4} height={12} fill="var(--tape)" />
+              <text x={left} y={height - 16 + row * 13} fontSize={11} fontFamily="var(--font-mono)" fill="var(--tapeink)">
+                {label}
+              </text>
+            </g>
+          ),
+        )}
       </svg>
     </div>
   );
