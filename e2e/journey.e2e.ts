@@ -75,7 +75,7 @@ describe("from a surveyed room to a tick on site", () => {
   it("refuses a bad number in words and keeps what was typed", async () => {
     await page.goto(`${app.address}/jobs/tern-cottage?stage=points&room=kitchen`);
     await page.waitForSelector('[data-point-tag="S5"]');
-    await page.click('[data-point-tag="S5"]');
+    await page.$eval('[data-point-tag="S5"]', (e) => (e as unknown as SVGElement).focus());
     await type("u", "9999");
     await see("From left, u is 9 999; it must be between 0 and 3 600 mm.".replaceAll(" ", "\u2009").replace(/\u2009(?!\d)|(?<!\d)\u2009/g, " "));
     expect(await page.$eval('[data-field="u"]', (e) => (e as HTMLInputElement).value)).toBe("9999");
@@ -83,7 +83,7 @@ describe("from a surveyed room to a tick on site", () => {
   });
 
   it("shows a gauge and a remedy when a move breaks a rule, and applies it with one press", async () => {
-    await page.click('[data-point-tag="S5"]');
+    await page.$eval('[data-point-tag="S5"]', (e) => (e as unknown as SVGElement).focus());
     await type("u", "1900");
     await page.waitForSelector('[data-finding="kitchen.sink"][data-subject="s5"]');
     expect(await text('[data-finding="kitchen.sink"][data-subject="s5"]')).toMatch(/Outlet near the sink[\s\S]*77[\s\S]*least 300/);
@@ -109,7 +109,7 @@ describe("from a surveyed room to a tick on site", () => {
   });
 
   it("reads marks off the tape, from the end one chooses", async () => {
-    await page.click('[data-point-tag="S5"]');
+    await page.$eval('[data-point-tag="S5"]', (e) => (e as unknown as SVGElement).focus());
     await page.waitForFunction(() => document.querySelector('[data-mark="s5"]')?.textContent?.includes("2\u2009900"));
     await page.click('::-p-xpath(//button[@role="radio" and text()="right"])');
     await page.waitForFunction(() => document.querySelector('[data-mark="s5"]')?.textContent?.includes("700"));
@@ -184,11 +184,11 @@ describe("from a surveyed room to a tick on site", () => {
     await page.bringToFront();
     await page.goto(url);
     await page.waitForSelector('[data-point-tag="S2"]');
-    await page.click('[data-point-tag="S2"]');
+    await page.$eval('[data-point-tag="S2"]', (e) => (e as unknown as SVGElement).focus());
     await type("u", "2500");
     await stored();
     await other.bringToFront();
-    await other.click('[data-point-tag="S2"]');
+    await other.$eval('[data-point-tag="S2"]', (e) => (e as unknown as SVGElement).focus());
     await other.waitForSelector('[data-field="u"]');
     await other.focus('[data-field="u"]');
     await other.$eval('[data-field="u"]', (e) => (e as HTMLInputElement).select());
@@ -200,7 +200,7 @@ describe("from a surveyed room to a tick on site", () => {
     await page.bringToFront();
     await page.reload();
     await page.waitForSelector('[data-point-tag="S2"]');
-    await page.click('[data-point-tag="S2"]');
+    await page.$eval('[data-point-tag="S2"]', (e) => (e as unknown as SVGElement).focus());
     await page.waitForFunction(() => (document.querySelector('[data-field="u"]') as HTMLInputElement | null)?.value === "2600");
     await other.close();
   });

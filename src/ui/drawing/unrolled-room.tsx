@@ -29,10 +29,22 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const drawn = useMemo(() => unroll(house, roomId, plan), [house, roomId, plan]);
   const styles = useMemo(() => runStyles(job), [job]);
   const extent = { x0: 0, x1: Math.max(1000, drawn.width), y0: -drawn.height - STRIP - 3 * STRIP_GAP, y1: STRIP_GAP + STRIP / 2 + 420 };
-  const { view, fit, zoom, startPan } = useViewport(frame, extent, `${roomId} ${drawn.width}`);
+  const { view, fit, zoom, startPan, reveal } = useViewport(frame, extent, `${roomId} ${drawn.width}`);
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
   const [guide, setGuide] = useState<number | null>(null);
   const [legGhost, setLegGhost] = useState<{ leg: DrawnLeg; at: number } | null>(null);
+  // What is picked elsewhere, or by key, is brought into sight.
+  const picked = selection?.kind === "point" || selection?.kind === "wall" ? `${selection.kind} ${selection.id}` : "";
+  const drawnRef = useRef(drawn);
+  drawnRef.current = drawn;
+  useEffect(() => {
+    const [kind, id] = picked.split(" ");
+    for (const w of drawnRef.current.walls) {
+      const p = kind === "point" ? w.face.points.find((x) => x.id === id) : undefined;
+      if (p) reveal(w.x + p.u, -p.v);
+      if (kind === "wall" && w.face.wall.id === id) reveal(w.x + w.face.shape.length / 2, -w.face.shape.height / 2);
+    }
+  }, [picked, reveal]);
   const selectWall = useCallback((id: string) => useDesk.setState({ selection: { kind: "wall", id } }), []);
 
   const toDrawing = useCallback(
@@ -178,7 +190,7 @@ function RunLine({ legs, style, px, selected, leg, faded, onDown, name }: { legs
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${name}, circuit ${style.label}, ${mm(run.pathLength)} long, ${legWords[run.method as keyof typeof legWords] ?? run.method}${run.pinned ? ", pinned" : ""}`}
+      aria-label={`${name}, circuit ${style.label}, ${mm(run.pathLength)} long, ${legWords[run.method as keyof typeof legWords] ?? run.method}${run.pinned ? `, pinned, ${style.label}\u00b7pin` : ""}`}
       aria-pressed={selected}
       className="focusable cursor-pointer"
       opacity={faded ? 0.4 : 1}

@@ -28,11 +28,24 @@ export function fitTo(e: Extent, width: number, height: number): Viewport {
   return { scale, x: (width - w * scale) / 2 - e.x0 * scale, y: (height - h * scale) / 2 - e.y0 * scale };
 }
 
+/** How much larger than "all of it" a long drawing may open, and how much of the frame's height it then takes. */
+const OPEN_MOST = 1.8;
+const OPEN_TALL = 0.8;
+
+/** The viewport a drawing opens with: all of it, or, where that leaves a long strip very small, its left end at a size one can read. */
+export function openAt(e: Extent, width: number, height: number): Viewport {
+  const all = fitTo(e, width, height);
+  const tall = ((height - 2 * PAD) * OPEN_TALL) / Math.max(1, e.y1 - e.y0);
+  const scale = Math.min(MOST, tall, all.scale * OPEN_MOST);
+  if (scale <= all.scale) return all;
+  return { scale, x: PAD - e.x0 * scale, y: (height - (e.y1 - e.y0) * scale) / 2 - e.y0 * scale };
+}
+
 /**
  * Zoom by wheel or pinch, pan by dragging the ground or with the middle button, fit by key. `key` names the drawing:
  * a new one is fitted afresh.
  */
-export function useViewport(frame: RefObject<HTMLElement | null>, extent: Extent, key: string): { view: Viewport; size: { width: number; height: number }; fit: () => void; zoom: (by: number) => void; startPan: (e: React.PointerEvent) => void } {
+export function useViewport(frame: RefObject<HTMLElement | null>, extent: Extent, key: string): { view: Viewport; size: { width: number; height: number }; fit: () => void; zoom: (by: number) => void; startPan: (e: React.PointerEvent) => void; reveal: (x: number, y: number) => void } {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [view, setView] = useState<Viewport>({ scale: 0.1, x: 0, y: 0 });
   const extentRef = useRef(extent);
@@ -50,7 +63,24 @@ export function useViewport(frame: RefObject<HTMLElement | null>, extent: Extent
     const el = frame.current;
     if (el) setView(fitTo(extentRef.current, el.clientWidth, el.clientHeight));
   }, [frame]);
-  useLayoutEffect(fit, [fit, key, size.width, size.height]);
+  useLayoutEffect(() => {
+    const el = frame.current;
+    if (el) setView(openAt(extentRef.current, el.clientWidth, el.clientHeight));
+  }, [frame, key, size.width, size.height]);
+  const reveal = useCallback(
+    (x: number, y: number) => {
+      const el = frame.current;
+      if (!el) return;
+      const margin = 60;
+      setView((v) => {
+        const [px, py] = [v.x + x * v.scale, v.y + y * v.scale];
+        const outX = px < margin || px > el.clientWidth - margin;
+        const outY = py < margin / 2 || py > el.clientHeight - margin / 2;
+        return outX || outY ? { ...v, x: outX ? el.clientWidth / 2 - x * v.scale : v.x, y: outY ? el.clientHeight / 2 - y * v.scale : v.y } : v;
+      });
+    },
+    [frame],
+  );
   const zoomAt = useCallback((by: number, px: number, py: number) => {
     setView((v) => {
       const scale = Math.min(MOST, Math.max(LEAST, v.scale * by));
@@ -107,5 +137,5 @@ export function useViewport(frame: RefObject<HTMLElement | null>, extent: Extent
     },
     [frame, zoomAt],
   );
-  return { view, size, fit, zoom, startPan };
+  return { view, size, fit, zoom, startPan, reveal };
 }

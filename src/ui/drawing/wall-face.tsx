@@ -64,11 +64,13 @@ export const WallFace = memo(function WallFace({ w, house, job, px, zones, selec
         }}
       >
         <rect className="ring" x={px(2)} y={STRIP_GAP + STRIP / 2 + px(6)} width={Math.max(px(60), Math.min(length - px(4), px(240)))} height={px(34)} fill="transparent" stroke="none" strokeWidth={px(2)} />
-        <text aria-hidden x={px(6)} y={STRIP_GAP + STRIP / 2 + px(20)} fontSize={px(13)} fontWeight={600} fill="var(--ink)" fontFamily="var(--font-cond)">
+      </g>
+      <g pointerEvents="none" aria-hidden>
+        <text x={px(6)} y={STRIP_GAP + STRIP / 2 + px(20)} fontSize={px(13)} fontWeight={600} fill="var(--ink)" fontFamily="var(--font-cond)">
           Wall {wall.index + 1} <tspan fill="var(--soft)" fontWeight={400} fontFamily="var(--font-mono)" fontSize={px(11.5)}>{mm(length)}</tspan>
         </text>
         {length > px(120) ? (
-          <text aria-hidden x={px(6)} y={STRIP_GAP + STRIP / 2 + px(35)} fontSize={px(11.5)} fill="var(--soft)" fontFamily="var(--font-sans)">
+          <text x={px(6)} y={STRIP_GAP + STRIP / 2 + px(35)} fontSize={px(11.5)} fill="var(--soft)" fontFamily="var(--font-sans)">
             {about}
           </text>
         ) : null}
