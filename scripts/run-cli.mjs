@@ -2,6 +2,7 @@
 import { existsSync, mkdirSync, readdirSync, renameSync, statSync } from "node:fs";
 import { dirname, join } from "node:path";
 import { fileURLToPath, pathToFileURL } from "node:url";
+import { writeRegistry } from "./registry.mjs";
 
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 const [tool, ...args] = process.argv.slice(2);
@@ -16,6 +17,7 @@ function newest(dir) {
   return most;
 }
 
+writeRegistry();
 const made = existsSync(out) ? statSync(out).mtimeMs : 0;
 if (made < Math.max(newest(join(root, "src/core")), newest(join(root, "src/cli")))) {
   const { build } = await import("esbuild");

@@ -1,14 +1,39 @@
 import { z } from "zod";
+import type { Scene } from "../drawings/scene";
+import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 
-/** One calculator as the registry holds it. The command line, the HTTP route and the Bench are made from this alone. */
+/** What the Bench sorts questions by. */
+export const groups = ["Walls and zones", "Timber", "Containment", "Fixings", "Ends", "Circuits", "Kitchen", "Outside", "Tests", "Materials and board"] as const;
+export type Group = (typeof groups)[number];
+
+/** Marks to transfer, in reading order, from where the tape is hooked on. Lengths mm. */
+export interface Marks {
+  length: number;
+  datum: string;
+  marks: { at: number; text: string }[];
+}
+
+/** What a person takes from an answer: one sentence, a drawing of the thing, marks on the tape, and steps with their numbers. */
+export interface Sheet {
+  headline: string;
+  scene?: Scene;
+  tape?: Marks;
+  steps?: string[];
+}
+
+/** One calculator as the registry holds it. The command line, the HTTP route, the Bench and the reference page are made from this alone. */
 export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
   name: string;
-  /** One line: what it answers. */
+  /** The question it answers, as one would ask it. */
   purpose: string;
+  group: Group;
   source: string;
   input: I;
   output: O;
-  run: (input: z.output<I>) => z.output<O>;
+  /** A sensible first input; its answer is a worked example. */
+  first: z.input<I>;
+  run: (input: z.output<I>, catalogue: Catalogue) => z.output<O>;
+  sheet: (input: z.output<I>, output: z.output<O>, catalogue: Catalogue) => Sheet;
 }
 
 /** Declares a calculator with its types kept. */
@@ -72,15 +97,23 @@ const deepest = (issues: z.core.$ZodIssue[]): z.core.$ZodIssue | null =>
   issues.reduce<z.core.$ZodIssue | null>((best, i) => (best === null || i.path.length > best.path.length ? i : best), null);
 
 /** Checks the input, runs the calculator, and answers with the output or the refusal. Never throws for bad input. */
-export function answer(c: Calculator, input: unknown): Answer {
+export function answer(c: Calculator, input: unknown, catalogue: Catalogue = standardCatalogue): Answer {
   const parsed = c.input.safeParse(input);
   if (!parsed.success) return { ok: false, error: refusal(input, parsed.error) };
   try {
-    return { ok: true, output: c.run(parsed.data) };
+    return { ok: true, output: c.run(parsed.data, catalogue) };
   } catch (e) {
     if (e instanceof InputFault) return { ok: false, error: { code: "refused", message: e.message, path: e.path } };
     throw e;
   }
+}
+
+/** What to take from an answer; null when the input is refused. */
+export function sheetOf(c: Calculator, input: unknown, catalogue: Catalogue = standardCatalogue): Sheet | null {
+  const parsed = c.input.safeParse(input);
+  if (!parsed.success) return null;
+  const a = answer(c, input, catalogue);
+  return a.ok ? c.sheet(parsed.data, a.output, catalogue) : null;
 }
 
 /** Thrown by a calculator for input whose fields are each allowed but do not go together. */

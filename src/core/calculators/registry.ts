@@ -1,11 +1,8 @@
 import type { Calculator } from "./calculator";
-import { tailsLength } from "./ends";
-import { clipLayoutCalculator, clipSpacingCalculator } from "./fixings";
-import { timberCheck, timberWindows } from "./timber";
-import { zonesCheck, zonesWall } from "./zones";
+import { list } from "./list";
 
 /** Every calculator of the core, by name. */
-export const calculators: readonly Calculator[] = [clipLayoutCalculator, clipSpacingCalculator, tailsLength, timberCheck, timberWindows, zonesCheck, zonesWall];
+export const calculators: readonly Calculator[] = list;
 
 const byName = new Map(calculators.map((c) => [c.name, c]));
 

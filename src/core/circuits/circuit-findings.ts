@@ -1,4 +1,4 @@
-import { cableOf } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
 import { type Finding, finding } from "../rules/findings";
 import type { Job } from "../job/model";
 

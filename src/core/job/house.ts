@@ -1,6 +1,7 @@
 import { type XY, distanceToOutline, insidePolygon } from "../geometry/polygon";
 import { type WallFrame, type XYZ, toFace, toSpace, wallFrame } from "../geometry/wall-frame";
 import { boxOf, plateOf } from "../rules/accessories";
+import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 import { type LaidDeck, layDeck } from "../timber/deck";
 import { type OpeningOnFace, type PointOnFace, type WallFaceShape, type Zone, wallZones } from "../zones/wall-zones";
 import type { Job, Point, Room, Wall } from "./model";
@@ -40,6 +41,8 @@ export interface Face {
 /** The job laid out in space: what the router, the checker and the drawings all look at. */
 export interface House {
   job: Job;
+  /** Sizes of cables and parts the job is worked out with. */
+  catalogue: Catalogue;
   faces: Face[];
   faceOfWall: Map<string, number>;
   decks: LaidDeck[];
@@ -56,7 +59,7 @@ export function roomFloor(job: Job, room: Room): number {
 }
 
 /** Lays the job out: faces with zones, decks with joists, points in space. Pure; a few milliseconds for a house. */
-export function layHouse(job: Job): House {
+export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): House {
   const faces: Face[] = [];
   const faceOfWall = new Map<string, number>();
   const wallsByRoom = groupBy(job.walls, (w) => w.room);
@@ -111,7 +114,7 @@ export function layHouse(job: Job): House {
     }
     f.zones = wallZones(f.shape, f.points, f.reverse);
   }
-  return { job, faces, faceOfWall, decks, deckOfId, points, pointOfId };
+  return { job, catalogue, faces, faceOfWall, decks, deckOfId, points, pointOfId };
 }
 
 function place(p: Point, faces: Face[], faceOfWall: Map<string, number>, decks: LaidDeck[], deckOfId: Map<string, number>): Pick<PlacedPoint, "face" | "deck" | "space"> {

@@ -1,7 +1,7 @@
 import { isClockwise, selfCrossing } from "../geometry/polygon";
 import { overlap, rectOf } from "../geometry/rect";
 import { EPS } from "../geometry/tolerance";
-import { cableOf } from "../rules/cables";
+import { type Catalogue, cableOf, standardCatalogue } from "../rules/catalogue";
 import { type Collection, type Job, collectionNames } from "./model";
 import type { Refusal } from "./patch";
 
@@ -11,7 +11,7 @@ import type { Refusal } from "./patch";
  * What a person may do in the course of work (a point in a door, a circuit with no way) is a finding, not a refusal.
  * @returns nothing when all holds, else each breach with the field and words
  */
-export function checkInvariants(job: Job): Refusal[] {
+export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalogue): Refusal[] {
   const out: Refusal[] = [];
   const ids = new Map<Collection, Set<string>>();
   for (const c of collectionNames) {
@@ -64,7 +64,7 @@ export function checkInvariants(job: Job): Refusal[] {
     p.controls.forEach((c, i) => refer(`points.${p.id}.controls.${i}`, "points", c));
   }
   for (const c of job.circuits) {
-    if (!cableOf(c.cable)) out.push({ path: `circuits.${c.id}.cable`, message: `${c.cable} is not in the cable catalogue` });
+    if (!cableOf(c.cable, catalogue)) out.push({ path: `circuits.${c.id}.cable`, message: `${c.cable} is not in the cable catalogue` });
     for (const id of [...c.points, ...c.spurs.map((s) => s.point)]) {
       refer(`circuits.${c.id}.points`, "points", id);
       const other = on.get(id);
@@ -78,7 +78,7 @@ export function checkInvariants(job: Job): Refusal[] {
     refer(`pins.${p.id}.from`, "points", p.from);
     refer(`pins.${p.id}.to`, "points", p.to);
   }
-  for (const d of job.drums) if (!cableOf(d.cable)) out.push({ path: `drums.${d.id}.cable`, message: `${d.cable} is not in the cable catalogue` });
+  for (const d of job.drums) if (!cableOf(d.cable, catalogue)) out.push({ path: `drums.${d.id}.cable`, message: `${d.cable} is not in the cable catalogue` });
   return out;
 }
 

@@ -1,7 +1,7 @@
 import { pathLength } from "../geometry/wall-frame";
 import type { House } from "../job/house";
 import { accessories } from "../rules/accessories";
-import { cableOf } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
 import type { Clips, Hole, Run, TakeOffLine, End } from "../plan/plan-model";
 
 /** Widths of capping sold over chased cable, mm. Typical. */
@@ -22,7 +22,7 @@ export function takeOff(h: House, runs: readonly Run[], holes: readonly Hole[], 
   for (const c of h.job.circuits) for (const p of [...c.points, ...c.spurs.map((s) => s.point)]) circuitOfPoint.set(p, c.id);
   const runOf = new Map(runs.map((r) => [r.id, r]));
   for (const r of runs) {
-    const cable = cableOf(r.cable)!;
+    const cable = cableOf(r.cable, h.catalogue)!;
     add("Cable", cable.name, r.cutLength / 1000, "m", r.circuit);
     for (const l of r.legs)
       if (l.method === "chase" && !l.protected) {
@@ -44,7 +44,7 @@ export function takeOff(h: House, runs: readonly Run[], holes: readonly Hole[], 
   }
   for (const c of clips) {
     const run = runOf.get(c.run)!;
-    add("Clip", cableOf(run.cable)!.name, c.marks.length, "each", run.circuit);
+    add("Clip", cableOf(run.cable, h.catalogue)!.name, c.marks.length, "each", run.circuit);
   }
   for (const hole of holes) if (hole.plated) add("Steel plate", "for one bore", 1, "each", null);
   return [...sums.values()].sort((a, b) => {

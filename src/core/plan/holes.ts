@@ -3,7 +3,7 @@ import { EPS, tidy } from "../geometry/tolerance";
 import { type XYZ, toFace } from "../geometry/wall-frame";
 import type { House } from "../job/house";
 import { bitFor, bits } from "../rules/bits";
-import { cableOf } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
 import type { LaidRun } from "../routing/lay";
 import { timberRules } from "../timber/joist";
 import type { Hole } from "./plan-model";
@@ -35,7 +35,7 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
           add({ in: { kind: "wall", wall: leg.surface.id }, at: tidy(p.u), fromTop: tidy(face.shape.height - p.v), centre: [...a], runs: [run.id] }, bits[bits.length - 1]!);
         }
       }
-  const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable)!]));
+  const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
   return found
     .map(({ hole, most }): Hole => {
       const diameter = bitFor(hole.runs.map((r) => cableOfRun.get(r)!), most) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);

@@ -6,7 +6,7 @@ import { takeOff } from "../materials/take-off";
 import { buildGraph } from "../routing/build";
 import { checkPlan } from "../routing/checker";
 import { type LaidRun, layRuns } from "../routing/lay";
-import { cableOf } from "../rules/cables";
+import { type Catalogue, cableOf } from "../rules/catalogue";
 import { type Finding, finding, inOrder, mm } from "../rules/findings";
 import { pathLength } from "../geometry/wall-frame";
 import { clipsOf } from "./clips";
@@ -18,11 +18,13 @@ import { pointFindings } from "./point-findings";
 export interface PlanOptions {
   /** A clock in ms, to fill `elapsed`; the core has none of its own. */
   clock?: () => number;
+  /** Sizes of cables and parts; the standard ones when left out. */
+  catalogue?: Catalogue;
 }
 
 /** Job in, whole plan out: the one function that screens, worker, exports and the command line call. Pure and deterministic but for `elapsed`. */
 export function makePlan(job: Job, options: PlanOptions = {}): Plan {
-  return planHouse(layHouse(job), options);
+  return planHouse(layHouse(job, options.catalogue), options);
 }
 
 /** The same for a house already laid out. */
@@ -35,7 +37,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const runs = laid.runs.map((r): Run => {
     const own = [endOf(h, r, r.from, true), endOf(h, r, r.to, false)];
     ends.push(...own);
-    const cable = cableOf(r.cable)!;
+    const cable = cableOf(r.cable, h.catalogue)!;
     r.legs.forEach((l, i) => {
       const c = clipsOf(h.job, cable, r.id, i, l);
       if (c) clips.push(c);

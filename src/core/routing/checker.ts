@@ -8,7 +8,8 @@ import type { PinnedLeg } from "../job/model";
 import { orientationOf } from "../plan/clips";
 import type { Clips, Hole, Run } from "../plan/plan-model";
 import { HOLE_FILL } from "../rules/bits";
-import { cableOf, overall, section } from "../rules/cables";
+import { overall, section } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
 import { type Finding, finding, mm } from "../rules/findings";
 import { checkJoist, joistRefusals } from "../timber/check-joist";
 import { type LaidDeck, cutsOf, isHeavy, joistFor } from "../timber/deck";
@@ -193,7 +194,7 @@ function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fin
       });
   }
   for (const o of holes) {
-    const through = o.runs.flatMap((r) => cableOf(runOf.get(r)?.cable ?? "") ?? []);
+    const through = o.runs.flatMap((r) => cableOf(runOf.get(r)?.cable ?? "", h.catalogue) ?? []);
     const area = through.reduce((sum, c) => sum + section(c), 0);
     const fill = area / ((Math.PI * o.diameter ** 2) / 4);
     const widest = Math.max(0, ...through.map((c) => overall(c)));
@@ -209,7 +210,7 @@ function checkClips(h: House, clips: readonly Clips[], runs: readonly Run[]): Fi
   for (const c of clips) {
     const run = runOf.get(c.run);
     const leg = run?.legs[c.leg];
-    const cable = run && cableOf(run.cable);
+    const cable = run && cableOf(run.cable, h.catalogue);
     if (!run || !leg || !cable) continue;
     const name = legName(h, run, c.leg);
     const { max } = clipSpacing(cable.family, overall(cable), orientationOf(leg), c.reachable);

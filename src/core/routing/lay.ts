@@ -1,4 +1,5 @@
-import { type Cable, cableOf } from "../rules/cables";
+import type { Cable } from "../rules/cables";
+import { type Catalogue, cableOf } from "../rules/catalogue";
 import { bitFor } from "../rules/bits";
 import type { House } from "../job/house";
 import type { Circuit, PinnedLeg, Pin } from "../job/model";
@@ -46,8 +47,8 @@ interface Pairs {
 }
 
 /** Circuits in the order they are laid: thick cable first, since it needs the room; ties by label and id. */
-export const layingOrder = (circuits: readonly Circuit[]): Circuit[] =>
-  [...circuits].sort((a, b) => (cableOf(b.cable)?.csa ?? 0) - (cableOf(a.cable)?.csa ?? 0) || (a.label < b.label ? -1 : a.label > b.label ? 1 : 0) || (a.id < b.id ? -1 : 1));
+export const layingOrder = (circuits: readonly Circuit[], catalogue?: Catalogue): Circuit[] =>
+  [...circuits].sort((a, b) => (cableOf(b.cable, catalogue)?.csa ?? 0) - (cableOf(a.cable, catalogue)?.csa ?? 0) || (a.label < b.label ? -1 : a.label > b.label ? 1 : 0) || (a.id < b.id ? -1 : 1));
 
 /** Lays every circuit of the house over the legal lines. Pure and deterministic. */
 export function layRuns(h: House, g: RouteGraph): Laid {
@@ -60,8 +61,8 @@ export function layRuns(h: House, g: RouteGraph): Laid {
   const passing = new Map<number, Cable[]>();
   const boreEdges = Int32Array.from(g.kind.keys()).filter((e) => g.kind[e] === EDGE.bore);
   const pins = new Map(h.job.pins.map((p) => [`${p.circuit} ${[p.from, p.to].sort().join(" ")}`, p]));
-  for (const c of layingOrder(h.job.circuits)) {
-    const cable = cableOf(c.cable);
+  for (const c of layingOrder(h.job.circuits, h.catalogue)) {
+    const cable = cableOf(c.cable, h.catalogue);
     if (!cable) continue;
     const { pairs, bound } = pairsOf(h, g, c, board, pins, out.findings);
     out.bounds.set(c.id, bound);
@@ -90,12 +91,12 @@ function pinnedRun(c: Circuit, pin: Pin, from: string): LaidRun {
 }
 
 /** Edges a circuit may use: surface cable and armour anywhere off the openings, hidden cable within zones. */
-const usableFor = (g: RouteGraph, c: Circuit): Uint8Array =>
-  c.walls === "surface" || cableOf(c.cable)?.family === "armoured" ? new Uint8Array(g.a.length).fill(1) : g.hidden;
+const usableFor = (h: House, g: RouteGraph, c: Circuit): Uint8Array =>
+  c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured" ? new Uint8Array(g.a.length).fill(1) : g.hidden;
 
 /** Cost of every edge for a circuit, mm of cable, before any bore is counted as taken. */
 function edgeCosts(h: House, g: RouteGraph, c: Circuit): Float64Array {
-  const usable = usableFor(g, c);
+  const usable = usableFor(h, g, c);
   const { cost } = h.job.settings;
   const chased = h.faces.map((f) => c.walls === "hidden" && (f.wall.build === "masonry" || f.wall.build === "dry-lined"));
   const out = new Float64Array(g.a.length);
@@ -132,7 +133,7 @@ function priceBores(h: House, g: RouteGraph, cable: Cable, costs: Float64Array, 
 }
 
 function pairsOf(h: House, g: RouteGraph, c: Circuit, board: number, pins: Map<string, Pin>, findings: Finding[]): Pairs {
-  const usable = usableFor(g, c);
+  const usable = usableFor(h, g, c);
   const boardId = h.points[board]!.point.id;
   const spurIds = new Set(c.spurs.map((s) => s.point));
   const main = c.points.filter((id) => id !== boardId && !spurIds.has(id));

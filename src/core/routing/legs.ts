@@ -3,7 +3,7 @@ import { EPS, tidy } from "../geometry/tolerance";
 import { type XYZ, toFace } from "../geometry/wall-frame";
 import type { House, PlacedPoint } from "../job/house";
 import type { Circuit, LegMethod, PinnedLeg } from "../job/model";
-import { cableOf } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
 import { EDGE, type RouteGraph } from "./graph";
 
 /** Where a cable lies in a stud void, mm behind the face: it hangs free and may touch the board. Typical. */
@@ -48,7 +48,7 @@ function jogsBehindPlate(h: House, g: RouteGraph, p: PlacedPoint, nodes: readonl
 
 /** Turns the edges of a way into legs: one straight stretch on one surface by one method each. */
 export function legsOf(h: House, g: RouteGraph, c: Circuit, from: PlacedPoint, to: PlacedPoint, start: number, way: readonly number[]): PinnedLeg[] {
-  const armour = cableOf(c.cable)?.family === "armoured";
+  const armour = cableOf(c.cable, h.catalogue)?.family === "armoured";
   let edges = [...way];
   let nodes = nodesOf(g, start, edges);
   const head = jogsBehindPlate(h, g, from, nodes, edges);

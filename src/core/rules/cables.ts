@@ -12,6 +12,9 @@ export interface Cable {
   /** Outside size, mm: flat cable width × thickness, round cable diameter in both. */
   width: number;
   thickness: number;
+  /** Armoured cable: diameter over the bedding and of one armour wire, mm. */
+  bedding?: number;
+  wire?: number;
   source: string;
 }
 
@@ -30,7 +33,9 @@ const flat = (csa: number, cpc: number, width: number, thickness: number): Cable
   source: TE,
 });
 
-const armoured = (cores: number, csa: number, overall: number): Cable => ({
+const armoured = (cores: number, csa: number, bedding: number, overall: number, wire: number): Cable => ({
+  bedding,
+  wire,
   id: `swa-${cores}x${csa}`,
   name: `${cores}-core ${csa} mm² armoured`,
   family: "armoured",
@@ -51,14 +56,10 @@ export const cables: readonly Cable[] = [
   flat(10, 4.0, 16.9, 9.2),
   flat(16, 6.0, 19.5, 10.6),
   { ...flat(1.0, 1.0, 9.6, 4.7), id: "te3-1.0", name: "1.0 mm² three-core and earth", cores: 3, source: "BS 6004 flat cable, typical sizes" },
-  armoured(2, 1.5, 12.3), armoured(2, 2.5, 13.6), armoured(2, 4, 14.7), armoured(2, 6, 15.9), armoured(2, 10, 18.0), armoured(2, 16, 20.4),
-  armoured(3, 1.5, 12.8), armoured(3, 2.5, 14.1), armoured(3, 4, 15.3), armoured(3, 6, 16.6), armoured(3, 10, 19.5), armoured(3, 16, 21.6),
+  armoured(2, 1.5, 7.9, 12.3, 0.9), armoured(2, 2.5, 9.0, 13.6, 0.9), armoured(2, 4, 10.1, 14.7, 0.9), armoured(2, 6, 11.3, 15.9, 0.9), armoured(2, 10, 13.2, 18.0, 0.9), armoured(2, 16, 14.9, 20.4, 1.25),
+  armoured(3, 1.5, 8.4, 12.8, 0.9), armoured(3, 2.5, 9.5, 14.1, 0.9), armoured(3, 4, 10.7, 15.3, 0.9), armoured(3, 6, 12.0, 16.6, 0.9), armoured(3, 10, 14.0, 19.5, 1.25), armoured(3, 16, 15.9, 21.6, 1.25),
+  armoured(4, 1.5, 9.1, 13.5, 0.9), armoured(4, 2.5, 10.4, 15.0, 0.9), armoured(4, 4, 11.8, 16.4, 0.9), armoured(4, 6, 13.2, 18.7, 1.25), armoured(4, 10, 15.6, 21.1, 1.25), armoured(4, 16, 17.7, 23.4, 1.25),
 ];
-
-const byId = new Map(cables.map((c) => [c.id, c]));
-
-/** Cable by its catalogue id, or null when the catalogue has none. */
-export const cableOf = (id: string): Cable | null => byId.get(id) ?? null;
 
 /** Largest outside dimension, mm: what clip tables and bends go by. */
 export const overall = (c: Cable): number => Math.max(c.width, c.thickness);

@@ -5,7 +5,7 @@ import type { House } from "../../core/job/house";
 import type { Job } from "../../core/job/model";
 import type { Plan, Run } from "../../core/plan/plan-model";
 import { legWords, runTape } from "../../core/plan/tape";
-import { cableOf } from "../../core/rules/cables";
+import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
 import { pathLength } from "../../core/geometry/wall-frame";
 import { type SiteEntry, type Step, nextStep, stateOf, stepNames } from "../../core/site-book/entries";

@@ -1,7 +1,8 @@
 "use client";
 import { Plus, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
-import { cables, cableOf } from "../../core/rules/cables";
+import { cables } from "../../core/rules/cables";
+import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";

@@ -6,7 +6,7 @@ import { legWords } from "../../core/plan/tape";
 import type { Run } from "../../core/plan/plan-model";
 import { legPosition, moveLeg } from "../../core/routing/move-leg";
 import { pathLength } from "../../core/geometry/wall-frame";
-import { cableOf } from "../../core/rules/cables";
+import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";

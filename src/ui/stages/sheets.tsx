@@ -8,7 +8,7 @@ import { totals } from "../../core/materials/take-off";
 import { legWords } from "../../core/plan/tape";
 import type { Plan } from "../../core/plan/plan-model";
 import { accessories } from "../../core/rules/accessories";
-import { cableOf } from "../../core/rules/cables";
+import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
 import { stateOf, stepNames, steps } from "../../core/site-book/entries";
 import { useDesk } from "../job/store";

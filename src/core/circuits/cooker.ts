@@ -1,0 +1,13 @@
+/** Diversity of a household cooker. Source: on-site working practice to BS 7671:2018+A2:2022, allowances for diversity. */
+export const cookerDiversity = { first: 10, rest: 0.3, outlet: 5 } as const;
+
+/**
+ * Current of a cooker, A: all of it, and what the school designs for. With diversity the first 10 A count in full, 30 % of the
+ * rest, and 5 A for an outlet in the control; a cooker under 10 A counts in full.
+ */
+export function cookerDemand(watts: number, voltage: number, outlet: boolean, school: "full" | "diversity"): { full: number; design: number } {
+  const full = watts / voltage;
+  if (school === "full") return { full, design: full };
+  const { first, rest, outlet: forOutlet } = cookerDiversity;
+  return { full, design: Math.min(full, first) + rest * Math.max(0, full - first) + (outlet ? forOutlet : 0) };
+}

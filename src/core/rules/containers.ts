@@ -1,0 +1,32 @@
+/** Conduit by its nominal size: outside and inside diameter, mm. Inside is typical; a maker's sheet goes before it. Source: BS EN 61386. */
+export interface Conduit {
+  id: string;
+  outside: number;
+  inside: number;
+}
+/** Trunking by its nominal size: inside section, mm. Typical: nominal less 3 for walls and lid. */
+export interface Trunking {
+  id: string;
+  width: number;
+  height: number;
+  insideWidth: number;
+  insideHeight: number;
+}
+
+export const conduits: readonly Conduit[] = [
+  { id: "16", outside: 16, inside: 13.0 },
+  { id: "20", outside: 20, inside: 16.9 },
+  { id: "25", outside: 25, inside: 21.4 },
+  { id: "32", outside: 32, inside: 27.8 },
+  { id: "38", outside: 38, inside: 34.4 },
+  { id: "50", outside: 50, inside: 44.3 },
+  { id: "63", outside: 63, inside: 57.0 },
+];
+
+const trunking = (width: number, height: number): Trunking => ({ id: `${width}x${height}`, width, height, insideWidth: width - 3, insideHeight: height - 3 });
+
+export const trunkings: readonly Trunking[] = [
+  trunking(16, 16), trunking(25, 16), trunking(38, 16), trunking(38, 25), trunking(50, 25), trunking(50, 38), trunking(50, 50),
+  trunking(75, 25), trunking(75, 38), trunking(75, 50), trunking(75, 75),
+  trunking(100, 25), trunking(100, 38), trunking(100, 50), trunking(100, 75), trunking(100, 100),
+];
