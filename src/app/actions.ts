@@ -6,6 +6,8 @@ import { blankJob, idSchema } from "../core/job/model";
 import { siteEntrySchema } from "../core/site-book/entries";
 import { database } from "../data/client";
 import { ternCottage } from "../data/demo/tern-cottage";
+import { catalogueOf } from "../data/catalogue";
+import { defaultSchools } from "../data/defaults";
 import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "../data/jobs";
 import { addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
 import type { EditAnswer } from "../ui/job/actions";
@@ -44,8 +46,9 @@ export async function createJob(from: "blank" | "demo", name: string) {
   const parsed = nameSchema.safeParse(name);
   if (!parsed.success) return { ok: false as const, message: `Name is “${String(name).slice(0, 90)}”; give it 1 to 80 characters.` };
   const id = nanoid(10);
-  const job = from === "demo" ? { ...ternCottage(id), name: parsed.data } : blankJob(id, parsed.data);
-  await addJob(await database(), job);
+  const db = await database();
+  const made = from === "demo" ? { ...ternCottage(id), name: parsed.data } : blankJob(id, parsed.data);
+  await addJob(db, { ...made, settings: { ...made.settings, schools: await defaultSchools(db) } });
   return { ok: true as const, id };
 }
 

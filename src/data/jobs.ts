@@ -2,6 +2,7 @@ import { and, asc, desc, eq, gt, isNotNull, isNull, sql } from "drizzle-orm";
 import { checkInvariants } from "../core/job/invariants";
 import type { Job } from "../core/job/model";
 import { type Change, type Refusal, applyPatch, current, equal, parsePatch } from "../core/job/patch";
+import { catalogueOf } from "./catalogue";
 import type { Db } from "./client";
 import { readJob, writeChange, writeJob } from "./job-rows";
 import * as schema from "./schema";
@@ -71,7 +72,7 @@ export async function editJob(db: Db, id: string, base: number, input: unknown):
     const clashes = parsed.patch.filter((c) => !equal(current(job, c), c.before) && !equal(current(job, c), c.after)).map(({ collection, id: thing }) => ({ collection, id: thing }));
     if (clashes.length) return { kind: "conflict", version: head.version, job, clashes };
     const next = applyPatch(job, parsed.patch);
-    const refusals = checkInvariants(next);
+    const refusals = checkInvariants(next, await catalogueOf(t));
     if (refusals.length) return { kind: "refused", refusals };
     const missed = base < head.version ? await t.select({ version: schema.edits.version, patch: schema.edits.patch }).from(schema.edits).where(and(eq(schema.edits.jobId, id), gt(schema.edits.version, base))).orderBy(asc(schema.edits.version)) : [];
     for (const c of parsed.patch) await writeChange(t, id, c);

@@ -100,6 +100,7 @@ export const circuits = pgTable(
     spurs: jsonb("spurs").$type<Circuit["spurs"]>().notNull(),
     walls: text("walls").notNull(),
     ambient: doublePrecision("ambient").notNull(),
+    watts: doublePrecision("watts").notNull().default(0),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
@@ -108,6 +109,15 @@ export const circuits = pgTable(
 export const pins = pgTable("pins", { jobId: ofJob(), id: text("id").notNull(), circuit: text("circuit").notNull(), from: text("from").notNull(), to: text("to").notNull(), legs: jsonb("legs").$type<Pin["legs"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
 
 export const drums = pgTable("drums", { jobId: ofJob(), id: text("id").notNull(), label: text("label").notNull(), cable: text("cable").notNull(), length: doublePrecision("length").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+
+/** Answers kept from the Bench, by name; of one job or of none. */
+export const keptAnswers = pgTable("kept_answers", { id: text("id").primaryKey(), name: text("name").notNull(), calculator: text("calculator").notNull(), input: jsonb("input").notNull(), headline: text("headline").notNull(), jobId: text("job_id").references(() => jobs.id, { onDelete: "set null" }), at: timestamp("at", { withTimezone: true }).notNull().defaultNow() }, (t) => [index("kept_answers_job").on(t.jobId)]);
+
+/** Rows of the catalogue that the user's makers' sheets put in place of the typical ones. */
+export const catalogueRows = pgTable("catalogue_rows", { table: text("table").notNull(), id: text("id").notNull(), row: jsonb("row").notNull(), at: timestamp("at", { withTimezone: true }).notNull().defaultNow() }, (t) => [primaryKey({ columns: [t.table, t.id] })]);
+
+/** Choices that hold for every new job, by name. */
+export const defaults = pgTable("defaults", { key: text("key").primaryKey(), value: jsonb("value").notNull() });
 
 /** Every patch as stored: what others changed since a version, and a trail of who did what. */
 export const edits = pgTable(

@@ -4,7 +4,6 @@ import { drawLines } from "../drawings/line-drawings";
 import { same } from "../geometry/tolerance";
 import { mm } from "../rules/findings";
 import { InputFault, calculator } from "./calculator";
-import * as f from "./fields";
 
 const orderName = (n: number): string => (n === 0 ? "board" : String(n));
 

@@ -1,9 +1,15 @@
-import { cableOf } from "../rules/catalogue";
+import { atMost } from "../geometry/tolerance";
+import { type Catalogue, cableOf, standardCatalogue } from "../rules/catalogue";
+import { figure } from "../rules/words";
+import { cookerDemand } from "./cooker";
 import { type Finding, finding } from "../rules/findings";
 import type { Job } from "../job/model";
 
+/** Nominal voltage, V. */
+const NOMINAL = 230;
+
 /** What is wrong with a circuit as described: its way, its RCD, its conductor, its spurs. */
-export function circuitFindings(job: Job): Finding[] {
+export function circuitFindings(job: Job, catalogue: Catalogue = standardCatalogue): Finding[] {
   const out: Finding[] = [];
   const board = job.points.find((p) => p.kind === "board");
   const ways = board?.ways ?? 0;
@@ -22,7 +28,12 @@ export function circuitFindings(job: Job): Finding[] {
     if (c.way !== null) taken.set(c.way, c.label);
     const sockets = (c.kind === "ring" || c.kind === "radial") && c.device.rating <= 32;
     if ((sockets || c.kind === "lighting") && c.rcd !== 30) out.push(finding("circuit.rcd", { subject: c.id, message: `${c.label} ${c.rcd === null ? "has no RCD" : `is behind ${c.rcd} mA`}.`, ...(c.rcd === null ? {} : { measured: c.rcd }), limit: 30, sense: "most", unit: "mA", remedy: `Put ${c.label} behind a 30 mA RCD`, fix: [{ collection: "circuits", id: c.id, set: { rcd: 30 } }] }));
-    const cable = cableOf(c.cable);
+    if (c.watts > 0) {
+      const outlet = c.points.some((id) => job.points.some((p) => p.id === id && p.kind === "cooker-control" && p.gang === 2));
+      const { full, design } = cookerDemand(c.watts, NOMINAL, outlet, c.kind === "cooker" ? job.settings.schools.cookerCurrent : "full");
+      if (!atMost(design, c.device.rating)) out.push(finding("circuit.device", { subject: c.id, message: `${c.label} draws ${figure(design, 1)} A${design < full ? ` after diversity, ${figure(full, 1)} A in full` : ""} on a ${c.device.rating} A device.`, measured: design, limit: c.device.rating, sense: "most", unit: "A", remedy: c.kind === "cooker" && design === full ? "Take a larger device and cable, or look at diversity among the schools." : "Take a larger device and cable, or split the load." }));
+    }
+    const cable = cableOf(c.cable, catalogue);
     const least = c.kind === "ring" ? 2.5 : c.kind === "lighting" ? 1.0 : null;
     if (cable && least !== null && cable.csa < least) out.push(finding("circuit.min-csa", { subject: c.id, message: `${c.label} is wired in ${cable.csa} mm².`, measured: cable.csa, limit: least, sense: "least", unit: "mm²", remedy: `Use ${least} mm²`, fix: [{ collection: "circuits", id: c.id, set: { cable: `te-${least.toFixed(1)}` } }] }));
     if (c.kind === "ring" && c.spurs.length > c.points.length) out.push(finding("circuit.spur", { subject: c.id, message: `${c.label} has ${c.spurs.length} spurs on ${c.points.length} points.`, measured: c.spurs.length, limit: c.points.length, sense: "most", unit: "spurs", remedy: "Take some points into the ring." }));

@@ -67,6 +67,19 @@ export interface ClipLayout {
 }
 
 /**
+ * Spacing at the fixed pitch of the clipping tool: first and last clip `end` from the ends, the rest one pitch apart from the
+ * start, so that the last gap is the shorter one.
+ */
+export function clipAtPitch(length: number, pitch: number, end = END_USUAL): ClipLayout {
+  const last = length - end;
+  if (last - end <= EPS) return { count: 1, pitch: 0, marks: [length / 2] };
+  const marks: number[] = [];
+  for (let at = end; at < last - EPS; at += pitch) marks.push(at);
+  marks.push(last);
+  return { count: marks.length, pitch, marks };
+}
+
+/**
  * Equal spacing along a straight stretch that does not exceed `max`: first and last clip `end` from the ends,
  * the rest evenly between. A stretch shorter than two ends takes one clip in the middle; one exactly two ends long also takes one.
  */

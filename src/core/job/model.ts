@@ -28,6 +28,8 @@ export const settingsSchema = z.strictObject({
   clipEnd: z.number().min(20).max(150).default(100),
   /** Clip spacing out of reach when the school is a fixed one. */
   clipOutOfReach: z.number().min(100).max(1000).default(450),
+  /** Pitch of the clipping tool, when the school is to keep to it. */
+  clipToolPitch: z.number().min(50).max(1000).default(250),
   /** How far a hole's centre may lie off the centre line. */
   axisTolerance: z.number().min(0).max(20).default(5),
   /** Depth of hidden cable behind the finished wall face in a chase. */
@@ -145,6 +147,8 @@ export const circuitSchema = z.strictObject({
   /** How the cable is taken on walls: hidden in plaster or stud void, or clipped to the surface. */
   walls: z.enum(["hidden", "surface"]).default("hidden"),
   ambient: z.number().min(-10).max(70).default(30),
+  /** Load to design for, W; 0 when it is not known. */
+  watts: z.number().min(0).max(200_000).default(0),
 });
 
 export const legMethods = ["chase", "stud-void", "surface", "along-joist", "through-joists", "across-bay", "rise", "through-wall"] as const;

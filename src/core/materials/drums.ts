@@ -1,4 +1,5 @@
 import type { Drum } from "../job/model";
+import { cutStock } from "./cut-stock";
 
 /** Pieces of one cable cut from its drums. */
 export interface DrumCuts {
@@ -8,27 +9,20 @@ export interface DrumCuts {
   unmet: { run: string; length: number }[];
   /** Metres short in all: the sum of unmet pieces, mm. */
   short: number;
+  /** True when nothing better exists. */
+  proven: boolean;
 }
 
-/**
- * Which piece comes off which drum: longest piece first, each from the fullest-used drum that still holds it,
- * so that short offcuts are used before a new drum is opened. A good plan, not a proven one.
- */
+/** Branches spent on a proof while a plan is made; the Bench spends more. */
+const PLAN_BUDGET = 4000;
+
+/** Which piece comes off which drum: least unmet, fewest drums opened, then the longest remnant kept. */
 export function cutDrums(cable: string, pieces: readonly { run: string; length: number }[], stock: readonly Drum[]): DrumCuts {
-  const drums = stock
-    .filter((d) => d.cable === cable)
-    .map((d) => ({ id: d.id, label: d.label, length: d.length, pieces: [] as { run: string; length: number }[], left: d.length }));
-  const unmet: { run: string; length: number }[] = [];
-  const byLength = [...pieces].sort((a, b) => b.length - a.length || (a.run < b.run ? -1 : 1));
-  for (const p of byLength) {
-    const fits = drums.filter((d) => d.left >= p.length - 1e-6).sort((a, b) => a.left - b.left || (a.id < b.id ? -1 : 1));
-    const d = fits[0];
-    if (!d) {
-      unmet.push(p);
-      continue;
-    }
-    d.pieces.push(p);
-    d.left -= p.length;
-  }
-  return { cable, drums, unmet, short: unmet.reduce((s, p) => s + p.length, 0) };
+  const own = stock.filter((d) => d.cable === cable);
+  const plan = cutStock(pieces.map((p) => ({ id: p.run, length: p.length })), own, PLAN_BUDGET);
+  const piece = new Map(pieces.map((p) => [p.run, p]));
+  const cutOf = new Map(plan.cuts.map((c) => [c.stock, c]));
+  const drums = own.map((d) => ({ id: d.id, label: d.label, length: d.length, pieces: (cutOf.get(d.id)?.pieces ?? []).map((id) => piece.get(id)!), left: cutOf.get(d.id)?.left ?? d.length }));
+  const unmet = plan.unmet.map((id) => piece.get(id)!);
+  return { cable, drums, unmet, short: unmet.reduce((s, p) => s + p.length, 0), proven: plan.optimal };
 }

@@ -2,6 +2,7 @@ import { pathLength } from "../geometry/wall-frame";
 import type { House } from "../job/house";
 import { accessories } from "../rules/accessories";
 import { cableOf } from "../rules/catalogue";
+import { pickGland } from "../ends/gland-pick";
 import type { Clips, Hole, Run, TakeOffLine, End } from "../plan/plan-model";
 
 /** Widths of capping sold over chased cable, mm. Typical. */
@@ -34,6 +35,12 @@ export function takeOff(h: House, runs: readonly Run[], holes: readonly Hole[], 
     const { point } = p;
     const circuit = circuitOfPoint.get(point.id) ?? null;
     const kind = accessories[point.kind];
+    if (point.kind === "junction-box" && p.deck >= 0) {
+      const hatch = h.job.settings.schools.floorJoints === "hatch";
+      add(hatch ? "Joint box" : "Maintenance-free joint box", "", 1, "each", circuit);
+      if (hatch) add("Access hatch in the floor", "", 1, "each", circuit);
+      continue;
+    }
     add(kind.name, kind.gangs.length > 1 ? gangName(point.gang) : "", 1, "each", circuit);
     if (point.kind === "board" || p.deck >= 0) continue;
     add(point.mount === "flush" ? "Flush box" : "Surface box", `${gangName(kind.gangs.length > 1 ? point.gang : 1)}, ${point.boxDepth} mm deep`, 1, "each", circuit);
@@ -44,14 +51,28 @@ export function takeOff(h: House, runs: readonly Run[], holes: readonly Hole[], 
   }
   for (const c of clips) {
     const run = runOf.get(c.run)!;
-    add("Clip", cableOf(run.cable, h.catalogue)!.name, c.marks.length, "each", run.circuit);
+    add(c.metal ? "Metal clip" : "Clip", cableOf(run.cable, h.catalogue)!.name, c.marks.length, "each", run.circuit);
   }
+  addGlands(h, runs, ends, add);
   for (const hole of holes) if (hole.plated) add("Steel plate", "for one bore", 1, "each", null);
   return [...sums.values()].sort((a, b) => {
     const ka = [a.circuit ?? "\uffff", a.item, a.size].join("\u0000");
     const kb = [b.circuit ?? "\uffff", b.item, b.size].join("\u0000");
     return ka < kb ? -1 : ka > kb ? 1 : 0;
   });
+}
+
+/** Glands with their parts for armoured runs, one at each end; a plugged spare at the board where the school wants one. */
+function addGlands(h: House, runs: readonly Run[], ends: readonly End[], add: (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null) => void): void {
+  for (const r of runs) {
+    const cable = cableOf(r.cable, h.catalogue)!;
+    if (cable.family !== "armoured" || cable.bedding === undefined || cable.wire === undefined) continue;
+    const { gland } = pickGland({ bedding: cable.bedding, overall: cable.width, wire: cable.wire }, true, h.catalogue.glands);
+    const size = gland ? `${gland.id}, ${gland.thread}` : "ask the maker";
+    add("Gland with tag, lock ring and shroud", size, ends.filter((e) => e.run === r.id).length, "each", r.circuit);
+    const atBoard = ends.some((e) => e.run === r.id && h.points[h.pointOfId.get(e.point)!]?.point.kind === "board");
+    if (atBoard && h.job.settings.schools.spareGland === "spare") add("Plug for a spare gland hole", gland?.thread ?? "", 1, "each", r.circuit);
+  }
 }
 
 /** The same list summed over all circuits. */

@@ -1,6 +1,8 @@
-import type { Job, PinnedLeg } from "../job/model";
+import { insidePolygon } from "../geometry/polygon";
 import { pathLength } from "../geometry/wall-frame";
-import { LEVEL_UP_TO, type Orientation, clipLayout, clipSpacing } from "../fixings/clips";
+import { type House, roomFloor } from "../job/house";
+import type { PinnedLeg } from "../job/model";
+import { LEVEL_UP_TO, type Orientation, clipAtPitch, clipLayout, clipSpacing } from "../fixings/clips";
 import { type Cable, overall } from "../rules/cables";
 import type { Clips } from "./plan-model";
 
@@ -16,12 +18,28 @@ export function orientationOf(leg: Pick<PinnedLeg, "path">): Orientation {
 }
 
 /** Clip marks of one leg, or null where nothing is clipped. Only cable on the surface stays reachable. */
-export function clipsOf(job: Job, cable: Cable, run: string, leg: number, l: PinnedLeg): Clips | null {
+export function clipsOf(h: House, cable: Cable, run: string, leg: number, l: PinnedLeg): Clips | null {
   if (!clipped.has(l.method)) return null;
   const reachable = l.method === "surface";
-  const { schools, clipOutOfReach, clipEnd } = job.settings;
+  const { schools, clipOutOfReach, clipEnd, clipToolPitch } = h.job.settings;
   const { max } = clipSpacing(cable.family, overall(cable), orientationOf(l), reachable, schools.clipOutOfReach === "table" ? "table" : clipOutOfReach);
   if (max === null) return null;
-  const layout = clipLayout(pathLength(l.path), max, clipEnd);
-  return { run, leg, marks: layout.marks, pitch: layout.pitch, max, reachable };
+  const length = pathLength(l.path);
+  const layout = schools.clipPitch === "tool" ? clipAtPitch(length, clipToolPitch, clipEnd) : clipLayout(length, max, clipEnd);
+  return { run, leg, marks: layout.marks, pitch: layout.pitch, max, reachable, metal: schools.hallCeiling === "escape" && onEscapeRoute(h, l) };
+}
+
+/** Rooms through which people get out. */
+const escapeRooms: ReadonlySet<string> = new Set(["hall", "landing"]);
+
+/** True for cable over a hall or landing, or on the surface of its walls. */
+function onEscapeRoute(h: House, l: PinnedLeg): boolean {
+  if (l.surface.kind === "wall") {
+    const face = h.faces[h.faceOfWall.get(l.surface.id) ?? -1];
+    return l.method === "surface" && !!face && escapeRooms.has(face.room.kind);
+  }
+  if (l.surface.kind !== "deck") return false;
+  const [a, b] = [l.path[0]!, l.path[l.path.length - 1]!];
+  const mid = { x: (a[0] + b[0]) / 2, y: (a[1] + b[1]) / 2 };
+  return h.job.rooms.some((r) => escapeRooms.has(r.kind) && roomFloor(h.job, r) < a[2] && insidePolygon(r.outline, mid) && a[2] - roomFloor(h.job, r) < r.height + 600);
 }

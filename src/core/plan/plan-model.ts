@@ -47,6 +47,8 @@ export const clipsSchema = z.object({
   pitch: z.number(),
   max: z.number(),
   reachable: z.boolean(),
+  /** Metal, since the cable could fall where people get out. */
+  metal: z.boolean(),
 });
 export type Clips = z.infer<typeof clipsSchema>;
 

@@ -39,7 +39,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ends.push(...own);
     const cable = cableOf(r.cable, h.catalogue)!;
     r.legs.forEach((l, i) => {
-      const c = clipsOf(h.job, cable, r.id, i, l);
+      const c = clipsOf(h, cable, r.id, i, l);
       if (c) clips.push(c);
     });
     const { path, cut } = lengthsOf(h, r, own);
@@ -47,7 +47,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   const bound = [...laid.bounds.values()].reduce((s, b) => s + b, 0);
-  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...circuitFindings(h.job), ...stockFindings(h.job, runs)];
+  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...circuitFindings(h.job, h.catalogue), ...stockFindings(h.job, runs)];
   return {
     runs,
     holes,

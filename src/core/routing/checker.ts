@@ -186,7 +186,7 @@ function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fin
         const old = cutsOf(l, j.n, s + 1);
         const cuts: Cut[] = [...old, ...mine.map((o): Cut => ({ id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop }))];
         if (!cuts.length) return;
-        const found = checkJoist(joistFor(l, span), cuts, { notchSchool: schools.notch, axisTolerance, heavyLoad: isHeavy(l, j), plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]) }, `${l.deck.id}.J${j.n}`);
+        const found = checkJoist(joistFor(l, span), cuts, { notchSchool: schools.notch, notchEdge: schools.notchEdge, axisTolerance, heavyLoad: isHeavy(l, j), plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]) }, `${l.deck.id}.J${j.n}`);
         for (const f of found) {
           const isOld = old.some((c) => c.id === f.subject);
           out.push({ ...f, message: `Joist ${j.n} of ${l.deck.name}${isOld ? ", existing" : ""}: ${f.message}`, ...(isOld ? { remedy: "It is there already: bore no more in this joist near it, and ask a structural engineer about a repair." } : {}) });

@@ -6,6 +6,7 @@ import { type Cut, type Joist, joistWindows, timberRules } from "./joist";
 
 export interface JoistSettings {
   notchSchool: Schools["notch"];
+  notchEdge?: Schools["notchEdge"];
   heavyLoad?: boolean;
   /** How far a hole's centre may lie off the axis, mm. */
   axisTolerance?: number;
@@ -40,7 +41,7 @@ function windowFact(at: number, span: number, [near]: readonly [Interval, Interv
 export function checkJoist(j: Joist, cuts: readonly Cut[], s: JoistSettings, joistId = "joist"): Finding[] {
   const out = joistRefusals(j, s.heavyLoad ?? false, joistId);
   if (j.kind === "engineered") return out;
-  const w = joistWindows(j, s.notchSchool, s.noggin);
+  const w = joistWindows(j, s.notchSchool, s.noggin, s.notchEdge);
   const tolerance = s.axisTolerance ?? timberRules.axisTolerance;
   for (const c of cuts) out.push(...(c.kind === "hole" ? checkHole(j, c, w, tolerance, s) : checkNotch(j, c, w, s)));
   for (let i = 0; i < cuts.length; i++) for (let k = i + 1; k < cuts.length; k++) out.push(...checkPair(cuts[i]!, cuts[k]!, j.span));
@@ -87,7 +88,7 @@ function checkNotch(j: Joist, c: Cut & { kind: "notch" }, w: ReturnType<typeof j
   if (!atMost(c.depth, w.notch.maxDepth))
     out.push(finding("timber.notch.depth", { subject: c.id, message: `The notch is ${mm(c.depth)} deep; at most ${mm(w.notch.maxDepth)}.`, measured: c.depth, limit: w.notch.maxDepth, sense: "most", unit: "mm", remedy: "Use a hole on the centre line instead." }));
   if (!w.notch.edges.includes(c.edge))
-    out.push(finding("timber.notch.both-edges", { subject: c.id, message: `The notch is in the ${c.edge} edge; the ${s.notchSchool} school allows the ${w.notch.edges.join(" or ")} edge.`, remedy: "Notch the top edge, or choose the other school for the job." }));
+    out.push(finding("timber.notch.both-edges", { subject: c.id, message: `The notch is in the ${c.edge} edge; the school chosen allows the ${w.notch.edges.join(" or ")} edge.`, remedy: "Notch the top edge, or choose the other school for the job." }));
   return out;
 }
 

@@ -8,6 +8,8 @@ import { Tape } from "../drawing/tape";
 import { UnrolledRoom } from "../drawing/unrolled-room";
 import type { JobActions } from "../job/actions";
 import type { StageId } from "../job/stages";
+import type { Catalogue } from "../../core/rules/catalogue";
+import type { KeptAnswer } from "../bench/actions";
 import { openDesk, settle, useDesk } from "../job/store";
 import { useStoring } from "../job/storing";
 import { usePlanner } from "../job/use-planner";
@@ -21,10 +23,11 @@ import { OrderOfWork } from "./order-of-work";
 import { TopBar } from "./top-bar";
 
 /** The desk: order of work, drawing or sheet with its tape, and the inspector. */
-export function Desk({ job, version, siteBook, start, actions }: { job: Job; version: number; siteBook: SiteEntry[]; start: { stage: StageId; room: string | null }; actions: JobActions }) {
+export function Desk({ job, version, siteBook, catalogue, kept, start, actions }: { job: Job; version: number; siteBook: SiteEntry[]; catalogue: Catalogue; kept: KeptAnswer[]; start: { stage: StageId; room: string | null }; actions: JobActions }) {
   const [opened, setOpened] = useState(false);
   useEffect(() => {
-    openDesk(job, version, siteBook, start);
+    openDesk(job, version, siteBook, catalogue, start);
+    useDesk.setState({ kept });
     setOpened(true);
     // Opened once for the page: what comes later from the server comes through storing.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { useState } from "react";
 import { toast } from "sonner";
 import { current } from "../../core/job/patch";
@@ -82,7 +83,11 @@ export function FindingCard({ f }: { f: Finding }) {
             </>
           ) : null}
           <p className="mt-1">
-            Rule {f.rule} · {f.source}. A working aid: local code and licensed practice come first.
+            Rule{" "}
+            <Link className="underline underline-offset-2" href={`/rules#${f.rule}`}>
+              {f.rule}
+            </Link>{" "}
+            · {f.source}. A working aid: local code and licensed practice come first.
           </p>
         </div>
       ) : null}

@@ -4,8 +4,10 @@ import { type House, layHouse } from "../../core/job/house";
 import { checkInvariants } from "../../core/job/invariants";
 import type { Job } from "../../core/job/model";
 import { type Change, applyPatch, current, inverse, parsePatch } from "../../core/job/patch";
+import type { Catalogue } from "../../core/rules/catalogue";
 import type { Plan } from "../../core/plan/plan-model";
 import type { SiteEntry } from "../../core/site-book/entries";
+import type { KeptAnswer } from "../bench/actions";
 import type { StageId } from "./stages";
 
 /** What is picked out, in every view at once. */
@@ -29,6 +31,7 @@ export interface Conflict {
 
 export interface DeskState {
   job: Job;
+  catalogue: Catalogue;
   /** Job with a change under way (a point being dragged); equal to `job` at rest. */
   shown: Job;
   house: House;
@@ -43,6 +46,8 @@ export interface DeskState {
   planning: boolean;
   planFault: string | null;
   siteBook: SiteEntry[];
+  /** Answers of the Bench kept for this job. */
+  kept: KeptAnswer[];
   selection: Selection;
   room: string | null;
   stage: StageId;
@@ -54,11 +59,12 @@ export interface DeskState {
 /** The desk's state; one for the page. Made by `openDesk`. */
 export const useDesk = create<DeskState>(() => ({}) as DeskState);
 
-export function openDesk(job: Job, version: number, siteBook: SiteEntry[], start: { stage: StageId; room: string | null }): void {
+export function openDesk(job: Job, version: number, siteBook: SiteEntry[], catalogue: Catalogue, start: { stage: StageId; room: string | null }): void {
   useDesk.setState({
     job,
     shown: job,
-    house: layHouse(job),
+    catalogue,
+    house: layHouse(job, catalogue),
     version,
     past: [],
     future: [],
@@ -69,6 +75,7 @@ export function openDesk(job: Job, version: number, siteBook: SiteEntry[], start
     planning: true,
     planFault: null,
     siteBook,
+    kept: [],
     selection: null,
     room: start.room ?? firstRoom(job),
     stage: start.stage,
@@ -85,7 +92,7 @@ export function change(collection: Change["collection"], id: string, after: unkn
   return { collection, id, before: current(useDesk.getState().job, { collection, id }), after };
 }
 
-const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({ job, shown: job, house: layHouse(job) });
+const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({ job, shown: job, house: layHouse(job, useDesk.getState().catalogue) });
 
 /**
  * Makes an edit: checked, applied at once, remembered for undo, and put in line for storing.
@@ -95,7 +102,7 @@ export function edit(patch: Change[]): string | null {
   const s = useDesk.getState();
   const taken = take(s.job, patch);
   if (typeof taken === "string") {
-    useDesk.setState({ shown: s.job, house: layHouse(s.job) });
+    useDesk.setState({ shown: s.job, house: layHouse(s.job, s.catalogue) });
     return taken;
   }
   useDesk.setState({ ...show(taken.job), past: [...s.past.slice(-199), taken.patch], future: [], waiting: [...s.waiting, taken.patch] });
@@ -104,7 +111,7 @@ export function edit(patch: Change[]): string | null {
 
 function take(job: Job, patch: Change[]): { job: Job; patch: Change[] } | string {
   const parsed = parsePatch(patch);
-  const refusals = "refusals" in parsed ? parsed.refusals : checkInvariants(applyPatch(job, parsed.patch));
+  const refusals = "refusals" in parsed ? parsed.refusals : checkInvariants(applyPatch(job, parsed.patch), useDesk.getState().catalogue);
   if (refusals.length || "refusals" in parsed) return refusals.map((r) => sentence(r)).slice(0, 3).join(" ");
   return { job: applyPatch(job, parsed.patch), patch: parsed.patch };
 }
@@ -119,12 +126,12 @@ const sentence = (r: { path: string; message: string }): string => {
 export function preview(patch: Change[]): void {
   const s = useDesk.getState();
   const shown = applyPatch(s.job, patch);
-  useDesk.setState({ shown, house: layHouse(shown) });
+  useDesk.setState({ shown, house: layHouse(shown, s.catalogue) });
 }
 
 export function endPreview(): void {
   const s = useDesk.getState();
-  if (s.shown !== s.job) useDesk.setState({ shown: s.job, house: layHouse(s.job) });
+  if (s.shown !== s.job) useDesk.setState({ shown: s.job, house: layHouse(s.job, s.catalogue) });
 }
 
 function step(from: "past" | "future", to: "past" | "future"): boolean {

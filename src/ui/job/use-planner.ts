@@ -21,7 +21,7 @@ export function usePlanner(): void {
       busy = true;
       useDesk.setState({ planning: true });
       try {
-        const plan = await remote.plan(job);
+        const plan = await remote.plan(job, useDesk.getState().catalogue);
         if (!stopped) useDesk.setState({ plan, planFault: null });
       } catch (e) {
         if (!stopped) useDesk.setState({ planFault: (e as Error).message });

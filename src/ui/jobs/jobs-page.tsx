@@ -1,31 +1,20 @@
 "use client";
-import { Copy, FileDown, FolderOpen, Moon, Plus, Sun, Trash2, Upload } from "lucide-react";
+import { Copy, FileDown, FolderOpen, Plus, Trash2, Upload } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
-import type { JobsActions } from "../job/actions";
+import type { JobLine, JobsActions } from "../job/actions";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
 import { TextField } from "../kit/field";
-import { useTheme } from "../kit/theme";
-
-export interface JobLine {
-  id: string;
-  name: string;
-  address: string;
-  rooms: number;
-  points: number;
-  circuits: number;
-  updatedAt: string;
-}
+import { PageBar } from "../kit/page-bar";
 
 const n = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
 
 /** All jobs on this machine: open, copy, delete with a way back, start new, bring in a file. */
 export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActions }) {
   const router = useRouter();
-  const [theme, turn] = useTheme();
   const [starting, setStarting] = useState<"blank" | "demo" | null>(null);
   const [name, setName] = useState("");
   const [busy, setBusy] = useState(false);
@@ -79,12 +68,7 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
   const tool = "inline-flex min-h-9 cursor-pointer items-center gap-1.5 border border-line bg-panel px-2.5 text-[14px] hover:border-ink";
   return (
     <div className="min-h-dvh">
-      <header className="bar flex min-h-12 items-center justify-between bg-bar px-4 text-barink">
-        <span className="font-cond text-xl font-bold tracking-wide">Lumbet</span>
-        <button type="button" onClick={turn} className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current" aria-label={theme === "dark" ? "Light theme" : "Dark theme"}>
-          {theme === "dark" ? <Sun size={16} /> : <Moon size={16} />}
-        </button>
-      </header>
+      <PageBar here="Jobs" />
       <main className="mx-auto max-w-4xl p-4 sm:p-6">
         <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
           <div>

@@ -6,6 +6,7 @@ import { useEffect, useMemo, useState } from "react";
 import type { Job } from "../../core/job/model";
 import { layHouse } from "../../core/job/house";
 import type { Plan, Run } from "../../core/plan/plan-model";
+import type { Catalogue } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
 import { type SiteEntry, type Step, nextStep, stateOf, stepNames } from "../../core/site-book/entries";
 import { neededSteps } from "../../core/site-book/needed";
@@ -18,13 +19,13 @@ import { StepDetail } from "./step-detail";
 const NAME_KEY = "lumbet-name";
 
 /** The site at phone width: runs as cards, one run at a time, a tap for each step. */
-export function SiteView({ job, plan, siteBook, send }: { job: Job; plan: Plan; siteBook: SiteEntry[]; send: Send }) {
+export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; plan: Plan; catalogue: Catalogue; siteBook: SiteEntry[]; send: Send }) {
   const { entries, toSend, refused, add } = useEntries(job.id, siteBook, send);
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
   const [show, setShow] = useState<"to do" | "done">("to do");
   const [theme, turn] = useTheme();
-  const house = useMemo(() => layHouse(job), [job]);
+  const house = useMemo(() => layHouse(job, catalogue), [job, catalogue]);
   const styles = useMemo(() => runStyles(job), [job]);
   useEffect(() => {
     setBy(localStorage.getItem(NAME_KEY) || "Electrician 1");

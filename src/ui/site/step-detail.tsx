@@ -126,7 +126,7 @@ function Big({ over, n, under }: { over: string; n: string; under: string }) {
 }
 
 function StepHead({ job, plan, house, run, step }: Props) {
-  const cable = cableOf(run.cable);
+  const cable = cableOf(run.cable, house.catalogue);
   if (step === "bored") {
     const first = boresOf(plan, run)[0]!;
     return first.in.kind === "joist" ? (

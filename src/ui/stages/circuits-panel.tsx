@@ -2,7 +2,6 @@
 import { Plus, Trash2 } from "lucide-react";
 import { toast } from "sonner";
 import type { Circuit } from "../../core/job/model";
-import { cables } from "../../core/rules/cables";
 import { mm } from "../../core/rules/findings";
 import { runStyles } from "../drawing/run-style";
 import { addCircuit, removeCircuit, setCircuit } from "../job/edits";
@@ -72,7 +71,7 @@ function CircuitForm({ c }: { c: Circuit }) {
       <NumberField label="Device" unit="A" value={c.device.rating} min={1} max={125} step={1} onCommit={(rating) => put({ device: { ...c.device, rating } })} />
       <SelectField label="Curve" value={c.device.curve} options={[{ value: "B", name: "B" }, { value: "C", name: "C" }]} onCommit={(curve) => put({ device: { ...c.device, curve } })} />
       <SelectField label="RCD" value={String(c.rcd ?? "")} options={[{ value: "30", name: "30 mA" }, { value: "100", name: "100 mA" }, { value: "300", name: "300 mA" }, { value: "", name: "none" }]} onCommit={(r) => put({ rcd: r === "" ? null : (Number(r) as 30 | 100 | 300) })} />
-      <SelectField label="Cable" value={c.cable} options={cables.map((x) => ({ value: x.id, name: x.name }))} onCommit={(cable) => put({ cable })} />
+      <SelectField label="Cable" value={c.cable} options={useDesk.getState().catalogue.cables.map((x) => ({ value: x.id, name: x.name }))} onCommit={(cable) => put({ cable })} />
       <SelectField label="Way" value={String(c.way ?? "")} options={[{ value: "", name: "none yet" }, ...Array.from({ length: Math.max(ways, c.way ?? 0) }, (_, i) => ({ value: String(i + 1), name: `way ${i + 1}${job.circuits.some((x) => x.id !== c.id && x.way === i + 1) ? ", taken" : ""}` }))]} onCommit={(w) => put({ way: w === "" ? null : Number(w) })} />
       <SelectField label="On walls" value={c.walls} options={[{ value: "hidden", name: "hidden, in zones" }, { value: "surface", name: "clipped on the surface" }]} onCommit={(walls) => put({ walls })} />
       <SelectField label="Order" value={c.order} options={[{ value: "find", name: "shortest, worked out" }, { value: "given", name: "as listed" }]} onCommit={(o) => put({ order: o })} />

@@ -21,7 +21,7 @@ export function RunDetails({ run }: { run: Run }) {
   const job = useDesk((s) => s.job);
   const selection = useDesk((s) => s.selection);
   const leg = selection?.kind === "run" ? selection.leg : undefined;
-  const cable = cableOf(run.cable);
+  const cable = cableOf(run.cable, useDesk.getState().catalogue);
   const clips = useMemo(() => (plan?.clips ?? []).filter((c) => c.run === run.id).reduce((s, c) => s + c.marks.length, 0), [plan, run.id]);
   const holes = useMemo(() => (plan?.holes ?? []).filter((o) => o.runs.includes(run.id)).length, [plan, run.id]);
   const ends = (plan?.ends ?? []).filter((e) => e.run === run.id);

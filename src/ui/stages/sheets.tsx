@@ -143,7 +143,7 @@ export function BoardSheet() {
             { name: "Circuit", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => `${c.label} · ${c.name}`).join(" and ") || "spare" },
             { name: "Device", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => `${c.device.curve}${c.device.rating}`).join(", ") },
             { name: "RCD", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => (c.rcd ? `${c.rcd} mA` : "none")).join(", ") },
-            { name: "Cable", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => cableOf(c.cable)?.name).join(", ") },
+            { name: "Cable", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => cableOf(c.cable, useDesk.getState().catalogue)?.name).join(", ") },
             { name: "Cables in", num: true, cell: (w) => job.circuits.filter((c) => c.way === w).reduce((s, c) => s + (plan?.runs.filter((r) => r.circuit === c.id && (r.from === board.id || r.to === board.id)).length ?? 0), 0) || "" },
           ]}
         />
@@ -202,7 +202,7 @@ export function MaterialsSheet() {
       <h3 className="mt-4 text-lg">Which length off which drum</h3>
       {cuts.map((c) => (
         <div key={c.cable} className="mt-2">
-          <h4 className="font-semibold">{cableOf(c.cable)?.name}</h4>
+          <h4 className="font-semibold">{cableOf(c.cable, useDesk.getState().catalogue)?.name}</h4>
           {c.drums.length ? null : <p className="text-[13.5px] text-soft">No drum listed: buy {(c.short / 1000).toFixed(1)} m.</p>}
           {c.drums.map((d) => (
             <p key={d.id} className="text-[13.5px]">

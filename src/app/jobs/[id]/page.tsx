@@ -1,7 +1,9 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { catalogueOf } from "../../../data/catalogue";
 import { database } from "../../../data/client";
 import { findJob } from "../../../data/jobs";
+import { keptAnswers } from "../../../data/kept-answers";
 import { siteBookOf } from "../../../data/site-book";
 import { Desk } from "../../../ui/desk/desk";
 import { isStage } from "../../../ui/job/stages";
@@ -26,5 +28,5 @@ export default async function Page({ params, searchParams }: Props) {
   const found = await findJob(db, id);
   if (!found) notFound();
   const room = typeof q.room === "string" && found.job.rooms.some((r) => r.id === q.room) ? q.room : null;
-  return <Desk job={found.job} version={found.version} siteBook={await siteBookOf(db, id)} start={{ stage: isStage(q.stage) ? q.stage : "points", room }} actions={{ edit, changesSince, addSiteEntries, siteBook }} />;
+  return <Desk job={found.job} version={found.version} siteBook={await siteBookOf(db, id)} catalogue={await catalogueOf(db)} kept={await keptAnswers(db, id)} start={{ stage: isStage(q.stage) ? q.stage : "points", room }} actions={{ edit, changesSince, addSiteEntries, siteBook }} />;
 }

@@ -1,3 +1,5 @@
+import { catalogueOf } from "../../../../data/catalogue";
+import { database } from "../../../../data/client";
 import { answer } from "../../../../core/calculators/calculator";
 import { calculatorNamed, calculators } from "../../../../core/calculators/registry";
 
@@ -18,6 +20,6 @@ export async function POST(request: Request, { params }: { params: Promise<{ nam
   } catch (e) {
     return refuse("not-json", `input: is not whole JSON: ${(e as Error).message}`);
   }
-  const out = answer(c, input);
+  const out = answer(c, input, await catalogueOf(await database()));
   return out.ok ? Response.json(out.output) : Response.json({ error: out.error }, { status: 422 });
 }

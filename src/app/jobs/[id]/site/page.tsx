@@ -1,6 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { makePlan } from "../../../../core/plan/plan";
+import { catalogueOf } from "../../../../data/catalogue";
 import { database } from "../../../../data/client";
 import { findJob } from "../../../../data/jobs";
 import { siteBookOf } from "../../../../data/site-book";
@@ -15,5 +16,6 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const db = await database();
   const found = await findJob(db, id);
   if (!found) notFound();
-  return <SiteView job={found.job} plan={makePlan(found.job)} siteBook={await siteBookOf(db, id)} send={addSiteEntries} />;
+  const catalogue = await catalogueOf(db);
+  return <SiteView job={found.job} plan={makePlan(found.job, { catalogue })} catalogue={catalogue} siteBook={await siteBookOf(db, id)} send={addSiteEntries} />;
 }

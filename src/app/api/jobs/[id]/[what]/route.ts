@@ -1,6 +1,7 @@
 import { boringCsv, cutListCsv, takeOffCsv } from "../../../../../core/formats/plan-csv";
 import { writeJobFile } from "../../../../../core/job/file";
 import { makePlan } from "../../../../../core/plan/plan";
+import { catalogueOf } from "../../../../../data/catalogue";
 import { database } from "../../../../../data/client";
 import { findJob } from "../../../../../data/jobs";
 import { siteBookOf } from "../../../../../data/site-book";
@@ -19,5 +20,5 @@ export async function GET(_request: Request, { params }: { params: Promise<{ id:
   if (what === "file") return send(writeJobFile(found.job, await siteBookOf(db, id)), "application/json", ".lumbet.json");
   const make = Object.hasOwn(csv, what) ? csv[what as keyof typeof csv] : null;
   if (!make) return Response.json({ error: { code: "not-found", message: `export: got ${JSON.stringify(what)}; must be file, ${Object.keys(csv).join(", ")}`, path: "export" } }, { status: 404 });
-  return send(make(found.job, makePlan(found.job)), "text/csv", `-${what}`);
+  return send(make(found.job, makePlan(found.job, { catalogue: await catalogueOf(db) })), "text/csv", `-${what}`);
 }
