@@ -6,7 +6,6 @@ import { blankJob, idSchema } from "../core/job/model";
 import { siteEntrySchema } from "../core/site-book/entries";
 import { database } from "../data/client";
 import { ternCottage } from "../data/demo/tern-cottage";
-import { catalogueOf } from "../data/catalogue";
 import { defaultSchools } from "../data/defaults";
 import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "../data/jobs";
 import { addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";

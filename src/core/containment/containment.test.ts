@@ -127,6 +127,8 @@ describe("folding in the plane", () => {
         const { lower, upper } = foldedSet(depth, s, 100, 100);
         expect(lower[3]![1]).toBeCloseTo(offset, 6);
         expect(upper[3]![1] - lower[3]![1]).toBeCloseTo(depth, 6);
+        // Both edges of the second notch meet on the lower face.
+        expect(Math.hypot(lower[2]![0] - (upper[3]![0] + halfNotch(depth, angle)), lower[2]![1] - (upper[3]![1] - depth))).toBeCloseTo(0, 6);
         // The closed notch brings its two edges together on the upper face at the first fold.
         expect(Math.hypot(upper[1]![0] + halfNotch(depth, angle), upper[1]![1] - depth)).toBeCloseTo(0, 9);
       }),

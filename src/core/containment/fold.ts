@@ -43,7 +43,7 @@ export function foldedSet(depth: number, s: Pick<SetMarks, "angle" | "pitch">, b
   const hinge = turn(s.pitch, depth);
   const half = halfNotch(depth, s.angle);
   return {
-    lower: [[-before, 0], [0, 0], turn(s.pitch + half, 0), [hinge[0] + half + after, hinge[1] - depth]],
+    lower: [[-before, 0], [0, 0], turn(s.pitch - half, 0), [hinge[0] + half + after, hinge[1] - depth]],
     upper: [[-before, depth], [-half, depth], turn(half, depth), hinge, [hinge[0] + half + after, hinge[1]]],
   };
 }

@@ -50,11 +50,11 @@ export function drawStrip(title: string, parts: readonly { to: number; name: str
   const length = parts[parts.length - 1]?.to ?? 1;
   const unit = length * 0.03;
   let from = 0;
-  for (const part of parts) {
+  for (const [n, part] of parts.entries()) {
     const h = unit * part.high;
     if (part.to > from) {
       p.rect(from, -h / 2, part.to - from, h, part.fill);
-      p.text((from + part.to) / 2, -unit, part.name, { drop: -0.5, ink: "soft" });
+      p.text((from + part.to) / 2, -unit, part.name, { drop: n % 2 ? -1.5 : -0.5, ink: "soft" });
     }
     from = part.to;
   }

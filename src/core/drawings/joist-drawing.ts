@@ -23,19 +23,19 @@ export function drawJoist(j: Joist, w: Windows | null, cuts: readonly Cut[] = []
     }
     p.line([[0, w.hole.fromTop * k], [j.span, w.hole.fromTop * k]], "soft", { dash: true });
   }
-  for (const c of cuts) {
+  cuts.forEach((c, n) => {
     const ink = bad.has(c.id) ? "stop" : "ink";
     if (c.kind === "hole") {
       // Across as wide as it is, up and down as the depth is drawn.
       const [rx, ry] = [c.diameter / 2, (c.diameter / 2) * k];
       p.line(Array.from({ length: 24 }, (_, i) => [c.at + rx * Math.cos((i * Math.PI) / 12), c.fromTop * k + ry * Math.sin((i * Math.PI) / 12)] as const), ink, { closed: true, fill: "paper", heavy: true });
-      p.text(c.at, c.fromTop * k + ry, `${c.id} ${mm(c.at)}`, { drop: 1, ink });
+      p.text(c.at, n % 2 ? c.fromTop * k - ry : c.fromTop * k + ry, `${c.id} ${mm(c.at)}`, { drop: n % 2 ? -0.4 : 1, ink });
     } else {
       const d = c.depth * k;
       p.rect(c.at - c.width / 2, c.edge === "top" ? 0 : h - d, c.width, d, "paper", ink, { heavy: true });
       p.text(c.at, c.edge === "top" ? d : h - d, `${c.id} ${mm(c.at)}`, { drop: c.edge === "top" ? 1 : -0.4, ink });
     }
-  }
-  p.text(j.span / 2, h * 0.5, k > 1.05 ? `${mm(j.depth)} deep, drawn ${k.toFixed(1)} times as deep as long` : `${mm(j.depth)} deep`, { drop: 2.6, ink: "soft" });
+  });
+  p.text(j.span / 2, h, k > 1.05 ? `${mm(j.depth)} deep, drawn ${k.toFixed(1)} times as deep as long` : `${mm(j.depth)} deep`, { drop: 4.4, ink: "soft" });
   return { label: `Joist ${mm(j.depth)} deep, clear span ${mm(j.span)}`, shapes: p.shapes, template: false };
 }

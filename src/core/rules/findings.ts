@@ -49,6 +49,9 @@ export function inOrder(list: readonly Finding[]): Finding[] {
   return [...list].sort((a, b) => weight[a.severity] - weight[b.severity] || (text(a) < text(b) ? -1 : text(a) > text(b) ? 1 : 0));
 }
 
+/** A measured value for a gauge: lengths as `mm`, other units with up to three decimals. */
+export const quantity = (x: number, unit: string | undefined): string => (unit === undefined || unit === "mm" ? mm(x) : String(Number(x.toFixed(3))));
+
 /** A length for a sentence: whole millimetres with thin spaces between thousands, one decimal when it matters. */
 export function mm(x: number): string {
   const r = Math.round(x * 10) / 10;

@@ -43,7 +43,7 @@ export function checkJoist(j: Joist, cuts: readonly Cut[], s: JoistSettings, joi
   if (j.kind === "engineered") return out;
   const w = joistWindows(j, s.notchSchool, s.noggin, s.notchEdge);
   const tolerance = s.axisTolerance ?? timberRules.axisTolerance;
-  for (const c of cuts) out.push(...(c.kind === "hole" ? checkHole(j, c, w, tolerance, s) : checkNotch(j, c, w, s)));
+  for (const c of cuts) out.push(...(c.kind === "hole" ? checkHole(j, c, w, tolerance, s) : checkNotch(j, c, w)));
   for (let i = 0; i < cuts.length; i++) for (let k = i + 1; k < cuts.length; k++) out.push(...checkPair(cuts[i]!, cuts[k]!, j.span));
   return out;
 }
@@ -75,7 +75,7 @@ function checkHole(j: Joist, c: Cut & { kind: "hole" }, w: ReturnType<typeof joi
   return out;
 }
 
-function checkNotch(j: Joist, c: Cut & { kind: "notch" }, w: ReturnType<typeof joistWindows>, s: JoistSettings): Finding[] {
+function checkNotch(j: Joist, c: Cut & { kind: "notch" }, w: ReturnType<typeof joistWindows>): Finding[] {
   const out: Finding[] = [];
   const [a, b] = extent(c);
   if (!w.notch.zones.some((z) => within(a, z) && within(b, z))) {

@@ -29,6 +29,9 @@ export function CalculatorForm({ field, value, onChange, refused, suggest }: { f
   );
 }
 
+/** Fields of a row stand side by side, their names over them. */
+const Row = createContext(false);
+
 function FieldView({ field, path, top }: { field: Field; path: Path; top?: boolean }) {
   if (field.kind === "group") return <Group field={field} path={path} top={top} />;
   if (field.kind === "list") return <List field={field} path={path} />;
@@ -66,9 +69,9 @@ function Variants({ field, path, top, inRow }: { field: Extract<Field, { kind: "
   };
   const option = field.options[now]!;
   return (
-    <fieldset className={top || inRow ? "grid gap-2" : "grid gap-2 border-l-2 border-line pl-3"}>
+    <fieldset className={inRow ? "col-span-full grid grid-cols-[repeat(auto-fill,minmax(6.2rem,1fr))] items-end gap-1.5" : top ? "grid gap-2" : "grid gap-2 border-l-2 border-line pl-3"}>
       <legend className={inRow ? "sr-only" : "mb-1 font-cond font-semibold"}>{top ? "Form" : field.title}</legend>
-      <div role="radiogroup" aria-label={field.title} className="flex flex-wrap">
+      <div role="radiogroup" aria-label={field.title} className="col-span-full flex flex-wrap">
         {field.options.map((o, i) => (
           <button key={o.title} type="button" role="radio" aria-checked={i === now} onClick={() => pick(i)} className={`min-h-8 cursor-pointer border border-line px-2.5 text-[13.5px] ${i === now ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}>
             {o.title}
@@ -109,7 +112,7 @@ function List({ field, path }: { field: Extract<Field, { kind: "list" }>; path: 
       {open
         ? rows.map((_, i) => (
             <div key={i} className="mb-2 grid grid-cols-[1fr_auto] gap-1 border-l-2 border-line pl-2" data-row={i}>
-              <div className="grid gap-1.5">{field.row.kind === "variants" ? <Variants field={field.row} path={[...path, i]} inRow /> : <FieldView field={field.row} path={[...path, i]} top />}</div>
+              <Row.Provider value={true}><div className="grid grid-cols-[repeat(auto-fill,minmax(6.2rem,1fr))] items-end gap-1.5">{field.row.kind === "variants" ? <Variants field={field.row} path={[...path, i]} inRow /> : <FieldView field={field.row} path={[...path, i]} top />}</div></Row.Provider>
               <button type="button" aria-label={`Take out ${field.title.toLowerCase()} ${i + 1}`} onClick={() => form.set(path, rows.filter((__, k) => k !== i))} className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent text-soft hover:border-line">
                 <Trash2 size={15} />
               </button>
@@ -139,6 +142,7 @@ const shown = (field: Field, value: unknown): string => {
 
 function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list" | "variants" }>; path: Path }) {
   const form = useForm();
+  const inRow = useContext(Row);
   const id = useId();
   const key = path.join(".");
   const value = at(form.value, path);
@@ -167,8 +171,9 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
     );
   const suggestions = field.kind === "text" ? form.suggest(String(path[path.length - 1])) : [];
   const unit = "unit" in field ? field.unit : "";
+  const wide = inRow || field.kind === "matrix" || (field.kind === "choice" && field.options.some((o) => o.name.length > 16));
   return (
-    <div className={field.kind === "matrix" ? "grid gap-1" : "grid grid-cols-[minmax(6rem,5fr)_4fr] items-center gap-x-2"}>
+    <div className={inRow ? "grid gap-0.5" : wide ? "grid gap-1" : "grid grid-cols-[minmax(6rem,5fr)_4fr] items-center gap-x-2"}>
       <label htmlFor={id} className="text-[14px] leading-tight text-soft">
         {field.title}
         {unit ? <span> {unit}</span> : null}
@@ -221,7 +226,7 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
         </datalist>
       ) : null}
       {fault ? (
-        <p id={`${id}-fault`} role="alert" className="col-span-2 mt-0.5 text-[13.5px] font-medium text-stop">
+        <p id={`${id}-fault`} role="alert" className="col-span-full mt-0.5 text-[13.5px] font-medium text-stop">
           {fault}
         </p>
       ) : null}

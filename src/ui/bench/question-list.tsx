@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { useEffect, useState } from "react";
+import { useEffect, useRef, useState } from "react";
 import { groups } from "../../core/calculators/calculator";
 import { calculators } from "../../core/calculators/registry";
 import { type Recent, addressOf, recentAnswers } from "./recent";
@@ -10,11 +10,13 @@ export function QuestionList({ here, wide }: { here: string | null; wide?: boole
   const [find, setFind] = useState("");
   const [recent, setRecent] = useState<Recent[]>([]);
   useEffect(() => setRecent(recentAnswers()), [here]);
+  const list = useRef<HTMLElement>(null);
+  useEffect(() => list.current?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" }), [here]);
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const fits = (text: string): boolean => words.every((w) => text.toLowerCase().includes(w));
   const shown = groups.map((g) => ({ g, list: calculators.filter((c) => c.group === g && fits(`${c.purpose} ${c.name} ${g}`)) })).filter(({ list }) => list.length);
   return (
-    <nav aria-label="Questions" className={wide ? "" : "lg:min-h-0 lg:overflow-auto"}>
+    <nav ref={list} aria-label="Questions" className={wide ? "" : "lg:min-h-0 lg:overflow-auto"}>
       <input type="search" aria-label="Find a question" placeholder="Find a question" value={find} onChange={(e) => setFind(e.target.value)} className="mb-2 min-h-10 w-full border border-line bg-field px-2.5" data-find-question />
       {shown.length === 0 ? <p className="p-1 text-soft">No question has “{find}” in it.</p> : null}
       <div className={wide ? "gap-x-8 sm:columns-2 lg:columns-3" : ""}>

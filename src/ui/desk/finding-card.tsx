@@ -4,7 +4,7 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { current } from "../../core/job/patch";
 import { findRule } from "../../core/rules/book";
-import { type Finding, type Fix, mm } from "../../core/rules/findings";
+import { type Finding, type Fix, quantity } from "../../core/rules/findings";
 import { type Change } from "../../core/job/patch";
 import type { Point } from "../../core/job/model";
 import { edit, useDesk } from "../job/store";
@@ -105,9 +105,9 @@ function Gauge({ f }: { f: Finding }) {
   const [g0, g1] = f.sense === "least" ? [x(l), 232] : [6, x(l)];
   const unit = f.unit && f.unit !== "mm" ? ` ${f.unit}` : "";
   // The two figures stand under their marks, pushed apart and kept inside the frame.
-  const limitText = `${f.sense} ${mm(l)}${unit}`;
+  const limitText = `${f.sense} ${quantity(l, f.unit)}${unit}`;
   const lw = limitText.length * 7.3;
-  const mw = mm(m).length * 7.3;
+  const mw = quantity(m, f.unit).length * 7.3;
   let lx = Math.min(Math.max(x(l) - lw / 2, 2), 236 - lw);
   let mx = Math.min(Math.max(x(m) - mw / 2, 2), 236 - mw);
   if (x(m) <= x(l) && mx + mw + 8 > lx) {
@@ -118,7 +118,7 @@ function Gauge({ f }: { f: Finding }) {
     lx = Math.min(lx, mx - 8 - lw);
   }
   return (
-    <svg viewBox="0 0 238 34" className="mt-1 w-full max-w-72" role="img" aria-label={`Measured ${mm(m)}${unit}, ${f.sense} ${mm(l)}${unit}`}>
+    <svg viewBox="0 0 238 34" className="mt-1 w-full max-w-72" role="img" aria-label={`Measured ${quantity(m, f.unit)}${unit}, ${f.sense} ${quantity(l, f.unit)}${unit}`}>
       <defs>
         <pattern id="ok" patternUnits="userSpaceOnUse" width="6" height="6" patternTransform="rotate(45)">
           <rect width="6" height="6" fill="var(--zone)" />
@@ -130,7 +130,7 @@ function Gauge({ f }: { f: Finding }) {
       <line x1={x(l)} x2={x(l)} y1={1} y2={18} stroke="var(--ink)" strokeWidth={2.2} />
       <circle cx={x(m)} cy={9.5} r={5.2} fill={ok ? "var(--good)" : paint[f.severity]} stroke="var(--panel)" />
       <text x={mx} y={29} fontSize={12} fontFamily="var(--font-mono)" fontWeight={500} fill={ok ? "var(--good)" : paint[f.severity]}>
-        {mm(m)}
+        {quantity(m, f.unit)}
       </text>
       <text x={lx} y={29} fontSize={12} fontFamily="var(--font-mono)" fill="var(--ink)">
         {limitText}

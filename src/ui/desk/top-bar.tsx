@@ -35,6 +35,17 @@ export function TopBar() {
         <span className="sr-only lg:not-sr-only">Find a point, run or room, or a command</span>
         <kbd aria-hidden className="hidden font-mono text-[11px] opacity-80 sm:inline">/</kbd>
       </button>
+      <nav aria-label="Other pages" className="hidden gap-3 font-cond text-[14px] font-semibold md:flex">
+        <Link className="py-1 hover:underline" href="/bench">
+          Bench
+        </Link>
+        <Link className="py-1 hover:underline" href={`/schools?job=${id}`}>
+          Schools
+        </Link>
+        <Link className="py-1 hover:underline" href="/rules">
+          Rules
+        </Link>
+      </nav>
       <button type="button" onClick={turn} className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current" aria-label={theme === "dark" ? "Light theme" : "Dark theme"}>
         {theme === "dark" ? <Sun size={16} /> : <Moon size={16} />}
       </button>

@@ -7,7 +7,7 @@ const PAD = 10;
 const CHAR = 6.6;
 
 /** The yellow tape itself, drawn to the width there is: graduations over, marks with arrows under, labels in two rows where they would touch. */
-export function Ribbon({ length, marks, from = 0, to = length, tall = false }: { length: number; marks: readonly { at: number; text: string }[]; from?: number; to?: number; tall?: boolean }) {
+export function Ribbon({ length, marks, from = 0, to = length, tall = false, words }: { length: number; marks: readonly { at: number; text: string }[]; from?: number; to?: number; tall?: boolean; words?: (m: { at: number; text: string }) => string }) {
   const ref = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(800);
   useLayoutEffect(() => {
@@ -32,7 +32,7 @@ export function Ribbon({ length, marks, from = 0, to = length, tall = false }: {
   const placed = marks
     .filter((m) => m.at >= from && m.at <= to)
     .map((m) => {
-      const label = `${m.text.split(" ")[0]} ${mm(m.at)}`;
+      const label = words ? words(m) : `${m.text.split(" ")[0]} ${mm(m.at)}`;
       const w = label.length * CHAR;
       const left = Math.min(Math.max(x(m.at) + 6, 2), width - w - 4);
       const row = rowEnd.findIndex((end) => left >= end + PAD);

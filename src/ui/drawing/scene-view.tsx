@@ -5,7 +5,7 @@ import { type Bounds, type Fill, type Ink, type Scene, type Shape, boundsOf } fr
 const inks: Record<Ink, string> = { ink: "var(--ink)", soft: "var(--soft)", cut: "var(--stop)", fold: "var(--accent)", good: "var(--good)", stop: "var(--stop)", warn: "var(--warn)", run1: "var(--run1)", run2: "var(--run2)", run3: "var(--run3)" };
 const fills: Record<Fill, string> = { paper: "var(--plate)", metal: "var(--fixture)", timber: "var(--timber)", plaster: "var(--plaster)", zone: "hatch", earth: "var(--timber)", sand: "var(--deck)", cable: "var(--zone)", cable2: "var(--timber)", cable3: "var(--fixture)", opening: "var(--opening)", waste: "waste" };
 const TEXT = 12.5;
-const CHAR = 6.5;
+const CHAR = 7.7;
 /** One step off the thing that a dimension stands, px. */
 const STEP = 13;
 
@@ -17,6 +17,8 @@ interface Put {
   scale: number;
   /** Size of words and steps, in the units of the drawing on paper. */
   unit: number;
+  /** Width of the paper. */
+  wide: number;
 }
 
 /** One shape, put on paper. */
@@ -49,8 +51,10 @@ function ShapeView({ s, put, hatch, waste }: { s: Shape; put: Put; hatch: string
   const inside = level && length > w + 8 * u;
   const [mx, my] = [(ax + bx) / 2 + dx, (ay + by) / 2 + dy];
   const side = level ? 0 : off < 0 ? -1 : 1;
-  const tx = level ? (inside ? mx : Math.max(ax, bx) + dx + 4 * u) : mx + side * 5 * u;
-  const anchor = level ? (inside ? "middle" : "start") : side < 0 ? "end" : "start";
+  // A figure that does not fit in its line stands beyond it, kept on the paper.
+  const tx = level ? Math.min(Math.max(mx, w / 2), put.wide - w / 2) : mx + side * 5 * u;
+  const ty = level && !inside ? my + (off < 0 ? -0.72 : 0.95) * TEXT * u : my;
+  const anchor = level ? "middle" : side < 0 ? "end" : "start";
   return (
     <g stroke="var(--ink)" strokeWidth={0.9 * u}>
       {off !== 0 ? <path d={`M${ax},${ay}L${ax + dx},${ay + dy}M${bx},${by}L${bx + dx},${by + dy}`} stroke="var(--line)" /> : null}
@@ -59,7 +63,7 @@ function ShapeView({ s, put, hatch, waste }: { s: Shape; put: Put; hatch: string
         <path key={i} d={`M${x! + dx - 3 * u},${y! + dy + 3 * u}l${6 * u},${-6 * u}`} strokeWidth={1.6 * u} />
       ))}
       {inside ? <rect x={mx - w / 2} y={my - TEXT * u * 0.62} width={w} height={TEXT * u * 1.24} fill="var(--panel)" stroke="none" /> : null}
-      <text x={tx} y={my + TEXT * u * 0.35} fontSize={TEXT * u} textAnchor={anchor} stroke="none" fill="var(--ink)" fontFamily="var(--font-mono)">
+      <text x={tx} y={ty + TEXT * u * 0.35} fontSize={TEXT * u} textAnchor={anchor} stroke="none" fill="var(--ink)" fontFamily="var(--font-mono)">
         {s.text}
       </text>
     </g>
@@ -104,7 +108,7 @@ export function SceneView({ scene, tall = 380 }: { scene: Scene; tall?: number }
   const scale = Math.max(1e-6, Math.min((width - 2 * side) / w, (tall - PAD.top - PAD.bottom) / h));
   const height = h * scale + PAD.top + PAD.bottom;
   const left = (width - w * scale) / 2;
-  const put: Put = { scale, unit: 1, at: (x, y) => [left + (x - b.x0) * scale, PAD.top + (y - b.y0) * scale] };
+  const put: Put = { scale, unit: 1, wide: width, at: (x, y) => [left + (x - b.x0) * scale, PAD.top + (y - b.y0) * scale] };
   return (
     <div ref={ref} className="scene w-full overflow-hidden border border-line bg-panel">
       <svg width={width} height={height} role="img" aria-label={scene.label} className="block">
@@ -139,7 +143,7 @@ export function TrueScalePrint({ scene }: { scene: Scene }) {
   if (!fit) return null;
   const b = boundsOf(scene.shapes);
   const unit = 0.27;
-  const put: Put = { scale: 1, unit, at: (x, y) => [MARGIN + x - b.x0, MARGIN + y - b.y0] };
+  const put: Put = { scale: 1, unit, wide: fit.width, at: (x, y) => [MARGIN + x - b.x0, MARGIN + y - b.y0] };
   const foot = fit.height - 6;
   const bar = Math.min(100, Math.floor((fit.width - 4) / 10) * 10);
   const body = (

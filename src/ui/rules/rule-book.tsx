@@ -51,7 +51,7 @@ export function RuleBook({ tables }: { tables: BookTable[] }) {
             <section key={prefix} className="mb-5" aria-label={name}>
               <h2 className="mb-1 border-b border-ink text-xl">{name}</h2>
               {list.map(([id, r]) => (
-                <article key={id} id={id} data-rule={id} className={`grid scroll-mt-16 gap-x-5 border-b border-dotted border-line py-2.5 sm:grid-cols-[1fr_15rem] ${picked === id ? "border-l-4 border-l-accent bg-panel pl-3" : ""}`}>
+                <article key={id} id={id} data-rule={id} className={`grid scroll-mt-16 gap-x-5 border-b border-dotted border-line py-2.5 sm:grid-cols-[1fr_15rem] ${picked === id ? "border-l-4 border-l-accent bg-panel pl-3 [border-left-style:solid]" : ""}`}>
                   <div>
                     <h3 className="text-[16px]">{r.title}</h3>
                     <p>{r.text}</p>

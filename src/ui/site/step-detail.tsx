@@ -1,9 +1,12 @@
 "use client";
+import Link from "next/link";
 import { useState } from "react";
 import { expectedR1R2 } from "../../core/dead-tests/continuity";
 import type { House } from "../../core/job/house";
 import type { Job } from "../../core/job/model";
 import type { Plan, Run } from "../../core/plan/plan-model";
+import { makingForPoint } from "../../core/ends/steps/makings";
+import { boxOf } from "../../core/rules/accessories";
 import { legWords, runTape } from "../../core/plan/tape";
 import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
@@ -29,6 +32,7 @@ export function StepDetail({ job, plan, house, run, entries, onDone, onUndo, onC
       <main className="flex-1 pb-4">
         <div className="p-4 pb-2">{step ? <StepHead job={job} plan={plan} house={house} run={run} step={step} /> : <p className="font-cond text-3xl font-semibold">All steps done</p>}</div>
         {step ? <StepMarks job={job} plan={plan} house={house} run={run} step={step} /> : null}
+        {step === "made-off" ? <MakeOffLinks job={job} plan={plan} run={run} /> : null}
         <div className="px-4 pt-2">
           <StepBar needed={needed} state={state} />
         </div>
@@ -123,6 +127,24 @@ function Big({ over, n, under }: { over: string; n: string; under: string }) {
       <p className="mt-1 text-lg text-soft">{under}</p>
     </>
   );
+}
+
+/** To the guided steps of each end of the run. */
+function MakeOffLinks({ job, plan, run }: { job: Job; plan: Plan; run: Run }) {
+  const links = plan.ends.filter((e) => e.run === run.id).flatMap((e) => {
+    const p = job.points.find((x) => x.id === e.point)!;
+    const kind = makingForPoint(p.kind, run.cable);
+    return kind ? [{ label: p.label, href: `/steps?kind=${kind}&job=${job.id}&box=${boxOf(p).width}&past=${e.measures.past ?? ""}` }] : [];
+  });
+  return links.length ? (
+    <div className="flex flex-wrap gap-2 px-4 pt-2">
+      {links.map((l) => (
+        <Link key={l.label} href={l.href} className="inline-flex min-h-12 items-center border border-line bg-panel px-4 font-cond text-lg font-semibold">
+          Steps for {l.label}
+        </Link>
+      ))}
+    </div>
+  ) : null;
 }
 
 function StepHead({ job, plan, house, run, step }: Props) {

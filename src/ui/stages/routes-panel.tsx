@@ -1,4 +1,5 @@
 "use client";
+import Link from "next/link";
 import { mm } from "../../core/rules/findings";
 import { schoolQuestions } from "../../core/rules/schools";
 import { change, edit, useDesk } from "../job/store";
@@ -52,7 +53,10 @@ export function SettingsPanel() {
         <NumberField label="A bore is worth" unit="mm cable" value={job.settings.cost.bore} min={0} max={5000} onCommit={(bore) => put({ cost: { ...job.settings.cost, bore } })} />
         <NumberField label="A bend is worth" unit="mm cable" value={job.settings.cost.bend} min={0} max={5000} onCommit={(bend) => put({ cost: { ...job.settings.cost, bend } })} />
         <NumberField label="A hole in a wall is worth" unit="mm cable" value={job.settings.cost.wallHole} min={0} max={10000} onCommit={(wallHole) => put({ cost: { ...job.settings.cost, wallHole } })} />
-        {schoolQuestions.map((q) => (
+        <Link className="text-[13.5px] text-accent underline underline-offset-2" href={`/schools?job=${job.id}`}>
+          All schools, with what each would change
+        </Link>
+        {schoolQuestions.filter((q) => q.changes === "plan").map((q) => (
             <div key={q.key}>
               <SelectField label={q.question} value={job.settings.schools[q.key] as string} options={q.options} onCommit={(v) => put({ schools: { ...job.settings.schools, [q.key]: v } as typeof job.settings.schools })} />
               <p className="text-[12.5px] text-soft">{q.options.find((o) => o.value === job.settings.schools[q.key])?.reason}</p>

@@ -7,10 +7,12 @@ import { cutDrums } from "../../core/materials/drums";
 import { totals } from "../../core/materials/take-off";
 import { legWords } from "../../core/plan/tape";
 import type { Plan } from "../../core/plan/plan-model";
-import { accessories } from "../../core/rules/accessories";
+import { makingForPoint } from "../../core/ends/steps/makings";
+import { accessories, boxOf } from "../../core/rules/accessories";
 import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
 import { stateOf, stepNames, steps } from "../../core/site-book/entries";
+import { KeptList } from "../bench/keep-answer";
 import { useDesk } from "../job/store";
 import { Table } from "./table";
 
@@ -119,6 +121,20 @@ export function EndsSheet() {
           { name: "Run", cell: (e) => runName(e.run) },
           { name: "Comes in", cell: (e) => (e.entry === "behind" ? "from behind" : `at the ${e.entry}`) },
           { name: "Leave, mm", num: true, cell: (e) => mm(e.measures.tail ?? 0) },
+          {
+            name: "Steps",
+            cell: (e) => {
+              const p = job.points.find((x) => x.id === e.point)!;
+              const kind = makingForPoint(p.kind, plan?.runs.find((r) => r.id === e.run)?.cable ?? "");
+              return kind ? (
+                <Link className="underline underline-offset-2" href={`/steps?kind=${kind}&job=${job.id}&box=${boxOf(p).width}&past=${e.measures.past ?? ""}`}>
+                  make off
+                </Link>
+              ) : (
+                ""
+              );
+            },
+          },
         ]}
       />
     </SheetFrame>
@@ -219,6 +235,7 @@ export function MaterialsSheet() {
 export function SiteBookSheet() {
   const { job, plan, circuit, runName } = useNames();
   const siteBook = useDesk((s) => s.siteBook);
+  const kept = useDesk((s) => s.kept);
   const latest = [...siteBook].reverse().slice(0, 60);
   return (
     <SheetFrame
@@ -270,6 +287,8 @@ export function SiteBookSheet() {
       ) : (
         <p className="text-soft">Nothing yet.</p>
       )}
+      <h3 className="mt-4 mb-1 text-lg">Answers kept from the Bench</h3>
+      <KeptList kept={kept} />
     </SheetFrame>
   );
 }
