@@ -18,6 +18,15 @@ const screens = [
   { path: "/jobs/tern-cottage?stage=routes", width: 1024, theme: "light" },
   { path: "/jobs/tern-cottage?stage=points", width: 390, theme: "dark" },
   { path: "/jobs/tern-cottage/site", width: 390, theme: "light" },
+  { path: "/bench", width: 1280, theme: "light" },
+  { path: "/bench/timber.check", width: 1280, theme: "dark" },
+  { path: "/bench/gland.row", width: 390, theme: "light" },
+  { path: "/rules", width: 1280, theme: "light" },
+  { path: "/rules", width: 390, theme: "dark" },
+  { path: "/catalogue", width: 1280, theme: "dark" },
+  { path: "/schools?job=tern-cottage", width: 1280, theme: "light" },
+  { path: "/steps?kind=mi-second", width: 390, theme: "light" },
+  { path: "/reference", width: 1280, theme: "light" },
   { path: "/jobs/tern-cottage/site?run=r1.board-s6", width: 390, theme: "dark" },
 ];
 

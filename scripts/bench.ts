@@ -1,10 +1,10 @@
-import { spawn } from "node:child_process";
+import { spawn, spawnSync } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { answer } from "../src/core/calculators/calculator";
-import { calculatorNamed } from "../src/core/calculators/registry";
+import { calculatorNamed, calculators } from "../src/core/calculators/registry";
 import { layHouse } from "../src/core/job/house";
 import { type Job, canonical } from "../src/core/job/model";
 import { makePlan } from "../src/core/plan/plan";
@@ -32,8 +32,30 @@ time("plan of the demo after moving one point", "50", 31, (r) => makePlan(moved(
 time("zones and points while dragging (one frame)", "16", 51, (r) => layHouse(moved(r)));
 const large = generatedHouse(5, 8, 4);
 time("plan of 8 rooms, 49 points", "", 9, () => makePlan(large));
-const spacing = calculatorNamed("clip.spacing")!;
-time("a calculator: clip.spacing", "1", 301, () => answer(spacing, { family: "sheathed", overall: 10.1, orientation: "horizontal", reachable: true }));
+
+/** Every calculator on its first values; the slowest is named. */
+const slow = new Set(["circuit.compare", "materials.cut"]);
+const each = calculators.filter((c) => !slow.has(c.name)).map((c) => {
+  for (let i = 0; i < 30; i++) answer(c, c.first);
+  const ts = Array.from({ length: 51 }, () => {
+    const t = performance.now();
+    answer(c, c.first);
+    return performance.now() - t;
+  }).sort((a, b) => a - b);
+  return { name: c.name, median: ts[25]! };
+}).sort((a, b) => b.median - a.median);
+console.log(`${`slowest of ${each.length} calculators: ${each[0]!.name}`.padEnd(46)} ${each[0]!.median.toFixed(2).padStart(9)} ms   (aim 1)`);
+const places = Array.from({ length: 26 }, (_, i) => [(i * 7919) % 9000, (i * 104_729) % 7000] as const);
+const between = (n: number): number[][] => places.slice(0, n).map(([x, y]) => places.slice(0, n).map(([u, v]) => Math.abs(x - u) + Math.abs(y - v)));
+const compare = calculatorNamed("circuit.compare")!;
+time("circuit.compare, 13 points, exact", "300", 9, () => answer(compare, { distances: between(14) }));
+time("circuit.compare, 25 points, with bound", "", 5, () => answer(compare, { distances: between(26) }));
+const cut = calculatorNamed("materials.cut")!;
+const sixty = { pieces: Array.from({ length: 60 }, (_, i) => ({ id: `p${i}`, length: 2000 + ((i * 7919) % 11_000) })), stock: Array.from({ length: 8 }, (_, i) => ({ id: `d${i}`, length: i % 2 ? 100_000 : 50_000 })) };
+time("materials.cut, 60 pieces on 8 drums", "1000", 5, () => answer(cut, sixty));
+const cutOut = answer(cut, sixty);
+if (cutOut.ok) console.log(`${"  proven optimal".padEnd(46)} ${String((cutOut.output as { optimal: boolean }).optimal).padStart(9)}`);
+time("command line: one question, whole process", "600", 5, () => spawnSync("npm", ["run", "-s", "calc", "--", "fold.tray", '{"width":150,"angle":90}']));
 
 if (existsSync(".next/BUILD_ID")) {
   const port = 43_000 + (process.pid % 2000);

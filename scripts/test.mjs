@@ -58,7 +58,7 @@ check("types of the core, without DOM or Node", () => bin("typescript/bin/tsc", 
 check("lint", () => bin("eslint/bin/eslint.js", "src", "e2e", "scripts"));
 check("boundaries", () => bin("dependency-cruiser/bin/dependency-cruise.mjs", "src", "--config", ".dependency-cruiser.cjs"));
 check("the list of calculators is that of the files", () => call(process.execPath, ["scripts/registry.mjs", "--check"]));
-check("formats: the published schemas are those of the code", () => bin("tsx/dist/cli.mjs", "scripts/schemas.ts", "--check"));
+check("the published schemas and rule book are those of the code", () => bin("tsx/dist/cli.mjs", "scripts/schemas.ts", "--check"));
 tests("unit tests", "vitest.config.ts");
 if (check("build", () => bin("next/dist/bin/next", "build"))) tests("journeys in the browser", "e2e/vitest.config.ts");
 

@@ -39,7 +39,7 @@ export function Ribbon({ length, marks, from = 0, to = length, tall = false, wor
       if (row >= 0) rowEnd[row] = left + w;
       return { m, label, left, row };
     });
-  const height = tall ? 84 : 72;
+  const height = tall ? 88 : 76;
   return (
     <div ref={ref} className="w-full overflow-hidden">
       <svg width={width} height={height} role="img" aria-label={`Tape measure, ${mm(length)} long`} className="block">
@@ -58,14 +58,14 @@ export function Ribbon({ length, marks, from = 0, to = length, tall = false, wor
           );
         })}
         {placed.map(({ m }, i) => (
-          <path key={i} d={`M${x(m.at)},${height}V${height - 34}M${x(m.at) - 4},${height - 30}L${x(m.at)},${height - 38}L${x(m.at) + 4},${height - 30}Z`} stroke="var(--tapeink)" fill="var(--tapeink)" strokeWidth={1.3} />
+          <path key={i} d={`M${x(m.at)},${height}V${height - 38}M${x(m.at) - 4},${height - 34}L${x(m.at)},${height - 42}L${x(m.at) + 4},${height - 34}Z`} stroke="var(--tapeink)" fill="var(--tapeink)" strokeWidth={1.3} />
         ))}
         {/* Labels after all arrows, so that no shaft runs through a figure. */}
         {placed.map(({ label, left, row }, i) =>
           row < 0 ? null : (
             <g key={i}>
-              <rect x={left - 2} y={height - 26 + row * 13 - 1} width={label.length * CHAR + 4} height={12} fill="var(--tape)" />
-              <text x={left} y={height - 16 + row * 13} fontSize={11} fontFamily="var(--font-mono)" fill="var(--tapeink)">
+              <rect x={left - 2} y={height - 30 + row * 13 - 1} width={label.length * CHAR + 4} height={12} fill="var(--tape)" />
+              <text x={left} y={height - 20 + row * 13} fontSize={11} fontFamily="var(--font-mono)" fill="var(--tapeink)">
                 {label}
               </text>
             </g>

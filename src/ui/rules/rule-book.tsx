@@ -73,7 +73,7 @@ export function RuleBook({ tables }: { tables: BookTable[] }) {
         <h2 id="tables" className="mt-8 mb-2 scroll-mt-16 text-2xl">Tables</h2>
         <div className="grid gap-5">
           {shown.map((t) => (
-            <section key={t.id} id={`table-${t.id}`} aria-label={t.title} className="scroll-mt-16">
+            <section key={t.id} id={`table-${t.id}`} aria-label={t.title} className="min-w-0 scroll-mt-16">
               <h3 className="text-[17px]">{t.title}</h3>
               <p className="text-[13.5px] text-soft">
                 {t.source}; {editionOf(t.source)}. {t.caution}

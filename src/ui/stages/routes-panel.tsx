@@ -56,7 +56,7 @@ export function SettingsPanel() {
         <Link className="text-[13.5px] text-accent underline underline-offset-2" href={`/schools?job=${job.id}`}>
           All schools, with what each would change
         </Link>
-        {schoolQuestions.filter((q) => q.changes === "plan").map((q) => (
+        {schoolQuestions.filter((q) => q.changes !== "steps").map((q) => (
             <div key={q.key}>
               <SelectField label={q.question} value={job.settings.schools[q.key] as string} options={q.options} onCommit={(v) => put({ schools: { ...job.settings.schools, [q.key]: v } as typeof job.settings.schools })} />
               <p className="text-[12.5px] text-soft">{q.options.find((o) => o.value === job.settings.schools[q.key])?.reason}</p>
