@@ -17,6 +17,9 @@ export const tables = {
   circuits: schema.circuits,
   pins: schema.pins,
   drums: schema.drums,
+  foundCables: schema.foundCables,
+  photos: schema.photos,
+  traces: schema.traces,
 } as const satisfies Record<Collection, unknown>;
 
 /** Drizzle types each table on its own; the rows here differ only in columns that the model has already checked. */

@@ -23,7 +23,7 @@ export const storeys = pgTable("storeys", { jobId: ofJob(), id: text("id").notNu
 
 export const rooms = pgTable(
   "rooms",
-  { jobId: ofJob(), id: text("id").notNull(), storey: text("storey").notNull(), name: text("name").notNull(), kind: text("kind").$type<Room["kind"]>().notNull(), outline: jsonb("outline").$type<Room["outline"]>().notNull(), height: doublePrecision("height").notNull(), startWall: integer("start_wall").notNull() },
+  { jobId: ofJob(), id: text("id").notNull(), storey: text("storey").notNull(), name: text("name").notNull(), kind: text("kind").$type<Room["kind"]>().notNull(), outline: jsonb("outline").$type<Room["outline"]>().notNull(), height: doublePrecision("height").notNull(), startWall: integer("start_wall").notNull(), slopes: jsonb("slopes").$type<Room["slopes"]>().notNull().default([]) },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
 
@@ -56,6 +56,7 @@ export const decks = pgTable(
     underside: doublePrecision("underside").notNull(),
     joists: jsonb("joists").$type<Deck["joists"]>().notNull(),
     boards: jsonb("boards").$type<Deck["boards"]>().notNull(),
+    noggins: jsonb("noggins").$type<Deck["noggins"]>().notNull().default([]),
     insulationOver: doublePrecision("insulation_over").notNull(),
     access: text("access").notNull(),
     heavyJoists: jsonb("heavy_joists").$type<Deck["heavyJoists"]>().notNull(),
@@ -78,6 +79,7 @@ export const points = pgTable(
     boxDepth: doublePrecision("box_depth").notNull(),
     controls: jsonb("controls").$type<string[]>().notNull(),
     ways: integer("ways").notNull(),
+    existing: boolean("existing").notNull().default(false),
     name: text("name").notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
@@ -101,6 +103,7 @@ export const circuits = pgTable(
     walls: text("walls").notNull(),
     ambient: doublePrecision("ambient").notNull(),
     watts: doublePrecision("watts").notNull().default(0),
+    state: text("state").notNull().default("new"),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
@@ -109,6 +112,15 @@ export const circuits = pgTable(
 export const pins = pgTable("pins", { jobId: ofJob(), id: text("id").notNull(), circuit: text("circuit").notNull(), from: text("from").notNull(), to: text("to").notNull(), legs: jsonb("legs").$type<Pin["legs"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
 
 export const drums = pgTable("drums", { jobId: ofJob(), id: text("id").notNull(), label: text("label").notNull(), cable: text("cable").notNull(), length: doublePrecision("length").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+
+/** Cables found in the house. */
+export const foundCables = pgTable("found_cables", { jobId: ofJob(), id: text("id").notNull(), from: text("from").notNull(), to: text("to"), cable: text("cable").notNull(), colours: text("colours").notNull(), fate: text("fate").notNull(), note: text("note").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+
+/** Photos of walls and drawings to trace; their pictures are in `pictures`. */
+export const photos = pgTable("photos", { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), picture: text("picture").notNull(), u: doublePrecision("u").notNull(), v: doublePrecision("v").notNull(), text: text("text").notNull(), at: text("at").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const traces = pgTable("traces", { jobId: ofJob(), id: text("id").notNull(), storey: text("storey").notNull(), picture: text("picture").notNull(), name: text("name").notNull(), x: doublePrecision("x").notNull(), y: doublePrecision("y").notNull(), scale: doublePrecision("scale").notNull(), width: integer("width").notNull(), height: integer("height").notNull(), shown: boolean("shown").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+/** Pictures by id; base64 of the file as it came. */
+export const pictures = pgTable("pictures", { jobId: ofJob(), id: text("id").notNull(), type: text("type").notNull(), data: text("data").notNull(), storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
 
 /** Answers kept from the Bench, by name; of one job or of none. */
 export const keptAnswers = pgTable("kept_answers", { id: text("id").primaryKey(), name: text("name").notNull(), calculator: text("calculator").notNull(), input: jsonb("input").notNull(), headline: text("headline").notNull(), jobId: text("job_id").references(() => jobs.id, { onDelete: "set null" }), at: timestamp("at", { withTimezone: true }).notNull().defaultNow() }, (t) => [index("kept_answers_job").on(t.jobId)]);

@@ -7,18 +7,64 @@ import { type Rect, type UV, distanceTo } from "./rect";
  */
 export interface RectUnion {
   rects: readonly Rect[];
+  /** Bands under sloping edges: exact for level and plumb stretches; to the grid and to margins they are columns that lie within them. */
+  bands: readonly SlopingBand[];
   us: number[];
   vs: number[];
   /** covered[i + j·(us−1)] is 1 when the cell us[i]…us[i+1] × vs[j]…vs[j+1] is in the union. */
   covered: Uint8Array;
 }
 
+/** The part of a wall below a sloping edge and above the same edge `deep` lower. */
+export interface SlopingBand {
+  edge: readonly [UV, UV];
+  deep: number;
+}
+
+/** Widest column by which a sloping band is stood in for, mm. */
+const COLUMN = 10;
+
+/** Columns that lie wholly within a sloping band. */
+function columns({ edge: [p, q], deep }: SlopingBand): Rect[] {
+  const n = Math.max(1, Math.ceil((q.u - p.u) / COLUMN));
+  const at = (i: number): UV => ({ u: p.u + ((q.u - p.u) * i) / n, v: p.v + ((q.v - p.v) * i) / n });
+  return Array.from({ length: n }, (_, i) => {
+    const [a, b] = [at(i), at(i + 1)];
+    return { u0: a.u, u1: b.u, v0: Math.max(0, Math.max(a.v, b.v) - deep), v1: Math.min(a.v, b.v) };
+  }).filter((r) => r.v1 > r.v0);
+}
+
+/** The stretch of a level line (across = v) or plumb line (across = u) within a band, or null. */
+function bandStretch({ edge: [p, q], deep }: SlopingBand, level: boolean, at: number): [number, number] | null {
+  const slope = (q.v - p.v) / (q.u - p.u);
+  if (!level) {
+    if (at < p.u - EPS || at > q.u + EPS) return null;
+    const top = p.v + slope * (at - p.u);
+    return [Math.max(0, top - deep), top];
+  }
+  // Where the edge is at the height of the line, and where it is `deep` above it.
+  const [a, b] = [p.u + (at - p.v) / slope, p.u + (at + deep - p.v) / slope].sort((x, y) => x - y) as [number, number];
+  const [lo, hi] = [Math.max(p.u, a), Math.min(q.u, b)];
+  return hi >= lo - EPS ? [lo, hi] : null;
+}
+
+/** True when a stretch on any slope lies in one band from end to end. */
+const inBand = ({ edge: [p, q], deep }: SlopingBand, c: UV): boolean => {
+  if (c.u < p.u - EPS || c.u > q.u + EPS) return false;
+  const top = p.v + ((q.v - p.v) * (c.u - p.u)) / (q.u - p.u);
+  return c.v <= top + EPS && c.v >= top - deep - EPS;
+};
+
+/** True when the stretch lies wholly in one of the sloping bands: it then follows the top of the wall. */
+export const followsBand = (bands: readonly SlopingBand[], a: UV, b: UV): boolean => bands.some((s) => inBand(s, a) && inBand(s, b));
+
 const distinct = (xs: number[]): number[] => {
   xs.sort((a, b) => a - b);
   return xs.filter((x, i) => i === 0 || x - xs[i - 1]! > EPS);
 };
 
-export function rectUnion(rects: readonly Rect[]): RectUnion {
+export function rectUnion(upright: readonly Rect[], bands: readonly SlopingBand[] = []): RectUnion {
+  const rects = bands.length ? [...upright, ...bands.flatMap(columns)] : upright;
   const us = distinct(rects.flatMap((r) => [r.u0, r.u1]));
   const vs = distinct(rects.flatMap((r) => [r.v0, r.v1]));
   const w = Math.max(0, us.length - 1);
@@ -31,7 +77,7 @@ export function rectUnion(rects: readonly Rect[]): RectUnion {
       if (rects.some((r) => u > r.u0 && u < r.u1 && v > r.v0 && v < r.v1)) covered[i + j * w] = 1;
     }
   }
-  return { rects, us, vs, covered };
+  return { rects, bands, us, vs, covered };
 }
 
 /** True when the level or plumb stretch lies wholly in the union, edges included. */
@@ -42,9 +88,15 @@ export function unionCovers(z: RectUnion, a: UV, b: UV): boolean {
   const at = level ? a.v : a.u;
   let reached = lo;
   // Sweep: repeatedly extend with any rectangle that holds the line at the reached place.
-  for (let guard = 0; guard <= z.rects.length; guard++) {
+  const stretches = z.bands.flatMap((s) => bandStretch(s, level, at) ?? []);
+  for (let guard = 0; guard <= z.rects.length + z.bands.length; guard++) {
     let next = reached;
     let any = false;
+    for (let i = 0; i < stretches.length; i += 2) {
+      if (stretches[i]! > reached + EPS || stretches[i + 1]! < reached - EPS) continue;
+      any = true;
+      next = Math.max(next, stretches[i + 1]!);
+    }
     for (const r of z.rects) {
       const [c0, c1, s0, s1] = level ? [r.v0, r.v1, r.u0, r.u1] : [r.u0, r.u1, r.v0, r.v1];
       if (at < c0 - EPS || at > c1 + EPS || s0 > reached + EPS || s1 < reached - EPS) continue;
@@ -117,7 +169,8 @@ export function unionMargin(z: RectUnion, frame: Rect, a: UV, b: UV): number {
   if (z.rects.length === 0) return -Infinity;
   const straight = Math.abs(a.u - b.u) <= EPS || Math.abs(a.v - b.v) <= EPS;
   const places = turningPlaces(z, a, b);
-  const inside = straight ? unionCovers(z, a, b) : places.every((p) => distanceToUnion(z, p) <= EPS);
+  const inside = straight ? unionCovers(z, a, b) : followsBand(z.bands, a, b) || places.every((p) => distanceToUnion(z, p) <= EPS);
+  if (inside && !straight && followsBand(z.bands, a, b)) return 0;
   if (!inside) return -Math.max(...places.map((p) => distanceToUnion(z, p)));
   const lo = { u: Math.min(a.u, b.u), v: Math.min(a.v, b.v) };
   const hi = { u: Math.max(a.u, b.u), v: Math.max(a.v, b.v) };

@@ -1,3 +1,4 @@
+import { topEdge } from "../geometry/ceiling";
 import { type XY, distanceToOutline, insidePolygon } from "../geometry/polygon";
 import { type WallFrame, type XYZ, toFace, toSpace, wallFrame } from "../geometry/wall-frame";
 import { boxOf, plateOf } from "../rules/accessories";
@@ -81,7 +82,7 @@ export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): Ho
         room,
         frame,
         floor,
-        shape: { length: frame.length, height: room.height, thickness: wall.thickness, openings, cornerLeft: isAngle(before.along, frame.along), cornerRight: isAngle(frame.along, after.along) },
+        shape: { length: frame.length, height: room.height, thickness: wall.thickness, openings, cornerLeft: isAngle(before.along, frame.along), cornerRight: isAngle(frame.along, after.along), ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}) },
         points: [],
         reverse: [],
         zones: [],

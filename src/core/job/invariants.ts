@@ -78,6 +78,15 @@ export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalog
     refer(`pins.${p.id}.from`, "points", p.from);
     refer(`pins.${p.id}.to`, "points", p.to);
   }
+  for (const r of job.rooms) r.slopes.forEach((x, i) => x.wall >= r.outline.length && out.push({ path: `rooms.${r.id}.slopes.${i}.wall`, message: `the ceiling of ${r.name} slopes from wall ${x.wall + 1}; it has ${r.outline.length}` }));
+  for (const c of job.foundCables) {
+    refer(`foundCables.${c.id}.from`, "points", c.from);
+    if (c.to !== null) refer(`foundCables.${c.id}.to`, "points", c.to);
+    if (c.to === c.from) out.push({ path: `foundCables.${c.id}.to`, message: "a cable found in the house ends at another point than it starts from" });
+    if (c.cable && !cableOf(c.cable, catalogue)) out.push({ path: `foundCables.${c.id}.cable`, message: `${c.cable} is not in the cable catalogue` });
+  }
+  for (const p of job.photos) refer(`photos.${p.id}.wall`, "walls", p.wall);
+  for (const t of job.traces) refer(`traces.${t.id}.storey`, "storeys", t.storey);
   for (const d of job.drums) if (!cableOf(d.cable, catalogue)) out.push({ path: `drums.${d.id}.cable`, message: `${d.cable} is not in the cable catalogue` });
   return out;
 }

@@ -46,7 +46,9 @@ export const dwellingSchema = z.strictObject({
 
 export const storeySchema = z.strictObject({ id: idSchema, name, level: coordinate, height: size });
 
-export const roomKinds = ["hall", "kitchen", "living", "bedroom", "bathroom", "landing", "loft", "workshop", "store", "other"] as const;
+export const roomKinds = ["hall", "kitchen", "living", "bedroom", "bathroom", "landing", "loft", "workshop", "utility", "store", "yard", "other"] as const;
+/** A stretch of sloping ceiling: it rises from the wall, by number, at `eaves` above the floor and at `pitch` degrees into the room. */
+export const slopeSchema = z.strictObject({ wall: z.number().int().min(0).max(59), eaves: z.number().min(0).max(20_000), pitch: z.number().min(1).max(80) });
 export const roomSchema = z.strictObject({
   id: idSchema,
   storey: idSchema,
@@ -56,11 +58,14 @@ export const roomSchema = z.strictObject({
   outline: z.array(xySchema).min(3).max(60),
   /** Floor to ceiling, mm. */
   height: z.number().min(300).max(20_000),
+  /** Sloping parts of the ceiling; none where it is level. The ceiling is the lowest of them and of `height`. */
+  slopes: z.array(slopeSchema).max(8).default([]),
   /** Wall from which the room is unrolled: the one with the door one enters by. */
   startWall: z.number().int().min(0).default(0),
 });
 
-export const wallBuilds = ["masonry", "dry-lined", "stud", "metal-stud"] as const;
+/** `open`: no wall there, the edge of a yard or a room that goes on. */
+export const wallBuilds = ["masonry", "dry-lined", "stud", "metal-stud", "open"] as const;
 export const wallSchema = z.strictObject({
   id: idSchema,
   room: idSchema,
@@ -103,6 +108,8 @@ export const deckSchema = z.strictObject({
     bearings: z.array(bearing).max(12).default([]),
   }),
   boards: z.strictObject({ thickness: length0.default(22), width: size.default(140) }).prefault({}),
+  /** Rows of timber between the joists, across the deck: place along the joists from the deck's west (or south) edge, and depth from the top. */
+  noggins: z.array(z.strictObject({ at: length0, depth: z.number().positive().max(600) })).max(40).default([]),
   insulationOver: length0.default(0),
   access: z.enum(["open", "boards-up", "closed"]).default("open"),
   /** Joists, by number, that carry a trimmer, partition, cylinder or steel. */
@@ -127,6 +134,8 @@ export const pointSchema = z.strictObject({
   controls: z.array(idSchema).max(20).default([]),
   /** Ways of a board. */
   ways: z.number().int().min(0).max(60).default(0),
+  /** Found in the house, not put in by this job. */
+  existing: z.boolean().default(false),
   name: z.string().trim().max(40).default(""),
 });
 
@@ -149,6 +158,8 @@ export const circuitSchema = z.strictObject({
   ambient: z.number().min(-10).max(70).default(30),
   /** Load to design for, W; 0 when it is not known. */
   watts: z.number().min(0).max(200_000).default(0),
+  /** New; or found in the house, to be kept as it is or extended. */
+  state: z.enum(["new", "extend", "keep"]).default("new"),
 });
 
 export const legMethods = ["chase", "stud-void", "surface", "along-joist", "through-joists", "across-bay", "rise", "through-wall"] as const;
@@ -161,6 +172,24 @@ export const legSchema = z.strictObject({
   protected: z.boolean(),
 });
 export const pinSchema = z.strictObject({ id: idSchema, circuit: idSchema, from: idSchema, to: idSchema, legs: z.array(legSchema).min(1).max(200) });
+
+/** A cable found in the house: what is known of it, from where to where; an end not yet found is null. */
+export const foundCableSchema = z.strictObject({
+  id: idSchema,
+  from: idSchema,
+  to: idSchema.nullable(),
+  /** Catalogue name when it has been made out, else empty. */
+  cable: z.string().max(40).default(""),
+  colours: z.enum(["old", "new", "unknown"]).default("unknown"),
+  fate: z.enum(["keep", "take-out"]).default("keep"),
+  note: z.string().trim().max(200).default(""),
+});
+
+/** A picture attached to a wall; the picture itself is kept beside the job under `picture`. */
+export const photoSchema = z.strictObject({ id: idSchema, wall: idSchema, picture: idSchema, u: length0, v: length0, text: z.string().trim().max(200).default(""), at: z.string().max(40) });
+
+/** A drawing to trace over: a picture under the plan of a storey. `scale` mm of house per pixel; x, y the place of its top left corner. */
+export const traceSchema = z.strictObject({ id: idSchema, storey: idSchema, picture: idSchema, name, x: coordinate, y: coordinate, scale: z.number().positive().max(1000), width: z.number().int().positive().max(20_000), height: z.number().int().positive().max(20_000), shown: z.boolean().default(true) });
 
 export const drumSchema = z.strictObject({ id: idSchema, label: z.string().trim().min(1).max(20), cable: z.string().min(1).max(40), length: size });
 
@@ -180,6 +209,9 @@ export const jobSchema = z.strictObject({
   circuits: z.array(circuitSchema).max(400),
   pins: z.array(pinSchema).max(3000),
   drums: z.array(drumSchema).max(300),
+  foundCables: z.array(foundCableSchema).max(1000).default([]),
+  photos: z.array(photoSchema).max(1000).default([]),
+  traces: z.array(traceSchema).max(20).default([]),
 });
 
 export type Settings = z.infer<typeof settingsSchema>;
@@ -196,6 +228,10 @@ export type Circuit = z.infer<typeof circuitSchema>;
 export type LegMethod = (typeof legMethods)[number];
 export type PinnedLeg = z.infer<typeof legSchema>;
 export type Pin = z.infer<typeof pinSchema>;
+export type Slope = z.infer<typeof slopeSchema>;
+export type FoundCable = z.infer<typeof foundCableSchema>;
+export type Photo = z.infer<typeof photoSchema>;
+export type Trace = z.infer<typeof traceSchema>;
 export type Drum = z.infer<typeof drumSchema>;
 export type Job = z.infer<typeof jobSchema>;
 
@@ -211,6 +247,9 @@ export const collections = {
   circuits: circuitSchema,
   pins: pinSchema,
   drums: drumSchema,
+  foundCables: foundCableSchema,
+  photos: photoSchema,
+  traces: traceSchema,
 } as const;
 export type Collection = keyof typeof collections;
 export const collectionNames = Object.keys(collections) as Collection[];
@@ -228,6 +267,6 @@ export function blankJob(id: string, jobName: string): Job {
     id,
     name: jobName,
     storeys: [{ id: "ground", name: "Ground floor", level: 0, height: 2400 }],
-    rooms: [], walls: [], openings: [], fixtures: [], decks: [], points: [], circuits: [], pins: [], drums: [],
+    rooms: [], walls: [], openings: [], fixtures: [], decks: [], points: [], circuits: [], pins: [], drums: [], foundCables: [], photos: [], traces: [],
   });
 }

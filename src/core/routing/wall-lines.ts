@@ -1,10 +1,12 @@
 import { contains, rectAround, rectOf, strictlyContains, type UV } from "../geometry/rect";
-import { rectUnion, unionCovers } from "../geometry/rect-union";
+import { topAt } from "../geometry/ceiling";
+import { unionCovers } from "../geometry/rect-union";
 import { EPS, clamp, same } from "../geometry/tolerance";
 import { toFace, toSpace } from "../geometry/wall-frame";
 import { type Face, type House, deckReaches, decksOfFace } from "../job/house";
 import type { LaidDeck } from "../timber/deck";
 import { BAND, THIN_WALL, openingsCrossed } from "../zones/wall-zones";
+import { zoneUnion } from "../zones/zone-union";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 
 /** The lines on one face along which cables may be laid, and the nodes where they meet. */
@@ -130,7 +132,8 @@ export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: b
 
 function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void {
   const { face, us, vs } = l;
-  const union = rectUnion(face.zones);
+  const union = zoneUnion(face.zones);
+  const { top } = face.shape;
   const openings = face.shape.openings;
   const rects = openings.map(rectOf);
   const boxes = face.points.map((p) => ({ rect: rectAround(p), n: h.pointOfId.get(p.id)! }));
@@ -144,6 +147,8 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
     const a: UV = { u: us[i]!, v: vs[j]! };
     const b: UV = { u: us[i2]!, v: vs[j2]! };
     if (rects.some((r) => strictlyContains(r, a) || strictlyContains(r, b)) || openingsCrossed(openings, a, b).length) return;
+    // The top of a wall under a sloping ceiling bulges upwards, so a stretch under it at both ends is under it all along.
+    if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
     const hidden = unionCovers(union, a, b);
     if (!hidden && !surface) return;
     const mid: UV = { u: (a.u + b.u) / 2, v: (a.v + b.v) / 2 };

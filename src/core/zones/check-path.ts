@@ -1,8 +1,9 @@
 import { overlap, type UV } from "../geometry/rect";
-import { rectUnion, unionMargin } from "../geometry/rect-union";
+import { followsBand, unionMargin } from "../geometry/rect-union";
 import { EPS, atLeast, same } from "../geometry/tolerance";
 import { type Finding, finding, mm } from "../rules/findings";
 import { DEEP, type WallFaceShape, type Zone, openingsCrossed } from "./wall-zones";
+import { zoneUnion } from "./zone-union";
 
 export interface CheckedLeg {
   index: number;
@@ -28,7 +29,7 @@ export const isDeep = (depth: number, thickness: number): boolean => atLeast(dep
  * @returns legs with their margin, and findings `zone.outside`, `zone.diagonal`, `zone.deep`, `route.opening`
  */
 export function checkPath(wall: WallFaceShape, zones: readonly Zone[], path: readonly UV[], hidden: Hidden, subject = "path"): { legs: CheckedLeg[]; findings: Finding[] } {
-  const u = rectUnion(zones);
+  const u = zoneUnion(zones);
   const frame = { u0: 0, v0: 0, u1: wall.length, v1: wall.height };
   const widest = Math.max(wall.length, wall.height);
   const legs: CheckedLeg[] = [];
@@ -48,7 +49,7 @@ export function checkPath(wall: WallFaceShape, zones: readonly Zone[], path: rea
     for (const o of openingsCrossed(wall.openings, a, b))
       findings.push(finding("route.opening", { subject, message: `${cap(name)} runs through opening ${o + 1}.` }));
     if (hidden.protected) continue;
-    if (!same(a.u, b.u) && !same(a.v, b.v) && !deep)
+    if (!same(a.u, b.u) && !same(a.v, b.v) && !deep && !followsBand(u.bands, a, b))
       findings.push(
         finding("zone.diagonal", { subject, message: `${cap(name)} is on a slope: ${mm(Math.abs(b.u - a.u))} across and ${mm(Math.abs(b.v - a.v))} up or down.`, remedy: "Run it level, then plumb." }),
       );

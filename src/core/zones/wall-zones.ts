@@ -1,5 +1,6 @@
+import { lowestTop, stretchUnder } from "../geometry/ceiling";
 import { type Interval, subtract } from "../geometry/interval";
-import { type Rect, crosses, overlap, rectAround, rectOf, strictlyContains } from "../geometry/rect";
+import { type Rect, type UV, crosses, overlap, rectAround, rectOf, strictlyContains } from "../geometry/rect";
 import { EPS, atMost } from "../geometry/tolerance";
 
 /** Width of the band under the ceiling and of the corner bands, mm. Source BS 7671:2018+A2:2022 522.6.202. */
@@ -15,6 +16,8 @@ export type ZoneKind = "top-band" | "corner-band" | "point-vertical" | "point-ho
 export interface Zone extends Rect {
   kind: ZoneKind;
   pointId?: string;
+  /** Upper edge of a band under a sloping ceiling, from its left end to its right; the band is the 150 mm below it, measured plumb. */
+  slope?: readonly [UV, UV];
 }
 
 /** A thing on the face, from its left bottom corner, mm. */
@@ -42,6 +45,8 @@ export interface WallFaceShape {
   openings: readonly OpeningOnFace[];
   cornerLeft: boolean;
   cornerRight: boolean;
+  /** Upper edge of the wall where the ceiling slopes; left out where the wall is `height` high all along. */
+  top?: readonly UV[] | undefined;
 }
 
 /**
@@ -85,22 +90,45 @@ function strip(wall: WallFaceShape, p: PointOnFace, axis: "u" | "v", openings: r
  */
 export function wallZones(wall: WallFaceShape, points: readonly PointOnFace[], reversePoints: readonly PointOnFace[] = []): Zone[] {
   const { length, height } = wall;
-  const zones: Zone[] = [{ kind: "top-band", u0: 0, v0: Math.max(0, height - BAND), u1: length, v1: height }];
-  if (wall.cornerLeft) zones.push({ kind: "corner-band", u0: 0, v0: 0, u1: Math.min(BAND, length), v1: height });
-  if (wall.cornerRight) zones.push({ kind: "corner-band", u0: Math.max(0, length - BAND), v0: 0, u1: length, v1: height });
+  const zones: Zone[] = topBands(wall);
+  const topOver = (u0: number, u1: number): number => (wall.top ? lowestTop(wall.top, u0, u1) : height);
+  if (wall.cornerLeft) zones.push({ kind: "corner-band", u0: 0, v0: 0, u1: Math.min(BAND, length), v1: topOver(0, Math.min(BAND, length)) });
+  if (wall.cornerRight) zones.push({ kind: "corner-band", u0: Math.max(0, length - BAND), v0: 0, u1: length, v1: topOver(Math.max(0, length - BAND), length) });
   const face: Rect = { u0: 0, v0: 0, u1: length, v1: height };
   const openings = wall.openings.map(rectOf).filter((o) => overlap(o, face));
   const add = (list: readonly PointOnFace[], prefix: "point" | "reverse"): void => {
     for (const p of list) {
       if (openings.some((o) => strictlyContains(o, p))) continue;
       if (!overlap(rectAround(p), face)) continue;
-      for (const r of strip(wall, p, "v", openings)) zones.push({ kind: `${prefix}-vertical`, pointId: p.id, ...r });
-      for (const r of strip(wall, p, "u", openings)) zones.push({ kind: `${prefix}-horizontal`, pointId: p.id, ...r });
+      for (const r of strip(wall, p, "v", openings)) {
+        const v1 = Math.min(r.v1, topOver(r.u0, r.u1));
+        if (v1 > r.v0 + EPS) zones.push({ kind: `${prefix}-vertical`, pointId: p.id, ...r, v1 });
+      }
+      for (const r of strip(wall, p, "u", openings)) {
+        const under = wall.top ? stretchUnder(wall.top, p.u, r.v1, r.u0, r.u1) : [r.u0, r.u1];
+        if (under) zones.push({ kind: `${prefix}-horizontal`, pointId: p.id, ...r, u0: under[0]!, u1: under[1]! });
+      }
     }
   };
   add(points, "point");
   if (atMost(wall.thickness, THIN_WALL)) add(reversePoints, "reverse");
   return zones;
+}
+
+/**
+ * The band under the top of the wall: one rectangle under a level top, one sloping band for each sloping stretch. Measured plumb,
+ * so that a mark made with a level keeps at least the 150 mm of the rule, which is to the nearest place of the edge.
+ */
+function topBands(wall: WallFaceShape): Zone[] {
+  const { length, height, top } = wall;
+  if (!top) return [{ kind: "top-band", u0: 0, v0: Math.max(0, height - BAND), u1: length, v1: height }];
+  const out: Zone[] = [];
+  for (let i = 1; i < top.length; i++) {
+    const [p, q] = [top[i - 1]!, top[i]!];
+    const level = Math.abs(p.v - q.v) <= EPS;
+    out.push({ kind: "top-band", u0: p.u, v0: Math.max(0, Math.min(p.v, q.v) - BAND), u1: q.u, v1: Math.max(p.v, q.v), ...(level ? {} : { slope: [p, q] as const }) });
+  }
+  return out;
 }
 
 /** The openings that a level or plumb stretch runs through, by number. */

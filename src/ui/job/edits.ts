@@ -2,7 +2,7 @@
 import { nanoid } from "nanoid";
 import { bounds } from "../../core/geometry/polygon";
 import { overlap, rectAround, rectOf } from "../../core/geometry/rect";
-import { type Circuit, type Deck, type Job, type Opening, type Point, type Room, circuitSchema, deckSchema, fixtureSchema, openingSchema, pointSchema, roomSchema, wallSchema } from "../../core/job/model";
+import { type Circuit, type Deck, type Job, type Opening, type Point, type Room, type Wall, circuitSchema, deckSchema, fixtureSchema, openingSchema, pointSchema, roomSchema, wallSchema } from "../../core/job/model";
 import type { Change } from "../../core/job/patch";
 import { type PointKind, accessories, plateOf } from "../../core/rules/accessories";
 import { change, edit, useDesk } from "./store";
@@ -119,7 +119,7 @@ export function removeCircuit(id: string): string | null {
 }
 
 /** Adds an upright rectangular room with four walls; its corners can be moved afterwards. */
-export function addRoom(f: { name: string; kind: Room["kind"]; x: number; y: number; width: number; depth: number; height: number; build: "masonry" | "dry-lined" | "stud" | "metal-stud"; thickness: number }): string | null {
+export function addRoom(f: { name: string; kind: Room["kind"]; x: number; y: number; width: number; depth: number; height: number; build: Wall["build"]; thickness: number }): string | null {
   const { job } = useDesk.getState();
   const id = newId("r");
   const outline = [{ x: f.x, y: f.y }, { x: f.x, y: f.y + f.depth }, { x: f.x + f.width, y: f.y + f.depth }, { x: f.x + f.width, y: f.y }];
