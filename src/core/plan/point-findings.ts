@@ -1,3 +1,4 @@
+import { lowestTop } from "../geometry/ceiling";
 import { insidePolygon } from "../geometry/polygon";
 import { contains, overlap, rectAround, rectOf } from "../geometry/rect";
 import { EPS, atLeast, atMost } from "../geometry/tolerance";
@@ -33,9 +34,10 @@ function faceFindings(h: House, f: Face): Finding[] {
   points.forEach((p, i) => {
     const rect = rectAround(p);
     const { label } = p.point;
-    if (rect.u0 < -EPS || rect.v0 < -EPS || rect.u1 > length + EPS || rect.v1 > height + EPS) {
+    const topOver = (u: number): number => (f.shape.top ? lowestTop(f.shape.top, Math.max(0, u - p.width / 2), Math.min(length, u + p.width / 2)) : height);
+    if (rect.u0 < -EPS || rect.v0 < -EPS || rect.u1 > length + EPS || rect.v1 > topOver(p.u) + EPS) {
       const u = Math.min(Math.max(p.u, p.width / 2), length - p.width / 2);
-      const v = Math.min(Math.max(p.v, p.height / 2), height - p.height / 2);
+      const v = Math.round(Math.min(Math.max(p.v, p.height / 2), topOver(u) - p.height / 2) * 10) / 10;
       out.push(finding("point.off-wall", { subject: p.id, message: `${label} reaches past the edge of its wall.`, remedy: `Move ${label} to ${mm(u)}, ${mm(v)}`, fix: [{ collection: "points", id: p.id, set: { u, v } }] }));
     }
     const opening = h.job.openings.find((o) => o.wall === f.wall.id && (contains(rectOf(o), p) || overlap(rectOf(o), rect)));

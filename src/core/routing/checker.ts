@@ -1,3 +1,4 @@
+import { topAt } from "../geometry/ceiling";
 import { distanceToOutline, insidePolygon } from "../geometry/polygon";
 import { contains, crosses, rectAround } from "../geometry/rect";
 import { atMost } from "../geometry/tolerance";
@@ -106,7 +107,7 @@ function checkWallLeg(h: House, run: Run, leg: PinnedLeg, name: string): Finding
   if (!f) return [finding("route.off-surface", { subject: run.id, message: `${name}: its wall is no longer there.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] })];
   const path = leg.path.map((s) => toFace(f.frame, s));
   const out: Finding[] = [];
-  const off = path.find((p) => Math.abs(p.into) > PENCIL || p.u < -PENCIL || p.u > f.shape.length + PENCIL || p.v < -PENCIL || p.v > f.shape.height + PENCIL);
+  const off = path.find((p) => Math.abs(p.into) > PENCIL || p.u < -PENCIL || p.u > f.shape.length + PENCIL || p.v < -PENCIL || p.v > (f.shape.top ? topAt(f.shape.top, p.u) : f.shape.height) + PENCIL);
   if (off) out.push(finding("route.off-surface", { subject: run.id, message: `${name} leaves wall ${f.wall.index + 1} of ${f.room.name}.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
   const judged = checkPath(f.shape, f.zones, path, { depth: leg.depth, protected: leg.protected || leg.method === "surface" }, run.id);
   for (const x of judged.findings)

@@ -24,6 +24,7 @@ export const isStage = (x: unknown): x is StageId => stages.some((s) => s.id ===
 /** Stage that a rule's findings are settled in. */
 export function stageOfRule(rule: string): StageId {
   const head = rule.split(".")[0];
+  if (head === "found") return "survey";
   if (head === "point" || head === "kitchen" || head === "height") return "points";
   if (head === "circuit") return "circuits";
   if (head === "timber" || head === "hole") return "timber";
