@@ -1,13 +1,14 @@
 "use server";
 import { nanoid } from "nanoid";
 import { z } from "zod";
-import { readJobFile } from "../core/job/file";
+import { picturesNamed, readJobFile } from "../core/job/file";
 import { blankJob, idSchema } from "../core/job/model";
 import { siteEntrySchema } from "../core/site-book/entries";
 import { database } from "../data/client";
 import { ternCottage } from "../data/demo/tern-cottage";
 import { defaultSchools } from "../data/defaults";
 import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "../data/jobs";
+import { addPicture, picturesOf } from "../data/pictures";
 import { addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
 import type { EditAnswer } from "../ui/job/actions";
 
@@ -67,6 +68,7 @@ export async function duplicateJob(id: string) {
   const next = nanoid(10);
   const taken = new Set((await listJobs(db)).map((j) => j.name));
   await addJob(db, { ...found.job, id: next, name: copyName(found.job.name, taken) });
+  for (const p of await picturesOf(db, id, picturesNamed(found.job))) await addPicture(db, next, p);
   return { ok: true as const, id: next };
 }
 
@@ -85,6 +87,7 @@ export async function importJob(text: string) {
   const id = nanoid(10);
   const db = await database();
   await addJob(db, { ...read.file.job, id });
+  for (const p of read.file.pictures) await addPicture(db, id, p);
   if (read.file.siteBook.length) await storeEntries(db, id, read.file.siteBook);
   return { ok: true as const, id };
 }

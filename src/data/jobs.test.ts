@@ -2,11 +2,14 @@ import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { beforeEach, describe, expect, it } from "vitest";
+import { pictureKind } from "../core/formats/picture";
+import { picturesNamed, readJobFile, writeJobFile } from "../core/job/file";
 import { makePlan } from "../core/plan/plan";
 import { type Db, openMemory } from "./client";
 import { ternCottage } from "./demo/tern-cottage";
 import { FolderBusy, holderOf, lockFolder } from "./folder-lock";
 import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "./jobs";
+import { addPicture, pictureOf, picturesOf } from "./pictures";
 import { addSiteEntries, siteBookOf } from "./site-book";
 
 const job = ternCottage();
@@ -74,5 +77,24 @@ describe("the data folder", () => {
     // The parent of this process lives: its lock holds.
     writeFileSync(join(folder, "lumbet.lock"), `${process.ppid} -\n`);
     expect(() => lockFolder(folder)).toThrow(FolderBusy);
+  });
+});
+
+describe("pictures beside a job", () => {
+  it("come back as they were kept, only those the job names go into its file", async () => {
+    const db = await openMemory();
+    await addJob(db, job);
+    await addPicture(db, job.id, { id: "p1", type: "image/png", data: "AAAA" });
+    await addPicture(db, job.id, { id: "p2", type: "image/png", data: "BBBB" });
+    expect(await pictureOf(db, job.id, "p1")).toEqual({ id: "p1", type: "image/png", data: "AAAA" });
+    expect(await pictureOf(db, job.id, "none")).toBeNull();
+    const named = { ...job, photos: [{ id: "ph", wall: job.walls[0]!.id, picture: "p2", u: 0, v: 0, text: "", at: "2026-11-24" }] };
+    const file = readJobFile(writeJobFile(named, [], await picturesOf(db, job.id, picturesNamed(named))));
+    expect(file.ok && file.file.pictures.map((p) => p.id)).toEqual(["p2"]);
+  });
+  it("are told by how they begin, not by their name", () => {
+    expect(pictureKind(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1]))).toEqual({ type: "image/png" });
+    expect(pictureKind(new TextEncoder().encode("<svg/>"))).toEqual({ message: "the file is no picture that is kept; PNG, JPEG and WebP are" });
+    expect(pictureKind(new Uint8Array(0))).toEqual({ message: "the picture is empty" });
   });
 });

@@ -1,13 +1,13 @@
 import { z } from "zod";
 import { siteEntrySchema } from "../site-book/entries";
 import { checkInvariants } from "./invariants";
-import { type Job, canonical, jobSchema } from "./model";
+import { type Job, canonical, idSchema, jobSchema } from "./model";
 import type { Refusal } from "./patch";
 
 export const FORMAT = "lumbet-job";
 export const VERSION = 1;
 /** Largest job file accepted, characters. */
-export const FILE_MOST = 20_000_000;
+export const FILE_MOST = 60_000_000;
 
 /** A job file: the job and, beside it, what was done on site. */
 export const jobFileSchema = z.strictObject({
@@ -15,6 +15,8 @@ export const jobFileSchema = z.strictObject({
   version: z.literal(VERSION),
   job: jobSchema,
   siteBook: z.array(siteEntrySchema).max(100_000).default([]),
+  /** Pictures that photos and traced drawings name: id, kind, the file as base64. */
+  pictures: z.array(z.strictObject({ id: idSchema, type: z.enum(["image/png", "image/jpeg", "image/webp"]), data: z.base64().max(12_000_000) })).max(1000).default([]),
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 
@@ -46,7 +48,10 @@ export function readJobFile(text: string): ReadResult {
   return { ok: true, file: { ...parsed.data, job } };
 }
 
+/** Ids of the pictures a job names. */
+export const picturesNamed = (job: Job): Set<string> => new Set([...job.photos, ...job.traces].map((x) => x.picture));
+
 /** Writes a job file: two-space JSON, lists in canonical order, so that equal jobs make equal files. */
-export function writeJobFile(job: Job, siteBook: JobFile["siteBook"] = []): string {
-  return JSON.stringify({ format: FORMAT, version: VERSION, job: canonical(job), siteBook }, null, 2) + "\n";
+export function writeJobFile(job: Job, siteBook: JobFile["siteBook"] = [], pictures: JobFile["pictures"] = []): string {
+  return JSON.stringify({ format: FORMAT, version: VERSION, job: canonical(job), siteBook, ...(pictures.length ? { pictures } : {}) }, null, 2) + "\n";
 }

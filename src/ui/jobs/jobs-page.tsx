@@ -4,6 +4,7 @@ import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
+import { FILE_MOST } from "../../core/job/file";
 import type { JobLine, JobsActions } from "../job/actions";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
@@ -37,7 +38,7 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
   const bringIn = async (f: File): Promise<void> => {
     setBusy(true);
     try {
-      const made = f.size > 20_000_000 ? { ok: false as const, refusals: [{ path: "", message: `the file has ${f.size} bytes; at most 20 000 000 are read` }] } : await actions.importFile(await f.text());
+      const made = f.size > FILE_MOST ? { ok: false as const, refusals: [{ path: "", message: `the file has ${f.size} bytes; at most ${FILE_MOST} are read` }] } : await actions.importFile(await f.text());
       if (made.ok) {
         toast("Brought in as a new job");
         router.push(`/jobs/${made.id}`);

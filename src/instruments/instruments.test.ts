@@ -1,0 +1,60 @@
+import { describe, expect, it } from "vitest";
+import type { WallTruth } from "./port";
+import { judgeSweep, simulatedDetector } from "./simulated-detector";
+import { simulatedLaser } from "./simulated-laser";
+
+const readings = async (setting: "steady" | "noisy" | "misread", n = 60): Promise<number[]> => {
+  const laser = simulatedLaser(setting, 7);
+  const out: number[] = [];
+  for (let i = 0; i < n; i++) out.push((await laser.measure(3600)).length! - 3600);
+  return out;
+};
+
+describe("the simulated laser", () => {
+  it("steady stays within 3 mm, noisy within 20, and both err", async () => {
+    const [steady, noisy] = [await readings("steady"), await readings("noisy")];
+    expect(Math.max(...steady.map(Math.abs))).toBeLessThanOrEqual(3);
+    expect(Math.max(...noisy.map(Math.abs))).toBeGreaterThan(4);
+    expect(Math.max(...noisy.map(Math.abs))).toBeLessThanOrEqual(20);
+  });
+  it("misread is off by its own body about one time in three", async () => {
+    const off = (await readings("misread")).filter((x) => Math.abs(x) > 100).length;
+    expect(off).toBeGreaterThan(10);
+    expect(off).toBeLessThan(35);
+  });
+  it("says so when a length is out of its reach, and that it is simulated", async () => {
+    const laser = simulatedLaser("steady", 1);
+    expect(laser.simulated).toBe(true);
+    expect(await laser.measure(10)).toMatchObject({ length: null });
+    expect((await laser.measure(2000)).words).toMatch(/simulated/);
+  });
+});
+
+describe("the simulated wall detector", () => {
+  const wall = (more: Partial<WallTruth>): WallTruth => ({ length: 3000, foilBacked: false, metal: [], timber: [], cables: [], ...more });
+  const sweep = async (t: WallTruth) => {
+    const { signals } = await simulatedDetector(3).sweep(t);
+    return { signals, ...judgeSweep(t, signals) };
+  };
+  it("hears a shallow live cable and places it within 40 mm", async () => {
+    const { signals } = await sweep(wall({ cables: [{ u: 1230, depth: 15, live: true, name: "S1 to S2" }] }));
+    expect(signals).toHaveLength(1);
+    expect(signals[0]!.says).toBe("live cable");
+    expect(Math.abs((signals[0]!.from + signals[0]!.to) / 2 - 1230)).toBeLessThan(40);
+  });
+  it("is silent over a deep one, and says that silence is no proof", async () => {
+    const r = await sweep(wall({ cables: [{ u: 1230, depth: 60, live: true, name: "S1 to S2" }] }));
+    expect(r.signals).toEqual([]);
+    expect(r.words).toContain("Silence is not proof");
+  });
+  it("rings from end to end on foil-backed board", async () => {
+    const r = await sweep(wall({ foilBacked: true }));
+    expect(r.signals).toEqual([{ from: 0, to: 3000, says: "metal" }]);
+    expect(r.words).toMatch(/tells nothing/);
+  });
+  it("takes metal studs for something, timber for studs", async () => {
+    const r = await sweep(wall({ metal: [600, 1200], timber: [] }));
+    expect(r.falseAlarms).toBe(2);
+    expect((await sweep(wall({ timber: [400, 800] }))).signals.map((s) => s.says)).toEqual(["stud", "stud"]);
+  });
+});
