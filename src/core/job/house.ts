@@ -70,6 +70,8 @@ export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): Ho
     const floor = roomFloor(job, room);
     const base = faces.length;
     const n = walls.length;
+    /** An angle with a side that has no wall is no corner. */
+    const solid = (i: number): boolean => walls[(i + n) % n]!.build !== "open";
     walls.forEach((wall, i) => {
       const frame = wallFrame(room.outline, wall.index, floor);
       const before = wallFrame(room.outline, (wall.index + n - 1) % n, floor);
@@ -82,7 +84,7 @@ export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): Ho
         room,
         frame,
         floor,
-        shape: { length: frame.length, height: room.height, thickness: wall.thickness, openings, cornerLeft: isAngle(before.along, frame.along), cornerRight: isAngle(frame.along, after.along), ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}) },
+        shape: { length: frame.length, height: room.height, thickness: wall.thickness, openings, cornerLeft: solid(i - 1) && isAngle(before.along, frame.along), cornerRight: solid(i + 1) && isAngle(frame.along, after.along), ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}) },
         points: [],
         reverse: [],
         zones: [],
@@ -113,7 +115,8 @@ export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): Ho
         if (here.u >= 0 && here.u <= f.shape.length && here.v >= 0 && here.v <= f.shape.height) f.reverse.push({ ...p, u: here.u, v: here.v });
       }
     }
-    f.zones = wallZones(f.shape, f.points, f.reverse);
+    // Out of doors nothing is hidden in the face, and a side without a wall has none: no zones there.
+    f.zones = f.room.kind === "yard" || f.wall.build === "open" ? [] : wallZones(f.shape, f.points, f.reverse);
   }
   return { job, catalogue, faces, faceOfWall, decks, deckOfId, points, pointOfId };
 }
@@ -170,6 +173,29 @@ export function decksOfFace(h: House, f: Face): { over: number[]; under: number[
     if (Math.abs(floorTop - f.floor) <= DECK_GAP && d.top < f.floor + 1) under.push(i);
   });
   return { over, under };
+}
+
+/** Points on the walls of a storey, and on the ceilings over its rooms. */
+export function pointsOfStorey(h: House, storey: string): PlacedPoint[] {
+  const level = h.job.storeys.find((s) => s.id === storey)?.level ?? 0;
+  const rooms = h.job.rooms.filter((r) => r.storey === storey);
+  const height = Math.max(0, ...rooms.map((r) => r.height));
+  return h.points.filter((p) => {
+    if (p.face >= 0) return h.faces[p.face]!.room.storey === storey;
+    const d = h.decks[p.deck];
+    if (!d) return false;
+    const over = p.point.place.on === "deck" && p.point.place.face === "ceiling";
+    return over ? d.underside > level && d.underside <= level + height + DECK_GAP + 20 : Math.abs(d.top + d.deck.boards.thickness - level) <= DECK_GAP;
+  });
+}
+
+/** Decks over and under the rooms of a storey: within a floor's depth of its ceilings and its floor. */
+export function decksOfStorey(job: Job, storey: string): Job["decks"] {
+  const s = job.storeys.find((x) => x.id === storey);
+  if (!s) return [];
+  const rooms = job.rooms.filter((r) => r.storey === storey);
+  const tops = rooms.length ? rooms.map((r) => s.level + r.height) : [s.level + s.height];
+  return job.decks.filter((d) => tops.some((t) => d.underside >= t - 1 && d.underside <= t + DECK_GAP + 20) || Math.abs(d.underside + d.joists.depth + d.boards.thickness - s.level) <= DECK_GAP);
 }
 
 function groupBy<T, K>(list: readonly T[], key: (x: T) => K): Map<K, T[]> {

@@ -34,6 +34,7 @@ function faceFindings(h: House, f: Face): Finding[] {
   points.forEach((p, i) => {
     const rect = rectAround(p);
     const { label } = p.point;
+    if (f.wall.build === "open") out.push(finding("point.off-wall", { subject: p.id, message: `${label} is on a side of ${f.room.name} that has no wall.`, remedy: "Move it to a wall, or give that side one." }));
     const topOver = (u: number): number => (f.shape.top ? lowestTop(f.shape.top, Math.max(0, u - p.width / 2), Math.min(length, u + p.width / 2)) : height);
     if (rect.u0 < -EPS || rect.v0 < -EPS || rect.u1 > length + EPS || rect.v1 > topOver(p.u) + EPS) {
       const u = Math.min(Math.max(p.u, p.width / 2), length - p.width / 2);

@@ -113,7 +113,9 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
  * outside them too), turns round internal corners, and holes through walls between faces of two rooms.
  */
 export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: boolean): void {
-  for (const l of lines) addFace(g, h, l, surface);
+  for (const l of lines)
+    if (l.face.wall.build === "open") l.node = new Int32Array(l.us.length * l.vs.length).fill(-1);
+    else addFace(g, h, l, surface);
   for (const l of lines) {
     const next = lines[l.face.right]!;
     // Round a corner: the right end of this face is the left end of the next.

@@ -1,7 +1,9 @@
 "use client";
 import { toast } from "sonner";
 import { mm } from "../../core/rules/findings";
-import { removePoint, unpinAll } from "../job/edits";
+import { takeReading } from "../instruments/laser";
+import { removePoints, unpinAll } from "../job/edits";
+import { pickPoints, pickedPoints } from "../job/picking";
 import { change, edit, redo, undo, useDesk } from "../job/store";
 import { goTo } from "./order-of-work";
 
@@ -30,9 +32,10 @@ function layAll(): void {
 
 function deleteSelected(): void {
   const { selection, job } = useDesk.getState();
-  if (selection?.kind === "point") {
-    const label = job.points.find((p) => p.id === selection.id)?.label;
-    const refused = removePoint(selection.id);
+  const picked = pickedPoints(selection);
+  if (picked.length) {
+    const label = picked.length === 1 ? job.points.find((p) => p.id === picked[0])?.label : `${picked.length} points`;
+    const refused = removePoints(picked);
     if (refused) toast.error(refused);
     else toast(`${label} deleted`, { action: { label: "Undo", onClick: () => void undo() } });
   }
@@ -43,11 +46,34 @@ function deleteSelected(): void {
   }
 }
 
+/** Ids of the points of the room shown, along its walls in reading order. */
+function roomPoints(): string[] {
+  const { house, room } = useDesk.getState();
+  return house.faces.filter((f) => f.room.id === room).sort((a, b) => a.wall.index - b.wall.index).flatMap((f) => [...f.points].sort((a, b) => a.u - b.u).map((p) => p.id));
+}
+
+/** Shows the next (or previous) room of the job. */
+function nextRoom(by: 1 | -1): void {
+  const { job, room } = useDesk.getState();
+  if (!job.rooms.length) return;
+  const at = job.rooms.findIndex((r) => r.id === room);
+  const next = job.rooms[(at + by + job.rooms.length) % job.rooms.length]!;
+  useDesk.setState({ room: next.id, storey: next.storey, selection: null });
+}
+
+/** Picks the next (or previous) wall of the room shown. */
+function nextWall(by: 1 | -1): void {
+  const { job, room, selection } = useDesk.getState();
+  const walls = job.walls.filter((w) => w.room === room).sort((a, b) => a.index - b.index);
+  if (!walls.length) return;
+  const at = selection?.kind === "wall" ? walls.findIndex((w) => w.id === selection.id) : by > 0 ? -1 : 0;
+  useDesk.setState({ selection: { kind: "wall", id: walls[(at + by + walls.length) % walls.length]!.id }, view: "unrolled" });
+}
+
 /** Picks the next (or previous) point of the room, in reading order. */
 function nextPoint(by: 1 | -1): void {
-  const { house, room, selection } = useDesk.getState();
-  const faces = house.faces.filter((f) => f.room.id === room).sort((a, b) => a.wall.index - b.wall.index);
-  const ids = faces.flatMap((f) => [...f.points].sort((a, b) => a.u - b.u).map((p) => p.id));
+  const { selection } = useDesk.getState();
+  const ids = roomPoints();
   if (!ids.length) return;
   const at = selection?.kind === "point" ? ids.indexOf(selection.id) : -1;
   useDesk.setState({ selection: { kind: "point", id: ids[(at + by + ids.length) % ids.length]! } });
@@ -65,7 +91,14 @@ export const commands: readonly DeskCommand[] = [
   { name: "Deck view", keys: "D", on: key("d"), run: () => useDesk.setState({ view: "deck" }) },
   { name: "Next point", keys: ".", on: key("."), run: () => nextPoint(1) },
   { name: "Previous point", keys: ",", on: key(","), run: () => nextPoint(-1) },
+  { name: "Next room", keys: "]", on: key("]"), run: () => nextRoom(1) },
+  { name: "Previous room", keys: "[", on: key("["), run: () => nextRoom(-1) },
+  { name: "Next wall", keys: "W", on: (e) => plain(e) && !e.shiftKey && e.key.toLowerCase() === "w", run: () => nextWall(1) },
+  { name: "Previous wall", keys: "Shift W", on: (e) => plain(e) && e.shiftKey && e.key.toLowerCase() === "w", run: () => nextWall(-1) },
+  { name: "Pick all points of the room", keys: "Ctrl A", on: (e) => withCtrl(e) && e.key.toLowerCase() === "a", run: () => pickPoints(roomPoints()) },
+  { name: "Laser reading into the field in focus", keys: "F9", on: (e) => e.key === "F9", run: () => void takeReading() },
+  { name: "Simulated instruments, open or close", keys: "I", on: key("i"), run: () => useDesk.setState((s) => ({ instruments: !s.instruments })) },
   { name: "Delete what is picked", keys: "Del", on: (e) => plain(e) && e.key === "Delete", run: deleteSelected },
   { name: "Fit the drawing", keys: "F", on: key("f"), run: () => document.querySelector<HTMLButtonElement>("[data-fit]")?.click() },
-  { name: "Let go of what is picked", keys: "Esc", on: (e) => plain(e) && e.key === "Escape", run: () => useDesk.setState({ selection: null }) },
+  { name: "Let go of what is picked", keys: "Esc", on: (e) => plain(e) && e.key === "Escape", run: () => useDesk.setState({ selection: null, paint: null, tool: null }) },
 ];

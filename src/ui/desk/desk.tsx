@@ -1,4 +1,5 @@
 "use client";
+import { Ruler } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { Job } from "../../core/job/model";
@@ -6,11 +7,14 @@ import type { SiteEntry } from "../../core/site-book/entries";
 import { PlanDrawing } from "../drawing/plan-drawing";
 import { Tape } from "../drawing/tape";
 import { UnrolledRoom } from "../drawing/unrolled-room";
+import { InstrumentDrawer } from "../instruments/drawer";
+import { takeReading } from "../instruments/laser";
 import type { JobActions } from "../job/actions";
 import type { StageId } from "../job/stages";
 import type { Catalogue } from "../../core/rules/catalogue";
 import type { KeptAnswer } from "../bench/actions";
 import { openDesk, settle, useDesk } from "../job/store";
+import { recall, remember } from "../job/remember";
 import { useStoring } from "../job/storing";
 import { usePlanner } from "../job/use-planner";
 import { Button } from "../kit/button";
@@ -28,6 +32,8 @@ export function Desk({ job, version, siteBook, catalogue, kept, start, actions }
   useEffect(() => {
     openDesk(job, version, siteBook, catalogue, start);
     useDesk.setState({ kept });
+    const waiting = recall();
+    if (waiting) toast(`${waiting} ${waiting === 1 ? "change" : "changes"} made before the reload ${waiting === 1 ? "is" : "are"} being stored.`);
     setOpened(true);
     // Opened once for the page: what comes later from the server comes through storing.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -60,6 +66,7 @@ function Skeleton() {
 
 function Opened({ actions }: { actions: JobActions }) {
   useStoring(actions);
+  useEffect(remember, []);
   usePlanner();
   useKeys();
   useAddress();
@@ -71,8 +78,9 @@ function Opened({ actions }: { actions: JobActions }) {
       <TopBar />
       <div className="desk-grid min-h-0 flex-1">
         <OrderOfWork />
-        <main className="desk-main flex min-h-0 min-w-0 flex-col gap-2 p-2.5">
+        <main className="desk-main relative flex min-h-0 min-w-0 flex-col gap-2 p-2.5">
           {drawing ? <DrawingStage /> : <SheetStage />}
+          <InstrumentDrawer />
         </main>
         <aside aria-label="Inspector" className="desk-aside min-h-0 overflow-auto border-l border-line bg-panel p-3">
           <Inspector />
@@ -107,6 +115,9 @@ function DrawingStage() {
   const zones = useDesk((s) => s.zones);
   const room = useDesk((s) => s.room);
   const rooms = useDesk((s) => s.job.rooms);
+  const levels = useDesk((s) => s.job.storeys);
+  const storeys = [...levels].sort((a, b) => a.level - b.level);
+  const instruments = useDesk((s) => s.instruments);
   const planning = useDesk((s) => s.planning);
   const command = (name: string): void => commands.find((c) => c.name === name)?.run();
   return (
@@ -128,11 +139,16 @@ function DrawingStage() {
         {rooms.length ? (
           <label className="flex items-center gap-1.5 text-[13px] text-soft">
             Room
-            <select className="min-h-8 border border-line bg-field px-1.5 text-ink" value={room ?? ""} onChange={(e) => useDesk.setState({ room: e.target.value, selection: null })}>
-              {rooms.map((r) => (
-                <option key={r.id} value={r.id}>
-                  {r.name}
-                </option>
+            <select data-room className="min-h-8 max-w-44 border border-line bg-field px-1.5 text-ink" value={room ?? ""} onChange={(e) => { const r = rooms.find((x) => x.id === e.target.value); if (r) useDesk.setState({ room: r.id, storey: r.storey, selection: null }); }}>
+              {room === null ? <option value="">choose</option> : null}
+              {storeys.map((s) => (
+                <optgroup key={s.id} label={s.name}>
+                  {rooms.filter((r) => r.storey === s.id).map((r) => (
+                    <option key={r.id} value={r.id}>
+                      {r.name}
+                    </option>
+                  ))}
+                </optgroup>
               ))}
             </select>
           </label>
@@ -140,6 +156,7 @@ function DrawingStage() {
         <span className="min-w-2 flex-1 text-right text-[12.5px] text-soft" aria-live="polite">
           {planning ? "working out" : ""}
         </span>
+        <Button hint="I" aria-pressed={instruments} onClick={() => command("Simulated instruments, open or close")} icon={<Ruler size={14} />} aria-label="Simulated instruments" title="Simulated instruments" />
         <Button hint="L" onClick={() => command("Lay all runs")}>
           Lay all runs
         </Button>
@@ -150,7 +167,7 @@ function DrawingStage() {
           Add point
         </Button>
       </div>
-      {rooms.length === 0 || !room ? <Empty /> : view === "unrolled" ? <UnrolledRoom roomId={room} /> : <PlanDrawing deck={view === "deck"} />}
+      {(rooms.length === 0 || !room) && view !== "plan" ? <Empty /> : view === "unrolled" && room ? <UnrolledRoom roomId={room} /> : <PlanDrawing deck={view === "deck"} />}
       <Tape />
     </>
   );
@@ -159,8 +176,8 @@ function DrawingStage() {
 function Empty() {
   return (
     <div className="grid flex-1 place-content-center gap-3 border border-dashed border-line p-6 text-center">
-      <p className="text-lg">No room yet.</p>
-      <p className="max-w-[46ch] text-soft">Start in Survey with one room and its size. Then put in its doors and windows, a deck over it, a board, and the first socket.</p>
+      <p className="text-lg">No room here yet.</p>
+      <p className="max-w-[46ch] text-soft">Start in Survey: walk one room, or type its size. Then put in its doors and windows, a deck over it, a board, and the first socket.</p>
       <div>
         <Button look="solid" big onClick={() => useDesk.setState({ stage: "survey" })}>
           Go to Survey
@@ -201,10 +218,14 @@ const typing = (t: EventTarget | null): boolean => t instanceof HTMLElement && (
 function useKeys(): void {
   useEffect(() => {
     const down = (e: KeyboardEvent): void => {
-      if (typing(e.target)) {
-        // Undo inside a field belongs to the field.
+      if (e.key === "F9") {
+        // The one key that works while typing: the reading goes into the field.
+        e.preventDefault();
+        void takeReading();
         return;
       }
+      // Undo inside a field belongs to the field.
+      if (typing(e.target)) return;
       if (useDesk.getState().find || document.querySelector("[role=dialog]")) return;
       if (/^[0-9]$/.test(e.key) && !e.ctrlKey && !e.metaKey && !e.altKey) {
         const s = useDesk.getState().selection;

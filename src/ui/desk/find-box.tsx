@@ -2,6 +2,7 @@
 import { Command } from "cmdk";
 import { Dialog as D } from "radix-ui";
 import { useRouter } from "next/navigation";
+import { insidePolygon } from "../../core/geometry/polygon";
 import { type PointKind, accessories, pointKinds } from "../../core/rules/accessories";
 import { stages } from "../job/stages";
 import { useDesk } from "../job/store";
@@ -19,6 +20,8 @@ export function FindBox() {
   const close = (): void => useDesk.setState({ find: false });
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
   const roomOf = (wall: string): string | null => job.walls.find((w) => w.id === wall)?.room ?? null;
+  const storeyOf = (room: string): string | null => job.rooms.find((r) => r.id === room)?.storey ?? null;
+  const roomUnder = (p: { x: number; y: number }): string | null => job.rooms.find((r) => insidePolygon(r.outline, p))?.id ?? null;
   const item = "flex min-h-8 cursor-pointer items-center justify-between gap-3 px-2 data-[selected=true]:bg-accent data-[selected=true]:text-onaccent";
   const run = (f: () => void) => (): void => {
     close();
@@ -31,7 +34,7 @@ export function FindBox() {
         <D.Content className="fixed top-16 left-1/2 z-50 w-[calc(100vw-2rem)] max-w-xl -translate-x-1/2 border border-ink bg-panel" aria-describedby={undefined}>
           <D.Title className="sr-only">Find</D.Title>
           <Command label="Find" loop>
-            <Command.Input placeholder="S4, kitchen, lay, add socket" className="w-full border-b border-line bg-field px-3 py-2.5 text-lg" />
+            <Command.Input placeholder="S4, kitchen, wall 2, R1, add socket, lay" className="w-full border-b border-line bg-field px-3 py-2.5 text-lg" />
             <Command.List className="max-h-[60vh] overflow-auto p-1">
               <Command.Empty className="p-3 text-soft">Nothing by that name.</Command.Empty>
               <Command.Group heading="Points">
@@ -41,8 +44,8 @@ export function FindBox() {
                     value={`point ${p.label} ${accessories[p.kind].name} ${p.name}`}
                     className={item}
                     onSelect={run(() => {
-                      const room = p.place.on === "wall" ? roomOf(p.place.wall) : null;
-                      useDesk.setState((s) => ({ selection: { kind: "point", id: p.id }, room: room ?? s.room, view: p.place.on === "wall" ? "unrolled" : "plan" }));
+                      const room = p.place.on === "wall" ? roomOf(p.place.wall) : roomUnder(p.place);
+                      useDesk.setState((s) => ({ selection: { kind: "point", id: p.id }, room: room ?? s.room, storey: room ? storeyOf(room) : s.storey, view: p.place.on === "wall" ? "unrolled" : "plan" }));
                     })}
                   >
                     <span>
@@ -54,8 +57,28 @@ export function FindBox() {
               </Command.Group>
               <Command.Group heading="Rooms">
                 {job.rooms.map((r) => (
-                  <Command.Item key={r.id} value={`room ${r.name}`} className={item} onSelect={run(() => useDesk.setState({ room: r.id, view: "unrolled" }))}>
-                    {r.name}
+                  <Command.Item key={r.id} value={`room ${r.name}`} className={item} onSelect={run(() => useDesk.setState({ room: r.id, storey: r.storey, selection: null, view: "unrolled" }))}>
+                    <span>{r.name}</span>
+                    <span className="text-[13px] opacity-75">{job.storeys.find((s) => s.id === r.storey)?.name}</span>
+                  </Command.Item>
+                ))}
+              </Command.Group>
+              <Command.Group heading="Walls">
+                {[...job.walls].sort((a, b) => (a.room === b.room ? a.index - b.index : a.room < b.room ? -1 : 1)).map((w) => (
+                  <Command.Item key={w.id} value={`wall ${w.index + 1} ${job.rooms.find((r) => r.id === w.room)?.name} ${w.id}`} className={item} onSelect={run(() => useDesk.setState({ room: w.room, storey: storeyOf(w.room), selection: { kind: "wall", id: w.id }, view: "unrolled" }))}>
+                    <span>
+                      Wall {w.index + 1} · {job.rooms.find((r) => r.id === w.room)?.name}
+                    </span>
+                  </Command.Item>
+                ))}
+              </Command.Group>
+              <Command.Group heading="Circuits">
+                {job.circuits.map((c) => (
+                  <Command.Item key={c.id} value={`circuit ${c.label} ${c.name}`} className={item} onSelect={run(() => { goTo("circuits"); useDesk.setState({ selection: { kind: "circuit", id: c.id } }); })}>
+                    <span>
+                      {c.label} · {c.name}
+                    </span>
+                    <span className="text-[13px] opacity-75">{c.kind}</span>
                   </Command.Item>
                 ))}
               </Command.Group>

@@ -13,6 +13,8 @@ function concerns(f: Finding, s: Selection, points: Set<string>): boolean {
       return points.has(f.subject);
     case "joist":
       return f.subject.startsWith(`${s.deck}.J${s.joist}.`) || f.message.startsWith(`Joist ${s.joist} of `);
+    case "points":
+      return s.ids.includes(f.subject);
     case "run":
     case "point":
     case "circuit":

@@ -1,12 +1,13 @@
 "use client";
 import { useEffect, useRef } from "react";
 import { CircuitsPanel } from "../stages/circuits-panel";
+import { GroupForm } from "../stages/group-form";
 import { JoistCard } from "../stages/joist-card";
 import { PointForm } from "../stages/point-form";
 import { PointsPanel } from "../stages/points-panel";
 import { RoutesPanel, SettingsPanel } from "../stages/routes-panel";
 import { RunDetails } from "../stages/run-details";
-import { SurveyPanel } from "../stages/survey-panel";
+import { SurveyPanel } from "../stages/survey/survey-panel";
 import { DrumsPanel } from "../stages/drums-panel";
 import { WallForm } from "../stages/wall-form";
 import { useDesk } from "../job/store";
@@ -15,7 +16,7 @@ import { FindingsList } from "./findings-list";
 /** What is picked, what the stage needs, and what is to settle. */
 export function Inspector() {
   const stage = useDesk((s) => s.stage);
-  const picked = useDesk((s) => (s.selection ? `${s.selection.kind} ${"id" in s.selection ? s.selection.id : `${s.selection.deck} ${s.selection.joist}`}` : ""));
+  const picked = useDesk((s) => (s.selection ? `${s.selection.kind} ${"id" in s.selection ? s.selection.id : "ids" in s.selection ? s.selection.ids.length : `${s.selection.deck} ${s.selection.joist}`}` : ""));
   const top = useRef<HTMLDivElement>(null);
   // What has just been picked is read from its top.
   useEffect(() => {
@@ -47,6 +48,7 @@ function Picked() {
     const point = job.points.find((p) => p.id === selection.id);
     return point ? <PointForm key={point.id} point={point} /> : null;
   }
+  if (selection?.kind === "points") return <GroupForm ids={selection.ids} />;
   if (selection?.kind === "run") {
     const run = plan?.runs.find((r) => r.id === selection.id);
     return run ? <RunDetails key={run.id} run={run} /> : null;

@@ -1,7 +1,7 @@
 "use client";
 import { Moon, Search, Sun } from "lucide-react";
 import Link from "next/link";
-import { useDesk } from "../job/store";
+import { useDesk, useStorey } from "../job/store";
 import { useTheme } from "../kit/theme";
 
 const words = { stored: "stored", storing: "storing", offline: "kept here, no connection", conflict: "to settle" } as const;
@@ -10,7 +10,8 @@ export function TopBar() {
   const name = useDesk((s) => s.job.name);
   const id = useDesk((s) => s.job.id);
   const room = useDesk((s) => s.job.rooms.find((r) => r.id === s.room)?.name);
-  const storey = useDesk((s) => s.job.storeys[0]?.name);
+  const shown = useStorey();
+  const storey = useDesk((s) => s.job.storeys.find((x) => x.id === shown)?.name);
   const storing = useDesk((s) => s.storing);
   const [theme, turn] = useTheme();
   return (
@@ -32,7 +33,7 @@ export function TopBar() {
       <span className="flex-1" />
       <button type="button" onClick={() => useDesk.setState({ find: true })} className="inline-flex min-h-8 cursor-pointer items-center gap-2 border border-current/40 px-2 text-[13px] hover:border-current">
         <Search size={14} aria-hidden />
-        <span className="sr-only lg:not-sr-only">Find a point, run or room, or a command</span>
+        <span className="sr-only lg:not-sr-only">Find anything, or a command</span>
         <kbd aria-hidden className="hidden font-mono text-[11px] opacity-80 sm:inline">/</kbd>
       </button>
       <nav aria-label="Other pages" className="hidden gap-3 font-cond text-[14px] font-semibold md:flex">

@@ -1,7 +1,9 @@
 "use client";
 import { useMemo } from "react";
 import { bounds } from "../../core/geometry/polygon";
-import { useDesk } from "../job/store";
+import { isPicked } from "../job/picking";
+import { useDesk, useStorey } from "../job/store";
+import { pointsOfStorey } from "../../core/job/house";
 import { runStyles } from "./run-style";
 
 /** The storey in small: which room is unrolled, where the picked thing is. */
@@ -12,7 +14,7 @@ export function MiniPlan() {
   const room = useDesk((s) => s.room);
   const selection = useDesk((s) => s.selection);
   const styles = useMemo(() => runStyles(job), [job]);
-  const storey = job.rooms.find((r) => r.id === room)?.storey ?? job.storeys[0]?.id;
+  const storey = useStorey();
   const rooms = job.rooms.filter((r) => r.storey === storey);
   if (!rooms.length) return null;
   const b = bounds(rooms.flatMap((r) => r.outline));
@@ -35,8 +37,8 @@ export function MiniPlan() {
             .filter((r) => r.id === selection.id)
             .map((r) => <polyline key={r.id} points={r.legs.flatMap((l) => l.path.map((p) => `${p[0]},${-p[1]}`)).join(" ")} fill="none" stroke={styles.get(r.circuit)?.color} strokeWidth={unit * 2.5} />)
         : null}
-      {house.points.map((p) => {
-        const on = selection?.kind === "point" && selection.id === p.point.id;
+      {pointsOfStorey(house, storey).map((p) => {
+        const on = isPicked(selection, p.point.id);
         return <circle key={p.point.id} cx={p.space[0]} cy={-p.space[1]} r={unit * (on ? 5 : 2.4)} fill={on ? "var(--accent)" : "var(--ink)"} pointerEvents="none" />;
       })}
       {selection?.kind === "wall"

@@ -1,16 +1,24 @@
 "use client";
 import { type PointerEvent as RPointer, useCallback, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
-import { bounds } from "../../core/geometry/polygon";
+import { type XY, bounds } from "../../core/geometry/polygon";
+import { decksOfStorey, pointsOfStorey } from "../../core/job/house";
 import type { Point } from "../../core/job/model";
+import { stringPaths } from "../../core/kitchen/string-path";
 import { legPosition, moveLeg } from "../../core/routing/move-leg";
 import { mm } from "../../core/rules/findings";
 import { joistFor } from "../../core/timber/deck";
 import { joistWindows } from "../../core/timber/joist";
 import { plateOf } from "../../core/rules/accessories";
 import type { Run } from "../../core/plan/plan-model";
-import { change, edit, endPreview, preview, useDesk } from "../job/store";
+import { change, edit, endPreview, preview, useDesk, useStorey } from "../job/store";
+import { isPicked, pickedPoints, pressPoint, shiftPoints } from "../job/picking";
+import { pictureUrl } from "../job/pictures";
+import { follow } from "./follow";
 import { DrawingFrame } from "./frame";
+import { PlanHandles } from "./plan-handles";
+import { PlanRooms } from "./plan-rooms";
+import { ToolBar, ToolShapes, nextCorner } from "./plan-tool";
 import { runStyles } from "./run-style";
 import { movePoint, nudge } from "./tools/move-point";
 import { useViewport } from "./viewport";
@@ -24,13 +32,22 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   const selection = useDesk((s) => s.selection);
   const frame = useRef<HTMLDivElement>(null);
   const styles = useMemo(() => runStyles(job), [job]);
-  const storey = job.rooms.find((r) => r.id === room)?.storey ?? job.storeys[0]?.id;
+  const storey = useStorey();
+  const stage = useDesk((s) => s.stage);
+  const tool = useDesk((s) => s.tool);
+  const [hover, setHover] = useState<XY | null>(null);
   const rooms = job.rooms.filter((r) => r.storey === storey);
-  const corners = [...rooms.flatMap((r) => r.outline), ...(deck ? house.decks.flatMap((d) => d.deck.outline) : [])];
+  const storeyDecks = useMemo(() => new Set(decksOfStorey(job, storey).map((d) => d.id)), [job, storey]);
+  const traces = job.traces.filter((t) => t.storey === storey && t.shown);
+  const points = useMemo(() => pointsOfStorey(house, storey), [house, storey]);
+  const level = job.storeys.find((s) => s.id === storey)?.level ?? 0;
+  const high = level + Math.max(0, ...rooms.map((r) => r.height)) + 500;
+  const strings = useMemo(() => (stage === "points" && !deck && job.dwelling.country === "wales" ? stringPaths(house) : []), [stage, deck, job.dwelling.country, house]);
+  const corners = [...rooms.flatMap((r) => r.outline), ...(deck ? house.decks.filter((d) => storeyDecks.has(d.deck.id)).flatMap((d) => d.deck.outline) : []), ...traces.flatMap((t) => [{ x: t.x, y: t.y }, { x: t.x + t.width * t.scale, y: t.y - t.height * t.scale }])];
   const b = corners.length ? bounds(corners) : { x0: 0, y0: 0, x1: 4000, y1: 4000 };
   // North is up on the screen: y is turned over.
   const extent = { x0: b.x0 - 300, x1: b.x1 + 300, y0: -b.y1 - 300, y1: -b.y0 + 300 };
-  const { view, fit, zoom, startPan } = useViewport(frame, extent, `${storey} ${deck} ${corners.length}`);
+  const { view, fit, zoom, startPan } = useViewport(frame, extent, `${storey} ${deck} ${rooms.length} ${traces.length}`);
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
   const [ghost, setGhost] = useState<{ run: Run; leg: number; at: number } | null>(null);
   const toPlan = (e: { clientX: number; clientY: number }): { x: number; y: number } => {
@@ -66,8 +83,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   const dragDeckPoint = (e: RPointer, p: Point): void => {
     if (e.button !== 0) return;
     e.stopPropagation();
-    useDesk.setState({ selection: { kind: "point", id: p.id } });
-    if (p.place.on !== "deck") return;
+    if (!pressPoint(p.id, e) || p.place.on !== "deck") return;
     const start = p.place;
     const from = toPlan(e);
     let to: Point["place"] | null = null;
@@ -87,8 +103,20 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
     );
   };
 
-  const visibleDecks = deck ? house.decks.filter((d) => d.deck.kind !== "concrete") : [];
+  const pressTool = (e: RPointer): void => {
+    if (e.button !== 0 || !tool) return;
+    e.stopPropagation();
+    const p = toPlan(e);
+    if (tool.kind === "outline") {
+      const [first] = tool.corners;
+      const near = first && tool.corners.length > 2 && Math.hypot(p.x - first.x, p.y - first.y) * view.scale < 12;
+      if (!near) useDesk.setState({ tool: { kind: "outline", corners: [...tool.corners, nextCorner(tool.corners, p, e.altKey)] } });
+    } else useDesk.setState({ tool: tool.a === null ? { ...tool, a: p } : { ...tool, b: p } });
+  };
+  const shownRoom = rooms.find((r) => r.id === room);
+  const visibleDecks = deck ? house.decks.filter((d) => d.deck.kind !== "concrete" && storeyDecks.has(d.deck.id)) : [];
   return (
+    <div className="relative flex min-h-0 flex-1 flex-col" onPointerMove={tool ? (e) => setHover(toPlan(e)) : undefined}>
     <DrawingFrame frame={frame} onGround={startPan} fit={fit} zoom={zoom} label={deck ? "Deck from above" : "Plan of the storey"}>
       <defs>
         <pattern id="window" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(45)">
@@ -96,25 +124,12 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
         </pattern>
       </defs>
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
-        {rooms.map((r) => {
-          const c = bounds(r.outline);
-          return (
-            <g key={r.id}>
-              <polygon points={r.outline.map((p) => `${p.x},${-p.y}`).join(" ")} fill={r.id === room ? "var(--plaster)" : "var(--panel)"} stroke="var(--ink)" strokeWidth={px(r.id === room ? 2.5 : 1.5)} onClick={() => useDesk.setState({ room: r.id })} className="cursor-pointer" />
-              <text x={(c.x0 + c.x1) / 2} y={-(c.y0 + c.y1) / 2 - px(10)} textAnchor="middle" fontSize={px(13)} fill="var(--soft)" fontFamily="var(--font-cond)" fontWeight={600} pointerEvents="none">
-                {r.name}
-              </text>
-            </g>
-          );
-        })}
-        {house.faces
-          .filter((f) => f.room.storey === storey)
-          .flatMap((f) =>
-            f.shape.openings.map((o, i) => {
-              const a = { x: f.frame.origin[0] + f.frame.along.x * o.u, y: f.frame.origin[1] + f.frame.along.y * o.u };
-              return <line key={`${f.n} ${i}`} x1={a.x} y1={-a.y} x2={a.x + f.frame.along.x * o.width} y2={-(a.y + f.frame.along.y * o.width)} stroke="var(--opening)" strokeWidth={px(4)} pointerEvents="none" />;
-            }),
-          )}
+        {traces.map((t) => (
+          <image key={t.id} href={pictureUrl(job.id, t.picture)} x={t.x} y={-t.y} width={t.width * t.scale} height={t.height * t.scale} preserveAspectRatio="none" opacity={0.6} pointerEvents="none" />
+        ))}
+        <g opacity={traces.length ? 0.75 : 1}>
+          <PlanRooms house={house} job={job} storey={storey} room={room} px={px} onRoom={showRoom} />
+        </g>
         {visibleDecks.map((l) => (
           <g key={l.deck.id}>
             <polygon points={l.deck.outline.map((p) => `${p.x},${-p.y}`).join(" ")} fill="none" stroke="var(--timberline)" strokeWidth={px(1)} strokeDasharray={`${px(6)} ${px(4)}`} pointerEvents="none" />
@@ -166,6 +181,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
           return (
             <g key={run.id} opacity={selection?.kind === "run" && !picked ? 0.35 : 1} className="cursor-pointer">
               {run.legs.map((l, i) => {
+                if (!l.path.every((p) => p[2] >= level - 600 && p[2] <= high)) return null;
                 const onDeck = l.surface.kind === "deck";
                 const d = l.path.map((p, k) => `${k ? "L" : "M"}${p[0]},${-p[1]}`).join("");
                 return (
@@ -191,8 +207,12 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
               return <line x1={plumb ? ghost.at : a[0]} x2={plumb ? ghost.at : z[0]} y1={plumb ? -a[1] : -ghost.at} y2={plumb ? -z[1] : -ghost.at} stroke="var(--accent)" strokeWidth={px(3)} strokeDasharray={`${px(5)} ${px(4)}`} pointerEvents="none" />;
             })()
           : null}
-        {house.points.map((p) => {
-          const picked = selection?.kind === "point" && selection.id === p.point.id;
+        {stage === "survey" && !deck && shownRoom && !tool ? <PlanHandles room={shownRoom} px={px} toPlan={toPlan} scale={view.scale} /> : null}
+        {strings.map((s) => (
+          <polyline key={s.point} data-string={s.point} points={s.path.map((p) => `${p.x},${-p.y}`).join(" ")} fill="none" stroke="var(--warn)" strokeWidth={px(isPicked(selection, s.point) ? 3 : 1.4)} strokeDasharray={`${px(2)} ${px(4)}`} pointerEvents="none" />
+        ))}
+        {points.map((p) => {
+          const picked = isPicked(selection, p.point.id);
           const w = Math.max(px(p.point.label.length * 7 + 7), p.deck >= 0 ? plateOf(p.point).width : 0);
           return (
             <g
@@ -204,13 +224,15 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
               aria-pressed={picked}
               className="focusable cursor-grab touch-none"
               onPointerDown={(e) => dragDeckPoint(e, p.point)}
-              onFocus={() => useDesk.setState({ selection: { kind: "point", id: p.point.id } })}
+              onFocus={(e) => e.currentTarget.matches(":focus-visible") && !isPicked(selection, p.point.id) && useDesk.setState({ selection: { kind: "point", id: p.point.id } })}
               onKeyDown={(e) => {
                 const by = nudge(e);
-                if (!by || p.point.place.on !== "deck") return;
+                if (!by || (p.point.place.on !== "deck" && pickedPoints(selection).length < 2)) return;
                 e.preventDefault();
                 e.stopPropagation();
-                movePoint(p.point, { ...p.point.place, x: p.point.place.x + by.u, y: p.point.place.y + by.v });
+                const ids = picked ? pickedPoints(selection) : [p.point.id];
+                const refused = shiftPoints(job.points.filter((q) => ids.includes(q.id)), by.u, by.v);
+                if (refused) toast.error(refused);
               }}
             >
               <rect className="ring" x={p.space[0] - w / 2} y={-p.space[1] - px(8)} width={w} height={px(16)} rx={p.deck >= 0 ? px(8) : 0} fill="var(--plate)" stroke={picked ? "var(--accent)" : "var(--ink)"} strokeWidth={px(picked ? 3 : 1.2)} />
@@ -222,23 +244,16 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
         })}
         <g transform={`translate(${b.x0} ${-b.y0 + px(34)})`} pointerEvents="none">
           <text fontSize={px(11.5)} fill="var(--soft)">
-            North is up{deck ? " · green hatch: where a joist may be bored · ✕: cut already there" : ""}
+            North is up{strings.length ? " · dotted: a taut string within 3 000 of the bowl" : ""}{deck ? " · green hatch: where a joist may be bored · ✕: cut already there" : ""}
           </text>
         </g>
+        <ToolShapes px={px} hover={hover} />
+        {tool ? <rect x={-1e6} y={-1e6} width={2e6} height={2e6} fill="transparent" className="cursor-crosshair" data-tool-ground onPointerDown={pressTool} /> : null}
       </g>
     </DrawingFrame>
+    <ToolBar />
+    </div>
   );
 }
 
-/** Follows the pointer from a press until it is let go. */
-function follow(move: (m: PointerEvent) => void, end: (m: PointerEvent) => void): void {
-  const up = (m: PointerEvent): void => {
-    window.removeEventListener("pointermove", move);
-    window.removeEventListener("pointerup", up);
-    window.removeEventListener("pointercancel", up);
-    end(m);
-  };
-  window.addEventListener("pointermove", move);
-  window.addEventListener("pointerup", up);
-  window.addEventListener("pointercancel", up);
-}
+const showRoom = (id: string): void => useDesk.setState({ room: id });

@@ -1,11 +1,10 @@
-import { type Face, type House, decksOfFace } from "../../core/job/house";
+import { type StripWall, stripOf, toStrip } from "../../core/job/unrolled";
+import { type House, decksOfFace } from "../../core/job/house";
 import type { Plan, Run } from "../../core/plan/plan-model";
 import { type XYZ, toFace } from "../../core/geometry/wall-frame";
 
 /** A wall in the unrolled strip: where it starts, drawing mm. Floor is y 0, up is negative. */
-export interface UnrolledWall {
-  face: Face;
-  x: number;
+export interface UnrolledWall extends StripWall {
   over: number[];
   under: number[];
 }
@@ -44,15 +43,8 @@ export const STRIP_GAP = 40;
 
 /** Lays the walls of a room side by side, turning right from its start wall, with the runs that show on them. */
 export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
-  const faces = h.faces.filter((f) => f.room.id === roomId).sort((a, b) => a.wall.index - b.wall.index);
-  const start = faces[0]?.room.startWall ?? 0;
-  const ordered = faces.map((_, i) => faces[(start + i) % faces.length]!);
-  let x = 0;
-  const walls = ordered.map((face): UnrolledWall => {
-    const w = { face, x, ...decksOfFace(h, face) };
-    x += face.shape.length;
-    return w;
-  });
+  const strip = stripOf(h, roomId);
+  const walls = strip.walls.map((w): UnrolledWall => ({ ...w, ...decksOfFace(h, w.face) }));
   const byWall = new Map(walls.map((w) => [w.face.wall.id, w]));
   const legs: DrawnLeg[] = [];
   const holes: DrawnHole[] = [];
@@ -72,13 +64,12 @@ export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
     }
   }
   spread(legs);
-  const height = Math.max(0, ...walls.map((w) => w.face.shape.height));
-  return { walls, legs, holes, width: x, height };
+  return { walls, legs, holes, width: strip.width, height: strip.height };
 }
 
 const onWall = (w: UnrolledWall, p: XYZ): { x: number; y: number } => {
-  const f = toFace(w.face.frame, p);
-  return { x: w.x + f.u, y: -f.v };
+  const s = toStrip(w, p);
+  return { x: s.x, y: -s.y };
 };
 
 function deckTail(h: House, run: Run, from: number, step: 1 | -1, w: UnrolledWall, legs: DrawnLeg[], holes: DrawnHole[], plan: Plan): void {

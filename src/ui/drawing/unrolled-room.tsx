@@ -7,7 +7,9 @@ import { legPosition, moveLeg } from "../../core/routing/move-leg";
 import { legWords } from "../../core/plan/tape";
 import { accessories } from "../../core/rules/accessories";
 import { mm } from "../../core/rules/findings";
-import { change, edit, endPreview, useDesk } from "../job/store";
+import { change, edit, endPreview, preview, useDesk } from "../job/store";
+import { isPicked, pickedPoints, pressPoint, shiftPoints } from "../job/picking";
+import { follow } from "./follow";
 import { DrawingFrame } from "./frame";
 import { runStyles } from "./run-style";
 import { movePoint, nudge, placeAt, previewMove } from "./tools/move-point";
@@ -25,6 +27,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const plan = useDesk((s) => s.plan);
   const zones = useDesk((s) => s.zones);
   const selection = useDesk((s) => s.selection);
+  const sweep = useDesk((s) => s.sweep);
   const frame = useRef<HTMLDivElement>(null);
   const drawn = useMemo(() => unroll(house, roomId, plan), [house, roomId, plan]);
   const styles = useMemo(() => runStyles(job), [job]);
@@ -58,8 +61,10 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const dragPoint = (e: RPointer, point: Point, at: { x: number; y: number }): void => {
     if (e.button !== 0 || point.place.on !== "wall") return;
     e.stopPropagation();
-    useDesk.setState({ selection: { kind: "point", id: point.id } });
     (e.currentTarget as SVGElement).focus();
+    if (!pressPoint(point.id, e)) return;
+    const group = pickedPoints(useDesk.getState().selection);
+    if (group.length > 1) return dragGroup(e, group, at);
     const from = toDrawing(e);
     const [dx, dy] = [from.x - at.x, from.y - at.y];
     let last: ReturnType<typeof placeAt> = null;
@@ -91,6 +96,30 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     window.addEventListener("pointermove", move);
     window.addEventListener("pointerup", up);
     window.addEventListener("pointercancel", up);
+  };
+
+  /** Several points go together, by the same amount along and up. */
+  const dragGroup = (e: RPointer, ids: readonly string[], at: { x: number; y: number }): void => {
+    const from = toDrawing(e);
+    let by: { u: number; v: number } | null = null;
+    const points = job.points.filter((p) => ids.includes(p.id) && p.place.on === "wall");
+    follow(
+      (m) => {
+        if (!by && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 4) return;
+        const p = toDrawing(m);
+        const g = m.altKey ? 1 : 10;
+        by = { u: Math.round((p.x - from.x) / g) * g, v: Math.round((from.y - p.y) / g) * g };
+        setGuide(-at.y + by.v);
+        const moved = by;
+        preview(points.map((q) => change("points", q.id, { ...q, place: { ...q.place, u: (q.place as { u: number }).u + moved.u, v: (q.place as { v: number }).v + moved.v } })));
+      },
+      (m) => {
+        setGuide(null);
+        if (!by || m.type === "pointercancel") return endPreview();
+        const refused = shiftPoints(points, by.u, by.v);
+        if (refused) toast.error(refused);
+      },
+    );
   };
 
   const dragLeg = (e: RPointer, d: DrawnLeg): void => {
@@ -143,6 +172,9 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
           <rect width={px(6)} height={px(6)} fill="var(--zone)" />
           <line x1={0} y1={0} x2={0} y2={px(6)} stroke="var(--zoneline)" strokeWidth={px(0.9)} />
         </pattern>
+        <pattern id="foil" patternUnits="userSpaceOnUse" width={px(22)} height={px(22)}>
+          <path d={`M0,${px(11)}h${px(6)}M${px(11)},0v${px(6)}`} stroke="var(--soft)" strokeWidth={px(0.7)} opacity={0.6} />
+        </pattern>
         <pattern id="reverse" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(-45)">
           <line x1={0} y1={0} x2={0} y2={px(6)} stroke="var(--zoneline)" strokeWidth={px(1.4)} strokeDasharray={`${px(2)} ${px(2)}`} />
         </pattern>
@@ -154,7 +186,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
           </text>
         ) : null}
         {drawn.walls.map((w) => (
-          <WallFace key={w.face.wall.id} w={w} house={house} job={job} px={px} zones={zones} selected={selection?.kind === "wall" && selection.id === w.face.wall.id} onSelect={selectWall} />
+          <WallFace key={w.face.wall.id} w={w} house={house} job={job} px={px} zones={zones} selected={selection?.kind === "wall" && selection.id === w.face.wall.id} onSelect={selectWall} sweep={sweep?.wall === w.face.wall.id ? sweep : null} />
         ))}
         {guide !== null ? <line x1={0} x2={drawn.width} y1={-guide} y2={-guide} stroke="var(--accent)" strokeWidth={px(1)} strokeDasharray={`${px(6)} ${px(4)}`} /> : null}
         {runIds.map((id) => (
@@ -165,7 +197,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
         ))}
         {legGhost ? <Ghost d={legGhost.leg} at={legGhost.at} px={px} x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)!.x} plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1} /> : null}
         {points.map(({ w, p, point }) => (
-          <PointTag key={p.id} point={point} x={w.x + p.u} y={-p.v} width={p.width} height={p.height} px={px} selected={selection?.kind === "point" && selection.id === p.id} stop={stops.has(p.id)} where={`wall ${w.face.wall.index + 1}, ${mm(p.u)} from the left, ${mm(p.v)} up`} onDown={dragPoint} />
+          <PointTag key={p.id} point={point} x={w.x + p.u} y={-p.v} width={p.width} height={p.height} px={px} selected={isPicked(selection, p.id)} stop={stops.has(p.id)} where={`wall ${w.face.wall.index + 1}, ${mm(p.u)} from the left, ${mm(p.v)} up`} onDown={dragPoint} />
         ))}
       </g>
     </DrawingFrame>
@@ -238,6 +270,7 @@ function Ghost({ d, at, px, x, plumb }: { d: DrawnLeg; at: number; px: (n: numbe
 
 function PointTag({ point, x, y, width, height, px, selected, stop, where, onDown }: { point: Point; x: number; y: number; width: number; height: number; px: (n: number) => number; selected: boolean; stop: boolean; where: string; onDown: (e: RPointer, p: Point, at: { x: number; y: number }) => void }) {
   const ref = useRef<SVGGElement>(null);
+  const pressing = useRef(false);
   useEffect(() => {
     if (selected && document.activeElement === document.body) ref.current?.focus({ preventScroll: true });
   }, [selected]);
@@ -250,22 +283,37 @@ function PointTag({ point, x, y, width, height, px, selected, stop, where, onDow
       role="button"
       tabIndex={0}
       data-point-tag={point.label}
-      aria-label={`${point.label}, ${accessories[point.kind].name}${point.gang === 2 ? ", 2-gang" : ""}, ${where}${stop ? ", has a stop finding" : ""}`}
+      aria-label={`${point.label}, ${accessories[point.kind].name}${point.gang === 2 ? ", 2-gang" : ""}, ${where}${point.existing ? ", found in the house" : ""}${stop ? ", has a stop finding" : ""}`}
       aria-pressed={selected}
       className="focusable cursor-grab touch-none"
-      onPointerDown={(e) => onDown(e, point, { x, y })}
-      onFocus={() => useDesk.setState({ selection: { kind: "point", id: point.id } })}
+      onPointerDown={(e) => {
+        pressing.current = true;
+        onDown(e, point, { x, y });
+        window.addEventListener("pointerup", () => (pressing.current = false), { once: true });
+      }}
+      onFocus={() => {
+        // The keyboard picks what it comes to; a press is for pressPoint to judge.
+        if (!pressing.current && !isPicked(useDesk.getState().selection, point.id)) useDesk.setState({ selection: { kind: "point", id: point.id } });
+      }}
       onKeyDown={(e) => {
+        if (e.key === "Enter" || e.key === " ") {
+          e.preventDefault();
+          e.stopPropagation();
+          pressPoint(point.id, e);
+          return;
+        }
         const by = nudge(e);
         if (!by || point.place.on !== "wall") return;
         e.preventDefault();
         e.stopPropagation();
-        const refused = movePoint(point, { ...point.place, u: point.place.u + by.u, v: point.place.v + by.v });
+        const { job, selection } = useDesk.getState();
+        const ids = isPicked(selection, point.id) ? pickedPoints(selection) : [point.id];
+        const refused = shiftPoints(job.points.filter((p) => ids.includes(p.id)), by.u, by.v);
         if (refused) toast.error(refused);
       }}
     >
       <rect x={r.u0} y={r.v0} width={width} height={height} fill="var(--plate)" stroke="var(--ink)" strokeWidth={px(1)} />
-      <rect className="ring" x={x - w / 2} y={y - h / 2} width={w} height={h} fill="var(--plate)" stroke={stop ? "var(--stop)" : "var(--ink)"} strokeWidth={px(selected || stop ? 2.5 : 1.5)} />
+      <rect className="ring" x={x - w / 2} y={y - h / 2} width={w} height={h} fill="var(--plate)" stroke={stop ? "var(--stop)" : "var(--ink)"} strokeWidth={px(selected || stop ? 2.5 : 1.5)} strokeDasharray={point.existing ? `${px(3)} ${px(2)}` : undefined} />
       {selected ? <rect x={x - w / 2 - px(4)} y={y - h / 2 - px(4)} width={w + px(8)} height={h + px(8)} fill="none" stroke="var(--accent)" strokeWidth={px(2.5)} /> : null}
       <text x={x} y={y + px(4.2)} fontSize={px(12)} textAnchor="middle" fontFamily="var(--font-mono)" fontWeight={500} fill={stop ? "var(--stop)" : "var(--ink)"}>
         {point.label}

@@ -3,32 +3,44 @@ import { memo } from "react";
 import type { House } from "../../core/job/house";
 import type { Job } from "../../core/job/model";
 import { mm } from "../../core/rules/findings";
+import { fixtureNames } from "../../core/survey/typical";
+import { BAND } from "../../core/zones/wall-zones";
+import type { DeskState } from "../job/store";
 import { STRIP, STRIP_GAP, type UnrolledWall } from "./unrolled-model";
 
-const buildWords: Record<string, string> = { masonry: "masonry", "dry-lined": "dry-lined", stud: "stud", "metal-stud": "metal stud" };
+const buildWords: Record<string, string> = { masonry: "masonry", "dry-lined": "dry-lined", stud: "stud", "metal-stud": "metal stud", open: "open" };
 
 /** One wall with its openings, fixtures, zones and deck strips. Drawing mm; `px` turns screen pixels into mm. */
-export const WallFace = memo(function WallFace({ w, house, job, px, zones, selected, onSelect }: { w: UnrolledWall; house: House; job: Job; px: (n: number) => number; zones: boolean; selected: boolean; onSelect: (wall: string) => void }) {
+export const WallFace = memo(function WallFace({ w, house, job, px, zones, selected, onSelect, sweep }: { w: UnrolledWall; house: House; job: Job; px: (n: number) => number; zones: boolean; selected: boolean; onSelect: (wall: string) => void; sweep: DeskState["sweep"] }) {
   const { face, x } = w;
   const { length, height } = face.shape;
   const openings = job.openings.filter((o) => o.wall === face.wall.id);
   const fixtures = job.fixtures.filter((f) => f.wall === face.wall.id);
   const { wall } = face;
+  const top = face.shape.top ?? [{ u: 0, v: height }, { u: length, v: height }];
+  const outline = [`0,0`, ...top.map((p) => `${p.u},${-p.v}`), `${length},0`].join(" ");
+  const photos = job.photos.filter((p) => p.wall === wall.id);
   const about = `${buildWords[wall.build]} ${mm(wall.thickness)}${wall.foilBacked ? ", foil-backed" : ""}${wall.backing === "outside" ? ", outside behind" : wall.backing === "party" ? ", party wall" : ""}`;
   return (
     <g transform={`translate(${x} 0)`}>
-      <rect x={0} y={-height} width={length} height={height} fill="var(--plaster)" stroke="var(--ink)" strokeWidth={px(1.2)} onClick={() => onSelect(wall.id)} />
-      {zones
-        ? face.zones.map((z, i) => (
-            <rect key={i} x={z.u0} y={-z.v1} width={z.u1 - z.u0} height={z.v1 - z.v0} fill={`url(#${z.kind.endsWith("band") ? "band" : z.kind.startsWith("reverse") ? "reverse" : "strip"})`} pointerEvents="none" data-zone={z.kind} data-point={z.pointId} />
-          ))
+      <polygon points={outline} fill={wall.build === "open" ? "var(--page)" : "var(--plaster)"} stroke="var(--ink)" strokeWidth={px(1.2)} strokeDasharray={wall.build === "open" ? `${px(8)} ${px(5)}` : undefined} onClick={() => onSelect(wall.id)} />
+      {wall.foilBacked ? <polygon points={outline} fill="url(#foil)" pointerEvents="none" /> : null}
+      {zones && wall.build !== "open"
+        ? face.zones.map((z, i) => {
+            const look = { fill: `url(#${z.kind.endsWith("band") ? "band" : z.kind.startsWith("reverse") ? "reverse" : "strip"})`, pointerEvents: "none" as const, "data-zone": z.kind, "data-point": z.pointId };
+            return z.slope ? (
+              <polygon key={i} points={[[z.slope[0].u, z.slope[0].v], [z.slope[1].u, z.slope[1].v], [z.slope[1].u, Math.max(0, z.slope[1].v - BAND)], [z.slope[0].u, Math.max(0, z.slope[0].v - BAND)]].map((p) => `${p[0]},${-p[1]!}`).join(" ")} {...look} />
+            ) : (
+              <rect key={i} x={z.u0} y={-z.v1} width={z.u1 - z.u0} height={z.v1 - z.v0} {...look} />
+            );
+          })
         : null}
       {fixtures.map((f) => (
         <g key={f.id} pointerEvents="none">
           <rect x={f.u} y={-(f.v + f.height)} width={f.width} height={f.height} fill="var(--fixture)" fillOpacity={0.75} stroke="var(--soft)" strokeWidth={px(1)} />
           {f.kind === "hob" || f.width < px(38) ? null : (
             <text x={f.u + f.width / 2} y={f.height > px(16) ? -(f.v + f.height / 2) + px(4) : -(f.v) + px(13)} fontSize={px(11)} textAnchor="middle" fill="var(--soft)" fontFamily="var(--font-cond)">
-              {f.name || f.kind}
+              {f.name || fixtureNames[f.kind]}
             </text>
           )}
           {f.kind === "hob" ? (
@@ -46,7 +58,27 @@ export const WallFace = memo(function WallFace({ w, house, job, px, zones, selec
           </text>
         </g>
       ))}
-      {selected ? <rect x={0} y={-height} width={length} height={height} fill="none" stroke="var(--accent)" strokeWidth={px(3)} pointerEvents="none" /> : null}
+      {sweep ? (
+        <g pointerEvents="none" data-sweep-line>
+          <polyline points={sweep.readings.map((r) => `${r.u},${-(sweep.v + r.level * px(44))}`).join(" ")} fill="none" stroke="var(--warn)" strokeWidth={px(1.8)} />
+          <line x1={0} x2={length} y1={-sweep.v} y2={-sweep.v} stroke="var(--warn)" strokeWidth={px(0.8)} strokeDasharray={`${px(4)} ${px(4)}`} />
+          <text x={px(6)} y={-sweep.v + px(14)} fontSize={px(11)} fill="var(--ink)" fontFamily="var(--font-cond)">
+            detector, simulated, at {mm(sweep.v)}
+          </text>
+        </g>
+      ) : null}
+      {photos.map((p) => (
+        <g key={p.id} data-photo-mark pointerEvents="none">
+          <circle cx={p.u} cy={-p.v} r={px(9)} fill="var(--plate)" stroke="var(--ink)" strokeWidth={px(1.4)} />
+          <path d={`M${p.u - px(5)},${-p.v + px(3)}h${px(10)}v${-px(6)}h${-px(3)}l${-px(1)},${-px(2)}h${-px(2)}l${-px(1)},${px(2)}h${-px(3)}z`} fill="none" stroke="var(--ink)" strokeWidth={px(1.1)} />
+          {p.text ? (
+            <text x={p.u + px(12)} y={-p.v + px(4)} fontSize={px(10.5)} fill="var(--soft)" fontFamily="var(--font-cond)">
+              {p.text.slice(0, 28)}
+            </text>
+          ) : null}
+        </g>
+      ))}
+      {selected ? <polygon points={outline} fill="none" stroke="var(--accent)" strokeWidth={px(3)} pointerEvents="none" /> : null}
       <Strip w={w} house={house} px={px} top />
       <Strip w={w} house={house} px={px} top={false} />
       <g

@@ -1,5 +1,6 @@
 "use client";
 import { create } from "zustand";
+import type { XY } from "../../core/geometry/polygon";
 import { type House, layHouse } from "../../core/job/house";
 import { checkInvariants } from "../../core/job/invariants";
 import type { Job } from "../../core/job/model";
@@ -13,12 +14,16 @@ import type { StageId } from "./stages";
 /** What is picked out, in every view at once. */
 export type Selection =
   | { kind: "point"; id: string }
+  | { kind: "points"; ids: string[] }
   | { kind: "wall"; id: string }
   | { kind: "run"; id: string; leg?: number }
   | { kind: "joist"; deck: string; joist: number; span: number }
   | { kind: "circuit"; id: string }
   | { kind: "deck"; id: string }
   | null;
+
+/** What pressing the plan does, when it does more than pick. */
+export type PlanTool = { kind: "outline"; corners: XY[] } | { kind: "scale"; trace: string; a: XY | null; b: XY | null } | null;
 
 export type View = "unrolled" | "plan" | "deck";
 
@@ -50,6 +55,17 @@ export interface DeskState {
   kept: KeptAnswer[];
   selection: Selection;
   room: string | null;
+  /** Storey shown while no room of it is; null: that of the room. */
+  storey: string | null;
+  /** Circuit that pressed points are put on, or null when a press picks. */
+  paint: string | null;
+  /** Thing just added whose form is to open. */
+  fresh: string | null;
+  tool: PlanTool;
+  /** Drawer of simulated instruments. */
+  instruments: boolean;
+  /** Last sweep of the wall detector, shown on its wall. */
+  sweep: { wall: string; v: number; readings: { u: number; level: number }[]; signals: { from: number; to: number; says: string }[] } | null;
   stage: StageId;
   view: View;
   zones: boolean;
@@ -78,12 +94,21 @@ export function openDesk(job: Job, version: number, siteBook: SiteEntry[], catal
     kept: [],
     selection: null,
     room: start.room ?? firstRoom(job),
+    storey: null,
+    paint: null,
+    fresh: null,
+    instruments: false,
+    tool: null,
+    sweep: null,
     stage: start.stage,
     view: start.stage === "timber" ? "deck" : "unrolled",
     zones: true,
     find: false,
   });
 }
+
+/** Storey shown: the picked one, else that of the room, else the lowest. */
+export const useStorey = (): string => useDesk((s) => s.storey ?? s.job.rooms.find((r) => r.id === s.room)?.storey ?? [...s.job.storeys].sort((a, b) => a.level - b.level)[0]!.id);
 
 const firstRoom = (job: Job): string | null => (job.rooms.find((r) => r.kind === "kitchen") ?? job.rooms[0])?.id ?? null;
 

@@ -44,6 +44,8 @@ export function useStoring(actions: JobActions): void {
     const off = useDesk.subscribe((s, before) => {
       if (s.waiting !== before.waiting || s.conflict !== before.conflict) void send();
     });
+    // What a reload cut short is sent at once.
+    void send();
     // What other tabs store shows here without asking.
     const poll = setInterval(() => {
       const s = useDesk.getState();

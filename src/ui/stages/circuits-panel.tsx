@@ -1,19 +1,15 @@
 "use client";
-import { Plus, Trash2 } from "lucide-react";
-import { toast } from "sonner";
+import { Paintbrush, Plus, Trash2 } from "lucide-react";
+import { foundShape } from "../../core/circuits/found";
 import type { Circuit } from "../../core/job/model";
 import { mm } from "../../core/rules/findings";
 import { runStyles } from "../drawing/run-style";
-import { addCircuit, removeCircuit, setCircuit } from "../job/edits";
+import { addCircuit, removeCircuit, say, setCircuit } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/field";
 
 export const kindWords: Record<Circuit["kind"], string> = { ring: "ring", radial: "radial", lighting: "lighting", cooker: "cooker", shower: "shower", fixed: "fixed appliance", outbuilding: "outbuilding supply" };
-
-const say = (refused: string | null): void => {
-  if (refused) toast.error(refused);
-};
 
 /** All circuits, and the form of the one picked out. */
 export function CircuitsPanel() {
@@ -48,7 +44,7 @@ export function CircuitsPanel() {
       </ul>
       <SelectField label="Add" value="" options={[{ value: "", name: "choose a kind" }, ...(Object.keys(kindWords) as Circuit["kind"][]).map((k) => ({ value: k as string, name: kindWords[k] }))]} onCommit={(k) => (k ? addCircuit(k as Circuit["kind"]) : null)} />
       <p className="flex items-center gap-1 text-[13px] text-soft">
-        <Plus size={13} aria-hidden /> A point joins its circuit in its own form or by the list here.
+        <Plus size={13} aria-hidden /> Paint points onto a circuit, or pick several and choose it once for all.
       </p>
     </section>
   );
@@ -57,6 +53,7 @@ export function CircuitsPanel() {
 function CircuitForm({ c }: { c: Circuit }) {
   const job = useDesk((s) => s.job);
   const plan = useDesk((s) => s.plan);
+  const painting = useDesk((s) => s.paint === c.id);
   const put = (next: Partial<Circuit>): string | null => edit([change("circuits", c.id, { ...c, ...next })]);
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
   const order = (plan?.runs ?? []).filter((r) => r.circuit === c.id);
@@ -65,8 +62,13 @@ function CircuitForm({ c }: { c: Circuit }) {
   const ways = job.points.find((p) => p.kind === "board")?.ways ?? 0;
   return (
     <div className="grid gap-1 pb-2 pl-1">
+      <Button look={painting ? "solid" : "plain"} icon={<Paintbrush size={14} />} aria-pressed={painting} onClick={() => useDesk.setState({ paint: painting ? null : c.id })}>
+        {painting ? `Painting ${c.label}: press points, then here to stop` : `Paint points onto ${c.label}`}
+      </Button>
       <TextField label="Label" most={12} value={c.label} onCommit={(x) => put({ label: x })} />
       <TextField label="Name" value={c.name} onCommit={(name) => put({ name })} />
+      <SelectField label="State" name="circuit state" value={c.state} options={[{ value: "new", name: "new" }, { value: "extend", name: "found, to be extended" }, { value: "keep", name: "found, stays as it is" }]} onCommit={(state) => put({ state })} />
+      {c.state === "new" ? null : <p className="text-[13px] text-soft">{foundShape(job, c).words}</p>}
       <SelectField label="Kind" value={c.kind} options={(Object.keys(kindWords) as Circuit["kind"][]).map((k) => ({ value: k, name: kindWords[k] }))} onCommit={(kind) => put({ kind })} />
       <NumberField label="Device" unit="A" value={c.device.rating} min={1} max={125} step={1} onCommit={(rating) => put({ device: { ...c.device, rating } })} />
       <SelectField label="Curve" value={c.device.curve} options={[{ value: "B", name: "B" }, { value: "C", name: "C" }]} onCommit={(curve) => put({ device: { ...c.device, curve } })} />
@@ -88,13 +90,13 @@ function CircuitForm({ c }: { c: Circuit }) {
               </button>
             ) : null}
             <span className="num px-1">{label(id)}</span>
-            <button type="button" className="min-h-6 min-w-6 cursor-pointer px-1 text-soft hover:text-stop" aria-label={`Take ${label(id)} off ${c.label}`} onClick={() => say(setCircuit(id, null))}>
+            <button type="button" className="min-h-6 min-w-6 cursor-pointer px-1 text-soft hover:text-stop" aria-label={`Take ${label(id)} off ${c.label}`} onClick={() => say(setCircuit([id], null))}>
               ×
             </button>
           </span>
         ))}
       </div>
-      {loose.length ? <SelectField label="Add point" value="" options={[{ value: "", name: "choose" }, ...loose.map((p) => ({ value: p.id, name: p.label }))]} onCommit={(id) => (id ? setCircuit(id, c.id) : null)} /> : null}
+      {loose.length ? <SelectField label="Add point" value="" options={[{ value: "", name: "choose" }, ...loose.map((p) => ({ value: p.id, name: p.label }))]} onCommit={(id) => (id ? setCircuit([id], c.id) : null)} /> : null}
       <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => say(removeCircuit(c.id))}>
         Delete {c.label}
       </Button>

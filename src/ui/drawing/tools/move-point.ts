@@ -1,4 +1,6 @@
+import { lowestTop } from "../../../core/geometry/ceiling";
 import type { Point } from "../../../core/job/model";
+import { plateOf } from "../../../core/rules/accessories";
 import { preview } from "../../job/store";
 import { change, edit } from "../../job/store";
 import type { UnrolledWall } from "../unrolled-model";
@@ -19,16 +21,18 @@ export interface Held {
 export function placeAt(walls: readonly UnrolledWall[], p: Point, x: number, y: number, scale: number, free: boolean): { wall: string; u: number; v: number; snapped: number | null } | null {
   const w = walls.find((a) => x >= a.x && x < a.x + a.face.shape.length) ?? (x < 0 ? walls[0] : walls[walls.length - 1]);
   if (!w) return null;
-  const { length, height } = w.face.shape;
+  const { length, height, top } = w.face.shape;
   let u = Math.min(length, Math.max(0, x - w.x));
-  let v = Math.min(height, Math.max(0, -y));
+  const plate = plateOf(p);
+  const most = top ? lowestTop(top, Math.max(0, u - plate.width / 2), Math.min(length, u + plate.width / 2)) - plate.height / 2 : height;
+  let v = Math.min(most, Math.max(0, -y));
   let snapped: number | null = null;
   if (!free) {
     u = Math.round(u / GRID) * GRID;
     const others = walls.flatMap((a) => a.face.points.filter((q) => q.id !== p.id).map((q) => q.v));
     const near = others.reduce<number | null>((best, q) => (Math.abs(q - v) * scale <= SNAP_PX && (best === null || Math.abs(q - v) < Math.abs(best - v)) ? q : best), null);
     snapped = near;
-    v = near ?? Math.round(v / GRID) * GRID;
+    v = Math.min(most, near ?? Math.round(v / GRID) * GRID);
   }
   return { wall: w.face.wall.id, u: Math.round(u * 10) / 10, v: Math.round(v * 10) / 10, snapped };
 }
