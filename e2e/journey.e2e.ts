@@ -43,32 +43,32 @@ describe("from a surveyed room to a tick on site", () => {
   it("lists the demo with what is in it", async () => {
     await page.goto(app.address);
     await see("Tern Cottage");
-    expect(await text("[data-job]")).toMatch(/3 rooms · 19 points · 3 circuits/);
+    expect(await text("[data-job]")).toMatch(/9 rooms · 33 points · 6 circuits/);
   });
 
   it("adds a socket to a wall, shows its zone, and lays a run to it", async () => {
     await page.goto(`${app.address}/jobs/tern-cottage?stage=points&room=hall`);
     await page.waitForSelector('[data-point-tag="S7"]');
-    await see("19 runs laid");
+    await see("31 runs laid");
     await place("Twin socket");
-    await page.waitForSelector('[data-point-tag="S11"]');
+    await page.waitForSelector('[data-point-tag="S18"]');
     expect(await page.$$eval('[data-zone="point-vertical"]', (z) => z.filter((x) => x.getAttribute("data-point")?.startsWith("p-")).length)).toBeGreaterThan(0);
-    await see("20 runs laid");
+    await see("32 runs laid");
     await stored();
     await page.keyboard.press("Escape");
     await page.keyboard.press("l");
-    await see("20 runs laid, ");
+    await see("32 runs laid, ");
   });
 
   it("undoes and redoes", async () => {
     await page.keyboard.down("Control");
     await page.keyboard.press("z");
     await page.keyboard.up("Control");
-    await page.waitForFunction(() => !document.querySelector('[data-point-tag="S11"]'));
+    await page.waitForFunction(() => !document.querySelector('[data-point-tag="S18"]'));
     await page.keyboard.down("Control");
     await page.keyboard.press("y");
     await page.keyboard.up("Control");
-    await page.waitForSelector('[data-point-tag="S11"]');
+    await page.waitForSelector('[data-point-tag="S18"]');
     await stored();
   });
 
@@ -146,7 +146,7 @@ describe("from a surveyed room to a tick on site", () => {
     const input = (await page.waitForSelector("[data-import]")) as ElementHandle<HTMLInputElement>;
     await input.uploadFile(file);
     await page.waitForFunction(() => /\/jobs\/(?!tern-cottage)/.test(location.pathname), { timeout: 15_000 });
-    await see("20 runs laid");
+    await see("32 runs laid");
     const id = new URL(page.url()).pathname.split("/").pop()!;
     expect(await cutList(id)).toBe(await cutList("tern-cottage"));
   });

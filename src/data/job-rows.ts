@@ -18,6 +18,7 @@ export const tables = {
   pins: schema.pins,
   drums: schema.drums,
   foundCables: schema.foundCables,
+  foundTrunkings: schema.foundTrunkings,
   photos: schema.photos,
   traces: schema.traces,
 } as const satisfies Record<Collection, unknown>;

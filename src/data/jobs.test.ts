@@ -26,7 +26,7 @@ describe("jobs in the database", () => {
   });
   it("come back as they were put in", async () => {
     expect((await findJob(db, "tern-cottage"))!.job).toEqual(job);
-    expect(await listJobs(db)).toMatchObject([{ name: "Tern Cottage", rooms: 3, points: 19, circuits: 3 }]);
+    expect(await listJobs(db)).toMatchObject([{ name: "Tern Cottage", rooms: 9, points: 33, circuits: 6 }]);
   });
   it("merge changes to different things and hold back a clash", async () => {
     expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2123)))).toMatchObject({ kind: "stored", version: 2 });
@@ -60,8 +60,8 @@ describe("jobs in the database", () => {
 describe("the demo", () => {
   it("starts with its known problems and nothing else to stop for", () => {
     const plan = makePlan(job);
-    expect(plan.findings.filter((f) => f.severity !== "note").map((f) => `${f.rule} ${f.subject}`)).toEqual(["circuit.way k", "kitchen.sink s4", "timber.hole.zone old-hole", "zone.rcd k", "stock.short te-10"]);
-    expect(plan.runs).toHaveLength(19);
+    expect(plan.findings.filter((f) => f.severity !== "note").map((f) => `${f.rule} ${f.subject}`)).toEqual(["circuit.way k", "fill.space trunking-1", "kitchen.sink s4", "timber.hole.zone old-hole", "found.colours board", "found.colours s17", "stock.short swa-3x10"]);
+    expect(plan.runs).toHaveLength(31);
   });
 });
 

@@ -1,5 +1,5 @@
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from "drizzle-orm/pg-core";
-import type { Circuit, Deck, Dwelling, Pin, Point, Room, Settings } from "../core/job/model";
+import type { Circuit, Deck, Dwelling, FoundTrunking, Pin, Point, Room, Settings } from "../core/job/model";
 
 /** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
 
@@ -115,6 +115,9 @@ export const drums = pgTable("drums", { jobId: ofJob(), id: text("id").notNull()
 
 /** Cables found in the house. */
 export const foundCables = pgTable("found_cables", { jobId: ofJob(), id: text("id").notNull(), from: text("from").notNull(), to: text("to"), cable: text("cable").notNull(), colours: text("colours").notNull(), fate: text("fate").notNull(), note: text("note").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+
+/** Trunking found in the house. */
+export const foundTrunkings = pgTable("found_trunkings", { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), size: text("size").notNull(), from: jsonb("from").$type<FoundTrunking["from"]>().notNull(), to: jsonb("to").$type<FoundTrunking["to"]>().notNull(), holds: jsonb("holds").$type<FoundTrunking["holds"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
 
 /** Photos of walls and drawings to trace; their pictures are in `pictures`. */
 export const photos = pgTable("photos", { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), picture: text("picture").notNull(), u: doublePrecision("u").notNull(), v: doublePrecision("v").notNull(), text: text("text").notNull(), at: text("at").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);

@@ -1,17 +1,22 @@
 import { EPS } from "./tolerance";
 import { type Rect, type UV, distanceTo } from "./rect";
 
-/**
- * The union of rectangles as a grid of covered cells between their edges.
- * Exact for upright rectangles; built in O(n·m) cells, where n and m are the numbers of distinct edges.
- */
+/** The union of upright rectangles and of bands under sloping edges. Exact for both where a level or plumb stretch is asked about. */
 export interface RectUnion {
   rects: readonly Rect[];
-  /** Bands under sloping edges: exact for level and plumb stretches; to the grid and to margins they are columns that lie within them. */
   bands: readonly SlopingBand[];
+  /** What margins are measured on, worked out when first asked for. */
+  grid: () => UnionGrid;
+}
+
+/**
+ * The union as covered cells between the edges of its rectangles; sloping bands stand in as columns that lie within them.
+ * covered[i + j·(us−1)] is 1 when the cell us[i]…us[i+1] × vs[j]…vs[j+1] is in the union.
+ */
+interface UnionGrid {
+  rects: readonly Rect[];
   us: number[];
   vs: number[];
-  /** covered[i + j·(us−1)] is 1 when the cell us[i]…us[i+1] × vs[j]…vs[j+1] is in the union. */
   covered: Uint8Array;
 }
 
@@ -22,7 +27,7 @@ export interface SlopingBand {
 }
 
 /** Widest column by which a sloping band is stood in for, mm. */
-const COLUMN = 10;
+const COLUMN = 25;
 
 /** Columns that lie wholly within a sloping band. */
 function columns({ edge: [p, q], deep }: SlopingBand): Rect[] {
@@ -63,21 +68,32 @@ const distinct = (xs: number[]): number[] => {
   return xs.filter((x, i) => i === 0 || x - xs[i - 1]! > EPS);
 };
 
-export function rectUnion(upright: readonly Rect[], bands: readonly SlopingBand[] = []): RectUnion {
-  const rects = bands.length ? [...upright, ...bands.flatMap(columns)] : upright;
+export function rectUnion(rects: readonly Rect[], bands: readonly SlopingBand[] = []): RectUnion {
+  let made: UnionGrid | null = null;
+  return { rects, bands, grid: () => (made ??= gridOf(bands.length ? [...rects, ...bands.flatMap(columns)] : rects)) };
+}
+
+function gridOf(rects: readonly Rect[]): UnionGrid {
   const us = distinct(rects.flatMap((r) => [r.u0, r.u1]));
   const vs = distinct(rects.flatMap((r) => [r.v0, r.v1]));
   const w = Math.max(0, us.length - 1);
-  const h = Math.max(0, vs.length - 1);
-  const covered = new Uint8Array(w * h);
-  for (let j = 0; j < h; j++) {
-    const v = (vs[j]! + vs[j + 1]!) / 2;
-    for (let i = 0; i < w; i++) {
-      const u = (us[i]! + us[i + 1]!) / 2;
-      if (rects.some((r) => u > r.u0 && u < r.u1 && v > r.v0 && v < r.v1)) covered[i + j * w] = 1;
-    }
+  const covered = new Uint8Array(w * Math.max(0, vs.length - 1));
+  for (const r of rects) {
+    const [i0, i1, j0, j1] = [placeOf(us, r.u0), placeOf(us, r.u1), placeOf(vs, r.v0), placeOf(vs, r.v1)];
+    for (let j = j0; j < j1; j++) covered.fill(1, i0 + j * w, i1 + j * w);
   }
-  return { rects, bands, us, vs, covered };
+  return { rects, us, vs, covered };
+}
+
+/** Number of an edge in the sorted list of edges it was taken from. */
+function placeOf(xs: readonly number[], x: number): number {
+  let [lo, hi] = [0, xs.length - 1];
+  while (lo < hi) {
+    const mid = (lo + hi) >> 1;
+    if (xs[mid]! < x - EPS) lo = mid + 1;
+    else hi = mid;
+  }
+  return lo;
 }
 
 /** True when the level or plumb stretch lies wholly in the union, edges included. */
@@ -114,7 +130,8 @@ export function unionCovers(z: RectUnion, a: UV, b: UV): boolean {
 const pointToSpan = (p: number, a: number, b: number): number => Math.max(a - p, 0, p - b);
 
 /** Stretches of the union's edge, leaving out any that lie on the given outer frame. */
-function edges(z: RectUnion, frame: Rect): { u0: number; v0: number; u1: number; v1: number }[] {
+function edges({ grid }: RectUnion, frame: Rect): { u0: number; v0: number; u1: number; v1: number }[] {
+  const z = grid();
   const w = z.us.length - 1;
   const h = z.vs.length - 1;
   const at = (i: number, j: number): number => (i < 0 || j < 0 || i >= w || j >= h ? 0 : z.covered[i + j * w]!);
@@ -137,7 +154,7 @@ function edges(z: RectUnion, frame: Rect): { u0: number; v0: number; u1: number;
 /** Distance in mm from a place to the nearest rectangle of the union; Infinity when there is none. */
 export function distanceToUnion(z: RectUnion, p: UV): number {
   let best = Infinity;
-  for (const r of z.rects) best = Math.min(best, distanceTo(r, p));
+  for (const r of z.grid().rects) best = Math.min(best, distanceTo(r, p));
   return best;
 }
 
@@ -146,7 +163,7 @@ function turningPlaces(z: RectUnion, a: UV, b: UV): UV[] {
   const ts = [0, 1];
   const du = b.u - a.u;
   const dv = b.v - a.v;
-  for (const r of z.rects) {
+  for (const r of z.grid().rects) {
     if (Math.abs(du) > EPS) ts.push((r.u0 - a.u) / du, (r.u1 - a.u) / du);
     if (Math.abs(dv) > EPS) ts.push((r.v0 - a.v) / dv, (r.v1 - a.v) / dv);
   }
@@ -166,7 +183,7 @@ function turningPlaces(z: RectUnion, a: UV, b: UV): UV[] {
  * A level or plumb stretch is exact; a slope is taken at its turning places.
  */
 export function unionMargin(z: RectUnion, frame: Rect, a: UV, b: UV): number {
-  if (z.rects.length === 0) return -Infinity;
+  if (z.rects.length + z.bands.length === 0) return -Infinity;
   const straight = Math.abs(a.u - b.u) <= EPS || Math.abs(a.v - b.v) <= EPS;
   const places = turningPlaces(z, a, b);
   const inside = straight ? unionCovers(z, a, b) : followsBand(z.bands, a, b) || places.every((p) => distanceToUnion(z, p) <= EPS);

@@ -85,6 +85,12 @@ export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalog
     if (c.to === c.from) out.push({ path: `foundCables.${c.id}.to`, message: "a cable found in the house ends at another point than it starts from" });
     if (c.cable && !cableOf(c.cable, catalogue)) out.push({ path: `foundCables.${c.id}.cable`, message: `${c.cable} is not in the cable catalogue` });
   }
+  for (const t of job.foundTrunkings) {
+    refer(`foundTrunkings.${t.id}.wall`, "walls", t.wall);
+    if (!catalogue.trunkings.some((x) => x.id === t.size)) out.push({ path: `foundTrunkings.${t.id}.size`, message: `${t.size} is not a trunking of the catalogue` });
+    if (Math.abs(t.from.u - t.to.u) > EPS && Math.abs(t.from.v - t.to.v) > EPS) out.push({ path: `foundTrunkings.${t.id}.to`, message: "a trunking runs level or plumb; its ends share their distance from the left or their height" });
+    for (const x of t.holds) if (!cableOf(x.cable, catalogue)) out.push({ path: `foundTrunkings.${t.id}.holds`, message: `${x.cable} is not in the cable catalogue` });
+  }
   for (const p of job.photos) refer(`photos.${p.id}.wall`, "walls", p.wall);
   for (const t of job.traces) refer(`traces.${t.id}.storey`, "storeys", t.storey);
   for (const d of job.drums) if (!cableOf(d.cable, catalogue)) out.push({ path: `drums.${d.id}.cable`, message: `${d.cable} is not in the cable catalogue` });

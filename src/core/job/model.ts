@@ -185,6 +185,16 @@ export const foundCableSchema = z.strictObject({
   note: z.string().trim().max(200).default(""),
 });
 
+/** Trunking found on a wall: a level or plumb stretch, its size by the catalogue, and the cables already in it. */
+export const foundTrunkingSchema = z.strictObject({
+  id: idSchema,
+  wall: idSchema,
+  size: z.string().min(1).max(40),
+  from: z.strictObject({ u: length0, v: length0 }),
+  to: z.strictObject({ u: length0, v: length0 }),
+  holds: z.array(z.strictObject({ cable: z.string().min(1).max(40), count: z.number().int().min(1).max(200) })).max(20).default([]),
+});
+
 /** A picture attached to a wall; the picture itself is kept beside the job under `picture`. */
 export const photoSchema = z.strictObject({ id: idSchema, wall: idSchema, picture: idSchema, u: length0, v: length0, text: z.string().trim().max(200).default(""), at: z.string().max(40) });
 
@@ -210,6 +220,7 @@ export const jobSchema = z.strictObject({
   pins: z.array(pinSchema).max(3000),
   drums: z.array(drumSchema).max(300),
   foundCables: z.array(foundCableSchema).max(1000).default([]),
+  foundTrunkings: z.array(foundTrunkingSchema).max(500).default([]),
   photos: z.array(photoSchema).max(1000).default([]),
   traces: z.array(traceSchema).max(20).default([]),
 });
@@ -230,6 +241,7 @@ export type PinnedLeg = z.infer<typeof legSchema>;
 export type Pin = z.infer<typeof pinSchema>;
 export type Slope = z.infer<typeof slopeSchema>;
 export type FoundCable = z.infer<typeof foundCableSchema>;
+export type FoundTrunking = z.infer<typeof foundTrunkingSchema>;
 export type Photo = z.infer<typeof photoSchema>;
 export type Trace = z.infer<typeof traceSchema>;
 export type Drum = z.infer<typeof drumSchema>;
@@ -248,6 +260,7 @@ export const collections = {
   pins: pinSchema,
   drums: drumSchema,
   foundCables: foundCableSchema,
+  foundTrunkings: foundTrunkingSchema,
   photos: photoSchema,
   traces: traceSchema,
 } as const;
@@ -267,6 +280,6 @@ export function blankJob(id: string, jobName: string): Job {
     id,
     name: jobName,
     storeys: [{ id: "ground", name: "Ground floor", level: 0, height: 2400 }],
-    rooms: [], walls: [], openings: [], fixtures: [], decks: [], points: [], circuits: [], pins: [], drums: [], foundCables: [], photos: [], traces: [],
+    rooms: [], walls: [], openings: [], fixtures: [], decks: [], points: [], circuits: [], pins: [], drums: [], foundCables: [], foundTrunkings: [], photos: [], traces: [],
   });
 }

@@ -2,7 +2,7 @@ import { within } from "../geometry/interval";
 import { EPS, tidy } from "../geometry/tolerance";
 import { type XYZ, toFace } from "../geometry/wall-frame";
 import type { House } from "../job/house";
-import { bitFor, bits } from "../rules/bits";
+import { bitFor, bits, wallDrills } from "../rules/bits";
 import { cableOf } from "../rules/catalogue";
 import type { LaidRun } from "../routing/lay";
 import { timberRules } from "../timber/joist";
@@ -32,13 +32,13 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
           const face = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
           if (!face) continue;
           const p = toFace(face.frame, a);
-          add({ in: { kind: "wall", wall: leg.surface.id }, at: tidy(p.u), fromTop: tidy(face.shape.height - p.v), centre: [...a], runs: [run.id] }, bits[bits.length - 1]!);
+          add({ in: { kind: "wall", wall: leg.surface.id }, at: tidy(p.u), fromTop: tidy(face.shape.height - p.v), centre: [...a], runs: [run.id] }, wallDrills[wallDrills.length - 1]!);
         }
       }
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
   return found
     .map(({ hole, most }): Hole => {
-      const diameter = bitFor(hole.runs.map((r) => cableOfRun.get(r)!), most) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);
+      const diameter = bitFor(hole.runs.map((r) => cableOfRun.get(r)!), most, hole.in.kind === "wall" ? wallDrills : bits) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);
       const deck = hole.in.deck === undefined ? null : h.decks[h.deckOfId.get(hole.in.deck)!]!;
       const plated = deck !== null && Math.min(hole.fromTop, deck.deck.joists.depth - hole.fromTop) - diameter / 2 < timberRules.cableEdge - EPS;
       const at = String(Math.round(hole.at * 10) / 10).replace(".", "_");

@@ -2,6 +2,7 @@ import { circuitFindings } from "../circuits/circuit-findings";
 import { foundFindings } from "../circuits/found";
 import { type House, layHouse } from "../job/house";
 import type { Job } from "../job/model";
+import { trunkingFindings } from "../containment/found-trunking";
 import { servingFindings } from "../kitchen/room-kitchen";
 import { notifyFindings } from "../kitchen/string-path";
 import { cutDrums } from "../materials/drums";
@@ -50,7 +51,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   const bound = [...laid.bounds.values()].reduce((s, b) => s + b, 0);
-  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...servingFindings(h), ...notifyFindings(h), ...circuitFindings(h.job, h.catalogue), ...foundFindings(h.job), ...stockFindings(h.job, runs)];
+  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...servingFindings(h), ...notifyFindings(h), ...circuitFindings(h.job, h.catalogue), ...foundFindings(h.job), ...trunkingFindings(h, runs), ...stockFindings(h.job, runs)];
   return {
     runs,
     holes,

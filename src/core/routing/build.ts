@@ -1,5 +1,6 @@
 import { same } from "../geometry/tolerance";
 import type { House } from "../job/house";
+import { cableOf } from "../rules/catalogue";
 import { addDeck } from "./deck-lanes";
 import { type RouteGraph, compile, draft } from "./graph";
 import { addWalls, collectLines } from "./wall-lines";
@@ -8,7 +9,7 @@ import { addWalls, collectLines } from "./wall-lines";
 export function buildGraph(h: House): RouteGraph {
   const g = draft();
   const lines = collectLines(h);
-  const surface = h.job.circuits.some((c) => c.walls === "surface");
+  const surface = h.job.circuits.some((c) => c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured");
   addWalls(g, h, lines, surface);
   const terminal = new Int32Array(h.points.length).fill(-1);
   h.points.forEach((p, i) => {

@@ -31,7 +31,7 @@ export interface Laid {
 }
 
 /** Cost of a run through another point's box, mm of cable: only where nothing else leads on. */
-const THROUGH_BOX = 600;
+const THROUGH_BOX = 2500;
 /** Share of a bore's cost when the hole is already there. */
 const SHARED_BORE = 0.12;
 
@@ -61,7 +61,7 @@ export function layRuns(h: House, g: RouteGraph): Laid {
   const passing = new Map<number, Cable[]>();
   const boreEdges = Int32Array.from(g.kind.keys()).filter((e) => g.kind[e] === EDGE.bore);
   const pins = new Map(h.job.pins.map((p) => [`${p.circuit} ${[p.from, p.to].sort().join(" ")}`, p]));
-  for (const c of layingOrder(h.job.circuits, h.catalogue)) {
+  for (const c of layingOrder(h.job.circuits.filter((x) => x.state !== "keep"), h.catalogue)) {
     const cable = cableOf(c.cable, h.catalogue);
     if (!cable) continue;
     const { pairs, bound } = pairsOf(h, g, c, board, pins, out.findings);

@@ -1,4 +1,4 @@
-import { contains, rectAround, rectOf, strictlyContains, type UV } from "../geometry/rect";
+import { crosses, rectAround, rectOf, strictlyContains, type UV } from "../geometry/rect";
 import { topAt } from "../geometry/ceiling";
 import { unionCovers } from "../geometry/rect-union";
 import { EPS, clamp, same } from "../geometry/tolerance";
@@ -153,8 +153,7 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
     if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
     const hidden = unionCovers(union, a, b);
     if (!hidden && !surface) return;
-    const mid: UV = { u: (a.u + b.u) / 2, v: (a.v + b.v) / 2 };
-    const box = boxes.find((x) => contains(x.rect, mid))?.n ?? -1;
+    const box = boxes.find((x) => crosses(x.rect, a, b))?.n ?? -1;
     addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, { box, hidden });
   };
   for (let j = 0; j < vs.length; j++)

@@ -80,7 +80,7 @@ export function removeRoom(job: Job, id: string): Change[] {
   const walls = new Set(job.walls.filter((w) => w.room === id).map((w) => w.id));
   const gone = new Set(job.points.filter((p) => p.place.on === "wall" && walls.has(p.place.wall)).map((p) => p.id));
   const out = withoutPoints(job, gone);
-  for (const c of ["openings", "fixtures", "photos"] as const) for (const x of job[c]) if (walls.has(x.wall)) out.push(changeOf(job, c, x.id, null));
+  for (const c of ["openings", "fixtures", "photos", "foundTrunkings"] as const) for (const x of job[c]) if (walls.has(x.wall)) out.push(changeOf(job, c, x.id, null));
   for (const w of walls) out.push(changeOf(job, "walls", w, null));
   out.push(changeOf(job, "rooms", id, null));
   return out;

@@ -10,6 +10,17 @@ CREATE TABLE "found_cables" (
 	CONSTRAINT "found_cables_job_id_id_pk" PRIMARY KEY("job_id","id")
 );
 --> statement-breakpoint
+CREATE TABLE "found_trunkings" (
+	"job_id" text NOT NULL,
+	"id" text NOT NULL,
+	"wall" text NOT NULL,
+	"size" text NOT NULL,
+	"from" jsonb NOT NULL,
+	"to" jsonb NOT NULL,
+	"holds" jsonb NOT NULL,
+	CONSTRAINT "found_trunkings_job_id_id_pk" PRIMARY KEY("job_id","id")
+);
+--> statement-breakpoint
 CREATE TABLE "photos" (
 	"job_id" text NOT NULL,
 	"id" text NOT NULL,
@@ -51,6 +62,7 @@ ALTER TABLE "decks" ADD COLUMN "noggins" jsonb DEFAULT '[]'::jsonb NOT NULL;--> 
 ALTER TABLE "points" ADD COLUMN "existing" boolean DEFAULT false NOT NULL;--> statement-breakpoint
 ALTER TABLE "rooms" ADD COLUMN "slopes" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
 ALTER TABLE "found_cables" ADD CONSTRAINT "found_cables_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
+ALTER TABLE "found_trunkings" ADD CONSTRAINT "found_trunkings_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "photos" ADD CONSTRAINT "photos_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "pictures" ADD CONSTRAINT "pictures_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "traces" ADD CONSTRAINT "traces_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;

@@ -46,7 +46,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   const corners = [...rooms.flatMap((r) => r.outline), ...(deck ? house.decks.filter((d) => storeyDecks.has(d.deck.id)).flatMap((d) => d.deck.outline) : []), ...traces.flatMap((t) => [{ x: t.x, y: t.y }, { x: t.x + t.width * t.scale, y: t.y - t.height * t.scale }])];
   const b = corners.length ? bounds(corners) : { x0: 0, y0: 0, x1: 4000, y1: 4000 };
   // North is up on the screen: y is turned over.
-  const extent = { x0: b.x0 - 300, x1: b.x1 + 300, y0: -b.y1 - 300, y1: -b.y0 + 300 };
+  const extent = { x0: b.x0 - 550, x1: b.x1 + 550, y0: -b.y1 - 550, y1: -b.y0 + 900 };
   const { view, fit, zoom, startPan } = useViewport(frame, extent, `${storey} ${deck} ${rooms.length} ${traces.length}`);
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
   const [ghost, setGhost] = useState<{ run: Run; leg: number; at: number } | null>(null);
@@ -113,6 +113,8 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
       if (!near) useDesk.setState({ tool: { kind: "outline", corners: [...tool.corners, nextCorner(tool.corners, p, e.altKey)] } });
     } else useDesk.setState({ tool: tool.a === null ? { ...tool, a: p } : { ...tool, b: p } });
   };
+  // While rooms are shaped, runs step back.
+  const surveying = stage === "survey" && !deck;
   const shownRoom = rooms.find((r) => r.id === room);
   const visibleDecks = deck ? house.decks.filter((d) => d.deck.kind !== "concrete" && storeyDecks.has(d.deck.id)) : [];
   return (
@@ -179,7 +181,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
           if (!style) return null;
           const picked = selection?.kind === "run" && selection.id === run.id;
           return (
-            <g key={run.id} opacity={selection?.kind === "run" && !picked ? 0.35 : 1} className="cursor-pointer">
+            <g key={run.id} opacity={surveying ? 0.3 : selection?.kind === "run" && !picked ? 0.35 : 1} className="cursor-pointer" pointerEvents={surveying ? "none" : undefined}>
               {run.legs.map((l, i) => {
                 if (!l.path.every((p) => p[2] >= level - 600 && p[2] <= high)) return null;
                 const onDeck = l.surface.kind === "deck";
@@ -242,7 +244,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
             </g>
           );
         })}
-        <g transform={`translate(${b.x0} ${-b.y0 + px(34)})`} pointerEvents="none">
+        <g transform={`translate(${b.x0} ${-b.y0 + 450 + px(20)})`} pointerEvents="none">
           <text fontSize={px(11.5)} fill="var(--soft)">
             North is up{strings.length ? " · dotted: a taut string within 3 000 of the bowl" : ""}{deck ? " · green hatch: where a joist may be bored · ✕: cut already there" : ""}
           </text>

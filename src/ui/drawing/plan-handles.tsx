@@ -82,7 +82,7 @@ export function PlanHandles({ room, px, toPlan, scale }: { room: Room; px: (n: n
             onKeyDown={(e) => { const by = nudge(e); if (!by?.v) return; e.preventDefault(); e.stopPropagation(); say(editWith(moveWall(job, own, i, by.v))); }}
           >
             <rect className="ring" x={m[0] - px(6)} y={-m[1] - px(6)} width={px(12)} height={px(12)} transform={`rotate(${(-Math.atan2(f.along.y, f.along.x) * 180) / Math.PI} ${m[0]} ${-m[1]})`} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
-            <text x={m[0] + f.inward.x * px(18)} y={-(m[1] + f.inward.y * px(18)) + px(4)} fontSize={px(11)} textAnchor="middle" fontFamily="var(--font-mono)" fill="var(--ink)" pointerEvents="none">
+            <text x={m[0] + f.inward.x * px(28)} y={-(m[1] + f.inward.y * px(18)) + px(4)} fontSize={px(11)} textAnchor="middle" fontFamily="var(--font-mono)" fill="var(--ink)" pointerEvents="none">
               {mm(f.length)}
             </text>
           </g>

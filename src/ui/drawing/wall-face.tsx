@@ -58,6 +58,13 @@ export const WallFace = memo(function WallFace({ w, house, job, px, zones, selec
           </text>
         </g>
       ))}
+      {job.foundTrunkings.filter((t) => t.wall === wall.id).map((t) => {
+        const size = house.catalogue.trunkings.find((x) => x.id === t.size);
+        const half = (size?.width ?? 25) / 2;
+        const plumb = Math.abs(t.from.u - t.to.u) < 1;
+        const [u0, u1, v0, v1] = [Math.min(t.from.u, t.to.u) - (plumb ? half : 0), Math.max(t.from.u, t.to.u) + (plumb ? half : 0), Math.min(t.from.v, t.to.v) - (plumb ? 0 : half), Math.max(t.from.v, t.to.v) + (plumb ? 0 : half)];
+        return <rect key={t.id} x={u0} y={-v1} width={u1 - u0} height={v1 - v0} fill="var(--plate)" fillOpacity={0.8} stroke="var(--ink)" strokeWidth={px(1.1)} pointerEvents="none" data-trunking={t.id} />;
+      })}
       {sweep ? (
         <g pointerEvents="none" data-sweep-line>
           <polyline points={sweep.readings.map((r) => `${r.u},${-(sweep.v + r.level * px(44))}`).join(" ")} fill="none" stroke="var(--warn)" strokeWidth={px(1.8)} />

@@ -28,6 +28,7 @@ export function stageOfRule(rule: string): StageId {
   if (head === "point" || head === "kitchen" || head === "height") return "points";
   if (head === "circuit") return "circuits";
   if (head === "timber" || head === "hole") return "timber";
+  if (head === "fill") return "containment";
   if (head === "clip" || head === "fire") return "fixings";
   if (head === "end") return "ends";
   if (head === "stock") return "materials";

@@ -12,6 +12,7 @@ import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
 import { CheckField, NumberField, SelectField, TextField } from "../kit/field";
+import { FoundTrunkings } from "./found-trunkings";
 import { buildNames } from "./survey/new-room";
 
 const at = { u: "From left", width: "Width", height: "Height", depth: "Depth" };
@@ -81,6 +82,7 @@ export function WallForm({ face }: { face: Face }) {
         </details>
       ))}
       <SelectField label="Add" name="add fixture" value="" options={[{ value: "", name: "choose" }, ...fixtureKinds.map((k) => ({ value: k as string, name: fixtureNames[k] }))]} onCommit={(k) => (k ? addFixture(wall.id, k as (typeof fixtureKinds)[number], length) : null)} />
+      <FoundTrunkings face={face} />
       <Photos face={face} />
       <details>
         <summary className="cursor-pointer text-[13.5px] text-soft">Split, join, move this wall</summary>

@@ -68,9 +68,9 @@ export function OutlineDrawing({ path, closed, lengths, label }: { path: readonl
         const [mx, my] = [(p.x + q.x) / 2, (p.y + q.y) / 2];
         const long = Math.hypot(q.x - p.x, q.y - p.y) || 1;
         // Words stand inside, right of the way walked.
-        const off = unit * 13;
+        const off = unit * 15;
         return (
-          <text key={i} x={mx + ((q.y - p.y) / long) * off} y={-(my - ((q.x - p.x) / long) * off) + unit * 4} fontSize={unit * 11.5} textAnchor="middle" fontFamily="var(--font-mono)" fill="var(--ink)">
+          <text key={i} x={mx + ((q.y - p.y) / long) * off * 1.6} y={-(my - ((q.x - p.x) / long) * off) + unit * 4} fontSize={unit * 11.5} textAnchor="middle" fontFamily="var(--font-mono)" fill="var(--ink)">
             {lengths[i]}
           </text>
         );
