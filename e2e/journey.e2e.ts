@@ -3,6 +3,7 @@ import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { ElementHandle, Page } from "puppeteer-core";
 import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { handsOf } from "./hands";
 import { type Running, start } from "./start";
 
 let app: Running;
@@ -17,25 +18,7 @@ beforeAll(async () => {
 });
 afterAll(async () => app?.stop());
 
-const text = (selector: string): Promise<string> => page.$eval(selector, (e) => (e as HTMLElement).innerText);
-const see = (words: string | RegExp): Promise<unknown> => page.waitForFunction((source, flags) => new RegExp(source, flags).test(document.body.innerText), { timeout: 15_000 }, typeof words === "string" ? words.replace(/[.*+?^${}()|[\]\\]/g, "\\$&") : words.source, "i");
-const press = async (name: string): Promise<void> => {
-  const b = (await page.waitForSelector(`::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${name}") or contains(@aria-label, "${name}")])`, { timeout: 15_000 })) as ElementHandle<HTMLElement>;
-  await b.evaluate((e) => e.scrollIntoView({ block: "center" }));
-  await b.click();
-};
-const place = async (name: string): Promise<void> => {
-  await page.waitForSelector("[data-palette]");
-  await page.click(`::-p-xpath(//*[@data-palette]//button[contains(., "${name}")])`);
-};
-const stored = (): Promise<unknown> => page.waitForSelector('[data-storing="stored"]', { timeout: 15_000 });
-const type = async (field: string, value: string): Promise<void> => {
-  await page.waitForSelector(`[data-field="${field}"]`);
-  await page.focus(`[data-field="${field}"]`);
-  await page.$eval(`[data-field="${field}"]`, (e) => (e as HTMLInputElement).select());
-  await page.keyboard.type(value);
-  await page.keyboard.press("Enter");
-};
+const { text, see, press, place, stored, type } = handsOf(() => page);
 /** Runs, holes and cut lengths of a job as the server works them out, for comparing two jobs. */
 const cutList = async (id: string): Promise<string> => (await fetch(`${app.address}/api/jobs/${id}/cut-list.csv`)).text();
 
@@ -120,22 +103,22 @@ describe("from a surveyed room to a tick on site", () => {
     await page.setViewport({ width: 390, height: 844 });
     await page.goto(`${app.address}/jobs/tern-cottage/site`);
     await see("DB1 to K1");
-    await press("Drawn in: DB1 to K1");
+    await press("Bored: DB1 to K1");
     await page.waitForSelector('[data-to-send="0"]');
     await page.reload();
     await page.waitForSelector('[data-run="k.board-k1"]');
-    expect(await text('[data-run="k.board-k1"]')).toMatch(/✓ Drawn in/);
+    expect(await text('[data-run="k.board-k1"]')).toMatch(/✓ Bored/);
     await page.click('[data-run="k.board-k1"] button');
-    await page.waitForSelector('[data-step="clipped"]');
-    await press("Take back");
     await page.waitForSelector('[data-step="drawn-in"]');
-    await page.click('[data-step="drawn-in"]');
-    await page.waitForSelector('[data-step="clipped"]');
+    await press("Take back");
+    await page.waitForSelector('[data-step="bored"]');
+    await page.click('[data-step="bored"]');
+    await page.waitForSelector('[data-step="drawn-in"]');
     await page.waitForSelector('[data-to-send="0"]');
     await page.setViewport({ width: 1280, height: 800 });
     await page.goto(`${app.address}/jobs/tern-cottage?stage=site-book`);
     await see(/1 of \d+ steps/);
-    await see("Electrician 1: DB1 to K1, drawn in, taken back");
+    await see("Electrician 1: DB1 to K1, bored, taken back");
   });
 
   it("exports the job and brings it in again with the same plan", async () => {

@@ -20,7 +20,7 @@ export const WallFace = memo(function WallFace({ w, house, job, px, zones, selec
   const top = face.shape.top ?? [{ u: 0, v: height }, { u: length, v: height }];
   const outline = [`0,0`, ...top.map((p) => `${p.u},${-p.v}`), `${length},0`].join(" ");
   const photos = job.photos.filter((p) => p.wall === wall.id);
-  const about = `${buildWords[wall.build]} ${mm(wall.thickness)}${wall.foilBacked ? ", foil-backed" : ""}${wall.backing === "outside" ? ", outside behind" : wall.backing === "party" ? ", party wall" : ""}`;
+  const about = wall.build === "open" ? "open, no wall" : `${buildWords[wall.build]} ${mm(wall.thickness)}${wall.foilBacked ? ", foil-backed" : ""}${wall.backing === "outside" ? ", outside behind" : wall.backing === "party" ? ", party wall" : ""}`;
   return (
     <g transform={`translate(${x} 0)`}>
       <polygon points={outline} fill={wall.build === "open" ? "var(--page)" : "var(--plaster)"} stroke="var(--ink)" strokeWidth={px(1.2)} strokeDasharray={wall.build === "open" ? `${px(8)} ${px(5)}` : undefined} onClick={() => onSelect(wall.id)} />

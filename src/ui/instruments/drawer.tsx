@@ -18,7 +18,7 @@ export function InstrumentDrawer() {
   const open = useDesk((s) => s.instruments);
   if (!open) return null;
   return (
-    <section aria-label="Simulated instruments" className="no-print absolute right-2 bottom-2 z-30 w-80 max-w-[calc(100vw-1rem)] border border-ink bg-panel p-3 shadow-[4px_4px_0_0_rgb(0_0_0/.2)]">
+    <section aria-label="Simulated instruments" className="no-print fixed bottom-1 left-1 z-30 max-h-[calc(100dvh-4rem)] w-72 max-w-[calc(100vw-0.5rem)] overflow-auto border border-ink bg-panel p-3 shadow-[4px_4px_0_0_rgb(0_0_0/.2)]">
       <div className="mb-2 flex items-center justify-between">
         <h2 className="text-lg">Simulated instruments</h2>
         <Button look="quiet" aria-label="Close the drawer" icon={<X size={16} />} onClick={() => useDesk.setState({ instruments: false })} />

@@ -57,7 +57,7 @@ export function stageStates(job: Job, plan: Plan | null, siteBook: readonly Site
   const done = progress(siteBook, (plan?.runs ?? []).map((r) => ({ id: r.id, steps: plan ? neededSteps(plan, r.id) : [] })));
   return {
     survey: state("survey", `${n(job.rooms.length, "room")}, ${n(job.decks.length, "deck")}`, job.rooms.length > 0),
-    points: state("points", `${job.points.length} placed, ${wired.size} on circuits`, job.points.length > 0),
+    points: state("points", `${job.points.length} placed, ${wired.size} wired`, job.points.length > 0),
     circuits: state("circuits", n(job.circuits.length, "circuit"), job.circuits.length > 0),
     routes: state("routes", plan ? `${n(laid, "run")} laid` : "working out", laid > 0),
     timber: state("timber", n(plan?.holes.length ?? 0, "bore"), laid > 0),

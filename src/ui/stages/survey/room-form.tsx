@@ -50,7 +50,7 @@ export function RoomForm({ room }: { room: Room }) {
         </Button>
       </div>
       <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => say(removeRoom(room.id))}>
-        Delete {room.name} and what is on its walls
+        Delete the room and all in it
       </Button>
       <SetAgainst room={room} open={aligning} onClose={() => setAligning(false)} />
       <CopyRoom room={room} open={copying} onClose={() => setCopying(false)} />

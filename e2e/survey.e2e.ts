@@ -1,0 +1,312 @@
+import { mkdtempSync, writeFileSync } from "node:fs";
+import { tmpdir } from "node:os";
+import { join } from "node:path";
+import DxfParser from "dxf-parser";
+import type { ElementHandle, Page } from "puppeteer-core";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import { handsOf } from "./hands";
+import { type Running, start } from "./start";
+
+let app: Running;
+let page: Page;
+const faults: string[] = [];
+const { text, see, press, place, stored, type, choose, key } = handsOf(() => page);
+
+beforeAll(async () => {
+  app = await start();
+  page = await app.browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  page.on("pageerror", (e) => faults.push((e as Error).message));
+});
+afterAll(async () => app?.stop());
+
+const file = (name: string, content: string | Buffer): string => {
+  const path = join(mkdtempSync(join(tmpdir(), "lumbet-survey-")), name);
+  writeFileSync(path, content);
+  return path;
+};
+const upload = async (selector: string, path: string): Promise<void> => ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(path);
+const jobId = (): string => new URL(page.url()).pathname.split("/").pop()!;
+const job = async () => (JSON.parse(await (await fetch(`${app.address}/api/jobs/${jobId()}/file`)).text()) as { job: import("../src/core/job/model").Job }).job;
+
+/** Walks one room, sets it against a wall, and waits until it is shown. */
+async function walk(r: { walk: string; name: string; kind: string; against?: string; side?: string; lineUp?: string }): Promise<void> {
+  await press("Walk a room");
+  await page.waitForSelector("[data-walk]");
+  await page.type("[data-walk]", r.walk);
+  await page.waitForFunction(() => document.querySelector("[data-gap]")?.textContent?.includes("Closes"));
+  await type("new room name", r.name);
+  await choose("new room kind", r.kind);
+  if (r.against) {
+    await choose("stands", r.against);
+    await choose("its wall", r.side!);
+    await choose("lined up", r.lineUp ?? "left");
+  }
+  await press("Add the room");
+  await page.waitForFunction((n) => !document.querySelector("[data-walk]") && document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n, {}, r.name);
+}
+
+describe("a four-bedroom house, entered on the screen", () => {
+  it("is walked room by room, each set against the last", async () => {
+    await page.goto(app.address);
+    await press("New job");
+    await type("job name", "Heron House");
+    await page.waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 15_000 });
+    await walk({ walk: "4000 r 3600 r 4000 r 3600", name: "Kitchen", kind: "kitchen" });
+    await walk({ walk: "4000 r 2400 r 4000 r", name: "Hall", kind: "hall", against: "wall 3 of Kitchen", side: "corner 1 to 2" });
+    await walk({ walk: "4m r 4200 r ? r 4200", name: "Living room", kind: "living", against: "wall 3 of Hall", side: "corner 1 to 2" });
+    await walk({ walk: "3500 r 3600 r 3500 r 3600", name: "Utility", kind: "utility", against: "wall 2 of Kitchen", side: "corner 4 to 1" });
+    await walk({ walk: "3500 r 2400 r 3500 r 2400", name: "Study", kind: "other", against: "wall 2 of Hall", side: "corner 4 to 1" });
+    await walk({ walk: "3500 r 4200 r 3500 r 4200", name: "Dining room", kind: "living", against: "wall 2 of Living room", side: "corner 4 to 1" });
+    await see("6 rooms, 0 decks");
+    await stored();
+    const rooms = (await job()).rooms;
+    expect(rooms.find((r) => r.name === "Dining room")!.outline[0]).toEqual({ x: 6200, y: 4100 });
+  });
+
+  it("shares walls: one wall, two faces, one thickness", async () => {
+    await page.select("[data-room]", (await job()).rooms.find((r) => r.name === "Kitchen")!.id);
+    await key("w");
+    await key("w");
+    await key("w");
+    await see("Wall 3 of Kitchen");
+    await choose("Build", "metal stud");
+    await stored();
+    const now = await job();
+    expect(now.walls.filter((w) => w.build === "metal-stud").map((w) => now.rooms.find((r) => r.id === w.room)!.name).sort()).toEqual(["Hall", "Kitchen"]);
+    await page.keyboard.press("Escape");
+  });
+
+  it("gets a deck, and the same rooms on top as bedrooms", async () => {
+    await press("Add joists over");
+    await see("6 rooms, 1 deck");
+    await press("Add one above");
+    await page.waitForFunction(() => /First floor/.test(document.querySelector("header")?.textContent ?? ""));
+    const ground = (await job()).rooms;
+    for (const [from, name, kind] of [["Kitchen", "Bedroom 1", "bedroom"], ["Hall", "Landing", "landing"], ["Living room", "Bedroom 2", "bedroom"], ["Utility", "Bedroom 3", "bedroom"], ["Study", "Bathroom", "bathroom"], ["Dining room", "Bedroom 4", "bedroom"]] as const) {
+      await page.select("[data-room]", ground.find((r) => r.name === from)!.id);
+      await press("Copy the room");
+      await type("copy name", name);
+      await choose("copy storey", "First floor");
+      await press("Add the copy");
+      await page.waitForFunction((n) => document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n, {}, name);
+      await choose("Kind", kind);
+    }
+    await press("Add joists over");
+    await see("12 rooms, 2 decks");
+    await stored();
+  });
+
+  it("gets ninety points: a set made once and copied, a series at equal spacing, the rest one by one", async () => {
+    const rooms = (await job()).rooms;
+    const idOf = (name: string): string => rooms.find((r) => r.name === name)!.id;
+    await page.select("[data-room]", idOf("Bedroom 1"));
+    await press("Points");
+    for (let i = 0; i < 3; i++) {
+      await key("w");
+      await page.waitForSelector("[data-series]");
+      await page.$eval("[data-series]", (e) => ((e as HTMLDetailsElement).open = true));
+      await type("series count", "2");
+      await press("Place 2");
+      await see("2 points");
+      await page.keyboard.press("Escape");
+      // Escape lets go of the points; the next wall follows from the last one.
+      for (let k = 0; k < i + 1; k++) await key("w");
+    }
+    await place("Ceiling light");
+    await place("Light switch");
+    await see("8 placed");
+    for (const name of ["Bedroom 2", "Bedroom 3", "Bedroom 4", "Landing", "Bathroom", "Living room", "Dining room", "Study", "Utility"]) {
+      await page.select("[data-room]", idOf(name));
+      await choose("copy points", "Bedroom 1");
+      await page.waitForFunction((n) => document.querySelector("[aria-label='Several points']") && document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n, {}, name);
+    }
+    await see("80 placed");
+    await page.select("[data-room]", idOf("Hall"));
+    for (const name of ["Board", "Twin socket", "Light switch", "Ceiling light"]) await place(name);
+    await page.select("[data-room]", idOf("Kitchen"));
+    for (const name of ["Twin socket", "Twin socket", "Cooker control", "Fused connection unit", "Ceiling light", "Light switch"]) await place(name);
+    await see("90 placed");
+    await stored();
+    const labels = (await job()).points.map((p) => p.label);
+    expect(new Set(labels).size).toBe(90);
+  }, 120_000);
+
+  it("is wired by picking a room's points at once, and by painting", async () => {
+    await press("Circuits");
+    await page.waitForSelector('[data-field="Add"]');
+    await page.select('[data-field="Add"]', "ring");
+    await see("New ring");
+    const now = await job();
+    for (const name of ["Bedroom 1", "Bedroom 2"]) {
+      await page.select("[data-room]", now.rooms.find((r) => r.name === name)!.id);
+      await key("a", "Control");
+      await page.waitForSelector('[data-field="group circuit"]');
+      await choose("group circuit", "New ring");
+    }
+    await see("14 wired");
+    await page.select("[data-room]", now.rooms.find((r) => r.name === "Hall")!.id);
+    await press("C1New ring");
+    await press("Paint points onto C1");
+    const socket = now.points.find((p) => p.kind === "socket" && p.place.on === "wall" && now.walls.find((w) => w.id === (p.place as { wall: string }).wall)!.room === now.rooms.find((r) => r.name === "Hall")!.id)!;
+    const tag = (await page.waitForSelector(`[data-point-tag="${socket.label}"]`))!;
+    await tag.click();
+    await see("15 wired");
+    await page.keyboard.press("Escape");
+    await stored();
+    expect((await job()).circuits[0]!.points).toContain(socket.id);
+  });
+
+  it("undoes and redoes across a reload", async () => {
+    await page.reload();
+    await see("15 wired");
+    await key("z", "Control");
+    await see("14 wired");
+    await key("y", "Control");
+    await see("15 wired");
+    await stored();
+  });
+
+  it("finds any room, wall, point or circuit from one box", async () => {
+    for (const [words, seen] of [["wall 2 bathroom", "Wall 2 of Bathroom"], ["circuit c1", "Painting C1|Paint points onto C1"]] as const) {
+      await key("/");
+      await page.waitForSelector("[cmdk-input]");
+      await page.type("[cmdk-input]", words);
+      await page.waitForFunction(() => document.querySelectorAll("[cmdk-item]").length > 0);
+      await page.keyboard.press("Enter");
+      await see(new RegExp(seen));
+    }
+  });
+
+  it("moves a wall on the plan by its handle, and a corner by the arrow keys", async () => {
+    await press("Survey");
+    await page.select("[data-room]", (await job()).rooms.find((r) => r.name === "Study")!.id);
+    await key("n");
+    const handle = (await page.waitForSelector('[data-wall-handle="2"] rect'))!;
+    // The drawing is fitted to its frame once it is there.
+    await page.evaluate(() => new Promise((done) => requestAnimationFrame(() => requestAnimationFrame(done))));
+    const b = (await handle.boundingBox())!;
+    await page.mouse.move(b.x + b.width / 2, b.y + b.height / 2);
+    await page.mouse.down();
+    await page.mouse.move(b.x + b.width / 2, b.y - 14, { steps: 6 });
+    await page.mouse.up();
+    await stored();
+    const study = (await job()).rooms.find((r) => r.name === "Study")!;
+    expect(study.outline[1]!.y).toBeGreaterThan(7600);
+    expect(study.outline[2]!.y).toBe(study.outline[1]!.y);
+    await page.focus('[data-corner-handle="1"]');
+    const before = (await job()).rooms.find((r) => r.name === "Study")!.outline[0]!;
+    await page.keyboard.press("ArrowRight");
+    await stored();
+    expect((await job()).rooms.find((r) => r.name === "Study")!.outline[0]).toEqual({ x: before.x + 10, y: before.y });
+  });
+
+  it("met no fault in the page on the way", () => expect(faults).toEqual([]));
+});
+
+describe("drawings in and out, instruments, photos", () => {
+  const line = (x1: number, y1: number, x2: number, y2: number): string => `0\nLINE\n8\nROOMS\n10\n${x1}\n20\n${y1}\n11\n${x2}\n21\n${y2}\n`;
+  const dxf = `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n6\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${line(0, 0, 3.2, 0)}${line(3.2, 0, 3.2, 2.6)}${line(3.2, 2.6, 0, 2.6)}${line(0, 2.6, 0, 0)}0\nENDSEC\n0\nEOF\n`;
+
+  it("takes rooms from a DXF drawing by its layers, and refuses a broken one in words", async () => {
+    await page.goto(app.address);
+    await press("New job");
+    await type("job name", "From a drawing");
+    await page.waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 15_000 });
+    await upload("[data-dxf]", file("broken.dxf", dxf.slice(0, 60)));
+    await page.waitForSelector("[data-drawing-fault]");
+    expect(await text("[data-drawing-fault]")).toMatch(/broken\.dxf was not taken.*Nothing has changed/s);
+    await upload("[data-dxf]", file("plan.dxf", dxf));
+    await page.waitForFunction(() => document.querySelector("[data-outlines]")?.textContent?.includes("1 room"));
+    await press("Add the rooms");
+    await see("1 room, 0 decks");
+    await stored();
+    expect((await job()).rooms[0]!.outline).toHaveLength(4);
+    expect((await job()).walls).toHaveLength(4);
+  });
+
+  it("gives plan and unrolled rooms as files that other programs read", async () => {
+    const room = (await job()).rooms[0]!;
+    const plan = new DxfParser().parseSync(await (await fetch(`${app.address}/api/jobs/${jobId()}/plan.dxf?storey=ground`)).text())! as unknown as { entities: { layer: string }[] };
+    expect(plan.entities.filter((e) => e.layer === "ROOMS")).toHaveLength(1);
+    const svg = await (await fetch(`${app.address}/api/jobs/${jobId()}/unrolled.svg?room=${room.id}`)).text();
+    expect(svg).toContain('<g id="WALLS"');
+    expect((await fetch(`${app.address}/api/jobs/${jobId()}/unrolled.svg?room=nowhere`)).status).toBe(404);
+    expect((await (await fetch(`${app.address}/api/jobs/${jobId()}/points.csv`)).text()).split("\r\n")[0]).toMatch(/^label,kind,size/);
+  });
+
+  it("lays an image under the plan and scales it by a known length", async () => {
+    await upload("[data-trace]", file("not-a-picture.png", "hello"));
+    await page.waitForFunction(() => document.querySelector("[data-drawing-fault]")?.textContent?.includes("no picture"));
+    await upload("[data-trace]", "docs/screenshots/bench.png");
+    await see("Give it a known length");
+    await stored();
+    await page.$$eval("summary", (l) => (l.find((s) => s.textContent?.includes("bench.png")) as HTMLElement).click());
+    await press("Give it a known length");
+    const ground = (await page.waitForSelector("[data-tool-ground]"))!;
+    const b = (await (await page.waitForSelector(".drawing"))!.boundingBox())!;
+    expect(ground).toBeTruthy();
+    await page.mouse.click(b.x + b.width * 0.3, b.y + b.height * 0.6);
+    await see("Press the second place");
+    await page.mouse.click(b.x + b.width * 0.6, b.y + b.height * 0.6);
+    await type("known length", "5000");
+    await page.waitForFunction(() => !document.querySelector("[data-tool-ground]"));
+    await stored();
+    const t = (await job()).traces[0]!;
+    expect(t.scale * t.width).not.toBeCloseTo(10_000, -1);
+  });
+
+  it("draws a room on the plan by pressing its corners", async () => {
+    await press("Draw a room on the plan");
+    const b = (await (await page.waitForSelector(".drawing"))!.boundingBox())!;
+    for (const [x, y] of [[0.3, 0.7], [0.3, 0.4], [0.6, 0.4], [0.6, 0.7]] as const) await page.mouse.click(b.x + b.width * x, b.y + b.height * y);
+    await page.waitForSelector('[data-outline-tool="4"]');
+    await press("Close the outline");
+    await type("new room name", "Traced room");
+    await press("Add the room");
+    await see("2 rooms, 0 decks");
+    await stored();
+    expect((await job()).rooms.find((r) => r.name === "Traced room")!.outline).toHaveLength(4);
+  });
+
+  it("reads the simulated laser into the field in focus and moves to the next", async () => {
+    await press("Walk a room");
+    await page.waitForSelector("[data-walk]");
+    for (let i = 0; i < 4; i++) await key("F9");
+    await page.waitForFunction(() => /^36\d\d r 28\d\d r 36\d\d r 28\d\d r/.test((document.querySelector("[data-walk]") as HTMLInputElement).value));
+    await page.waitForFunction(() => /Closes|Ends/.test(document.querySelector("[data-gap]")?.textContent ?? ""));
+    await page.focus('[data-field="new room height"]');
+    await key("F9");
+    await page.waitForFunction(() => (document.activeElement as HTMLElement | null)?.dataset.field === "new room thickness");
+    await page.keyboard.press("Escape");
+    await page.keyboard.press("Escape");
+  });
+
+  it("sweeps a foil-backed wall with the simulated detector, and says what that is worth", async () => {
+    await page.goto(`${app.address}/jobs/tern-cottage?stage=survey&room=glaze`);
+    await page.waitForSelector('[data-point-tag="S10"]');
+    await key("w");
+    await key("w");
+    await key("w");
+    await see("Wall 3 of Glaze room");
+    await key("i");
+    await press("Sweep the wall");
+    await page.waitForSelector("[data-sweep]");
+    expect(await text("[data-sweep]")).toMatch(/Foil-backed board sets it off from end to end: this sweep tells nothing/);
+    await page.waitForSelector("[data-sweep-line]");
+    await key("i");
+  });
+
+  it("attaches a photo to a wall and shows it there, also after a reload", async () => {
+    await upload("[data-photo]", "docs/screenshots/site.png");
+    await page.waitForSelector("[data-photo-mark]");
+    await stored();
+    await page.reload();
+    await page.waitForSelector("[data-photo-mark]");
+    const photo = (await job()).photos[0]!;
+    const answer = await fetch(`${app.address}/api/jobs/tern-cottage/pictures/${photo.picture}`);
+    expect(answer.headers.get("content-type")).toMatch(/^image\//);
+  });
+
+  it("met no fault in the page on the way", () => expect(faults).toEqual([]));
+});
