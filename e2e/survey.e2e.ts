@@ -194,9 +194,11 @@ describe("a four-bedroom house, entered on the screen", () => {
     const study = (await job()).rooms.find((r) => r.name === "Study")!;
     expect(study.outline[1]!.y).toBeGreaterThan(7600);
     expect(study.outline[2]!.y).toBe(study.outline[1]!.y);
-    await page.focus('[data-corner-handle="1"]');
     const before = (await job()).rooms.find((r) => r.name === "Study")!.outline[0]!;
+    await page.$eval('[data-corner-handle="1"]', (e) => (e as unknown as SVGElement).focus());
+    const words = await page.$eval('[data-corner-handle="1"]', (e) => e.getAttribute("aria-label"));
     await page.keyboard.press("ArrowRight");
+    await page.waitForFunction((w) => document.querySelector('[data-corner-handle="1"]')?.getAttribute("aria-label") !== w, {}, words);
     await stored();
     expect((await job()).rooms.find((r) => r.name === "Study")!.outline[0]).toEqual({ x: before.x + 10, y: before.y });
   });

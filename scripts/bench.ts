@@ -1,3 +1,4 @@
+import puppeteer from "puppeteer-core";
 import { spawn, spawnSync } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { tmpdir } from "node:os";
@@ -30,6 +31,9 @@ time("plan of the demo", "150", 31, () => makePlan(demo));
 const moved = (round: number): Job => canonical({ ...demo, points: demo.points.map((p) => (p.id === "s5" && p.place.on === "wall" ? { ...p, place: { ...p.place, u: 2700 + 10 * round } } : p)) });
 time("plan of the demo after moving one point", "50", 31, (r) => makePlan(moved(r)));
 time("zones and points while dragging (one frame)", "16", 51, (r) => layHouse(moved(r)));
+const house90 = generatedHouse(5, 12, 6);
+time("12 rooms, 97 points: one frame of dragging", "16", 51, () => layHouse(house90));
+time("plan of 12 rooms, 97 points", "1000", 5, () => makePlan(house90));
 const large = generatedHouse(5, 8, 4);
 time("plan of 8 rooms, 49 points", "", 9, () => makePlan(large));
 
@@ -57,6 +61,34 @@ const cutOut = answer(cut, sixty);
 if (cutOut.ok) console.log(`${"  proven optimal".padEnd(46)} ${String((cutOut.output as { optimal: boolean }).optimal).padStart(9)}`);
 time("command line: one question, whole process", "600", 5, () => spawnSync("npm", ["run", "-s", "calc", "--", "fold.tray", '{"width":150,"angle":90}']));
 
+/** Frames a second while a point is dragged in the browser, and how long an edit takes until it is stored. */
+async function frames(port: number): Promise<void> {
+  const chromium = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser"].find((p) => p && existsSync(p));
+  if (!chromium) return console.log("No Chromium: frames while dragging are left out.");
+  const browser = await puppeteer.launch({ executablePath: chromium, args: ["--headless=new", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync"] });
+  const page = await browser.newPage();
+  await page.setViewport({ width: 1280, height: 800 });
+  for (const [path, tag] of [["/jobs/tern-cottage?stage=points&room=kitchen", "S5"]] as const) {
+    await page.goto(`http://127.0.0.1:${port}${path}`);
+    await page.waitForFunction(() => /runs laid/.test(document.body.innerText));
+    const b = (await (await page.waitForSelector(`[data-point-tag="${tag}"]`))!.boundingBox())!;
+    const [x, y] = [b.x + b.width / 2, b.y + b.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    // As text: what a bundler adds to functions is not there in the page.
+    await page.evaluate("window.stamps = []; window.counting = true; const tick = (t) => { window.stamps.push(t); if (window.counting) requestAnimationFrame(tick); }; requestAnimationFrame(tick);");
+    for (let i = 0; i < 120; i++) await page.mouse.move(x + 40 * Math.sin(i / 9), y + 6 * Math.cos(i / 7));
+    const stamps = (await page.evaluate("window.counting = false; window.stamps")) as number[];
+    const gaps = stamps.slice(1).map((t, i) => t - stamps[i]!).sort((p, q) => p - q);
+    console.log(`${`dragging a point, one frame (${gaps.length} frames)`.padEnd(46)} ${gaps[Math.floor(gaps.length / 2)]!.toFixed(2).padStart(9)} ms   (95 of 100 within ${gaps[Math.floor(gaps.length * 0.95)]!.toFixed(1)}; aim 16.7)`);
+    const from = performance.now();
+    await page.mouse.up();
+    await page.waitForSelector('[data-storing="stored"]');
+    console.log(`${"an edit, from letting go until it is stored".padEnd(46)} ${(performance.now() - from).toFixed(0).padStart(9)} ms   (aim 200)`);
+  }
+  await browser.close();
+}
+
 if (existsSync(".next/BUILD_ID")) {
   const port = 43_000 + (process.pid % 2000);
   const data = mkdtempSync(join(tmpdir(), "lumbet-bench-"));
@@ -73,6 +105,7 @@ if (existsSync(".next/BUILD_ID")) {
   let framework = 0;
   for (const s of scripts) if (own.has(s)) framework += gzipSync(readFileSync(join(".next", s.replace("/_next/", "")))).length;
   console.log(`${"script of the room view, compressed".padEnd(46)} ${((all - framework) / 1000).toFixed(0).padStart(9)} kB   (beyond ${(framework / 1000).toFixed(0)} kB on every page; aim 200)`);
+  await frames(port).catch((e: Error) => console.log(`Frames while dragging could not be counted: ${e.message}`));
   server.kill();
   await new Promise((r) => server.once("exit", r));
   rmSync(data, { recursive: true, force: true });

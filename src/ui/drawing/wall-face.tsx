@@ -108,7 +108,7 @@ export const WallFace = memo(function WallFace({ w, house, job, px, zones, selec
         <text x={px(6)} y={STRIP_GAP + STRIP / 2 + px(20)} fontSize={px(13)} fontWeight={600} fill="var(--ink)" fontFamily="var(--font-cond)">
           Wall {wall.index + 1} <tspan fill="var(--soft)" fontWeight={400} fontFamily="var(--font-mono)" fontSize={px(11.5)}>{mm(length)}</tspan>
         </text>
-        {length > px(120) ? (
+        {length > px(about.length * 6.2) ? (
           <text x={px(6)} y={STRIP_GAP + STRIP / 2 + px(35)} fontSize={px(11.5)} fill="var(--soft)" fontFamily="var(--font-sans)">
             {about}
           </text>
