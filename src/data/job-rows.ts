@@ -19,6 +19,7 @@ export const tables = {
   drums: schema.drums,
   foundCables: schema.foundCables,
   foundTrunkings: schema.foundTrunkings,
+  forbidden: schema.forbidden,
   photos: schema.photos,
   traces: schema.traces,
 } as const satisfies Record<Collection, unknown>;

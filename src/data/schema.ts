@@ -1,5 +1,5 @@
 import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from "drizzle-orm/pg-core";
-import type { Circuit, Deck, Dwelling, FoundTrunking, Pin, Point, Room, Settings } from "../core/job/model";
+import type { Circuit, Deck, Dwelling, Forbidden, FoundTrunking, Pin, Point, Room, Settings } from "../core/job/model";
 
 /** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
 
@@ -57,6 +57,7 @@ export const decks = pgTable(
     joists: jsonb("joists").$type<Deck["joists"]>().notNull(),
     boards: jsonb("boards").$type<Deck["boards"]>().notNull(),
     noggins: jsonb("noggins").$type<Deck["noggins"]>().notNull().default([]),
+    boreLines: jsonb("bore_lines").$type<Deck["boreLines"]>().notNull().default([]),
     insulationOver: doublePrecision("insulation_over").notNull(),
     access: text("access").notNull(),
     heavyJoists: jsonb("heavy_joists").$type<Deck["heavyJoists"]>().notNull(),
@@ -103,6 +104,7 @@ export const circuits = pgTable(
     walls: text("walls").notNull(),
     ambient: doublePrecision("ambient").notNull(),
     watts: doublePrecision("watts").notNull().default(0),
+    board: text("board"),
     state: text("state").notNull().default("new"),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
@@ -118,6 +120,9 @@ export const foundCables = pgTable("found_cables", { jobId: ofJob(), id: text("i
 
 /** Trunking found in the house. */
 export const foundTrunkings = pgTable("found_trunkings", { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), size: text("size").notNull(), from: jsonb("from").$type<FoundTrunking["from"]>().notNull(), to: jsonb("to").$type<FoundTrunking["to"]>().notNull(), holds: jsonb("holds").$type<FoundTrunking["holds"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+
+/** Parts of walls and decks kept free of runs. */
+export const forbidden = pgTable("forbidden", { jobId: ofJob(), id: text("id").notNull(), name: text("name").notNull(), place: jsonb("place").$type<Forbidden["place"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
 
 /** Photos of walls and drawings to trace; their pictures are in `pictures`. */
 export const photos = pgTable("photos", { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), picture: text("picture").notNull(), u: doublePrecision("u").notNull(), v: doublePrecision("v").notNull(), text: text("text").notNull(), at: text("at").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);

@@ -53,3 +53,13 @@ export function foundFindings(job: Job): Finding[] {
   }
   return out;
 }
+
+/** Old cables that come out and lie between the two ends of a new run: each may draw the new one in. */
+export function drawFindings(job: Job, runs: readonly { id: string; from: string; to: string }[]): Finding[] {
+  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  return job.foundCables.flatMap((f) => {
+    if (f.fate !== "take-out" || f.to === null) return [];
+    const run = runs.find((r) => (r.from === f.from && r.to === f.to) || (r.from === f.to && r.to === f.from));
+    return run ? [finding("retrofit.draw", { subject: run.id, message: `The old cable between ${label(f.from)} and ${label(f.to)} comes out: fold the new one in two on its end and draw it in.`, remedy: "Isolate and prove dead first; try by hand that the old one moves." })] : [];
+  });
+}

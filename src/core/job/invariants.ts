@@ -91,6 +91,8 @@ export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalog
     if (Math.abs(t.from.u - t.to.u) > EPS && Math.abs(t.from.v - t.to.v) > EPS) out.push({ path: `foundTrunkings.${t.id}.to`, message: "a trunking runs level or plumb; its ends share their distance from the left or their height" });
     for (const x of t.holds) if (!cableOf(x.cable, catalogue)) out.push({ path: `foundTrunkings.${t.id}.holds`, message: `${x.cable} is not in the cable catalogue` });
   }
+  for (const x of job.forbidden) refer(`forbidden.${x.id}.place`, x.place.on === "wall" ? "walls" : "decks", x.place.on === "wall" ? x.place.wall : x.place.deck);
+  for (const c of job.circuits) if (c.board !== null) refer(`circuits.${c.id}.board`, "points", c.board);
   for (const p of job.photos) refer(`photos.${p.id}.wall`, "walls", p.wall);
   for (const t of job.traces) refer(`traces.${t.id}.storey`, "storeys", t.storey);
   for (const d of job.drums) if (!cableOf(d.cable, catalogue)) out.push({ path: `drums.${d.id}.cable`, message: `${d.cable} is not in the cable catalogue` });

@@ -14,6 +14,23 @@ const length0 = z.number().min(0).max(FAR);
 export const xySchema = z.strictObject({ x: coordinate, y: coordinate });
 const xyz = z.tuple([coordinate, coordinate, coordinate]);
 
+/**
+ * What the router weighs, in mm of cable: a bore, a bend, a hole in a wall, a crossing of another circuit and a wall face opened each
+ * are worth so many; a mm of chase, of boards to lift and of work at height costs so many on top of the cable itself.
+ */
+export const costSchema = z.strictObject({
+  cable: z.number().min(0.05).max(10).default(1),
+  bore: z.number().min(0).max(50_000).default(180),
+  bend: z.number().min(0).max(5000).default(60),
+  wallHole: z.number().min(0).max(50_000).default(900),
+  chase: z.number().min(0).max(20).default(1.5),
+  boards: z.number().min(0).max(20).default(0.2),
+  crossing: z.number().min(0).max(5000).default(40),
+  height: z.number().min(0).max(20).default(0.1),
+  faces: z.number().min(0).max(50_000).default(300),
+});
+export type Costs = z.infer<typeof costSchema>;
+
 /** Settings of one job. Lengths mm. */
 export const settingsSchema = z.strictObject({
   schools: schoolsSchema.prefault({}),
@@ -35,7 +52,7 @@ export const settingsSchema = z.strictObject({
   /** Depth of hidden cable behind the finished wall face in a chase. */
   chaseDepth: z.number().min(5).max(100).default(15),
   /** What the router weighs, in mm of cable that one of each is worth. */
-  cost: z.strictObject({ bore: z.number().min(0).max(5000).default(180), bend: z.number().min(0).max(5000).default(60), wallHole: z.number().min(0).max(10000).default(900), chase: z.number().min(0).max(20).default(1.5) }).prefault({}),
+  cost: costSchema.prefault({}),
 });
 
 export const dwellingSchema = z.strictObject({
@@ -110,6 +127,8 @@ export const deckSchema = z.strictObject({
   boards: z.strictObject({ thickness: length0.default(22), width: size.default(140) }).prefault({}),
   /** Rows of timber between the joists, across the deck: place along the joists from the deck's west (or south) edge, and depth from the top. */
   noggins: z.array(z.strictObject({ at: length0, depth: z.number().positive().max(600) })).max(40).default([]),
+  /** Lines across the joists on which bores are wanted, along the joists from the deck's west (or south) edge. */
+  boreLines: z.array(length0).max(20).default([]),
   insulationOver: length0.default(0),
   access: z.enum(["open", "boards-up", "closed"]).default("open"),
   /** Joists, by number, that carry a trimmer, partition, cylinder or steel. */
@@ -158,6 +177,8 @@ export const circuitSchema = z.strictObject({
   ambient: z.number().min(-10).max(70).default(30),
   /** Load to design for, W; 0 when it is not known. */
   watts: z.number().min(0).max(200_000).default(0),
+  /** Board that feeds it; null: the first one. */
+  board: idSchema.nullable().default(null),
   /** New; or found in the house, to be kept as it is or extended. */
   state: z.enum(["new", "extend", "keep"]).default("new"),
 });
@@ -195,6 +216,16 @@ export const foundTrunkingSchema = z.strictObject({
   holds: z.array(z.strictObject({ cable: z.string().min(1).max(40), count: z.number().int().min(1).max(200) })).max(20).default([]),
 });
 
+/** A part of a wall or deck that no run may be laid through: another service, a cupboard to be, the user's own word. */
+export const forbiddenSchema = z.strictObject({
+  id: idSchema,
+  name: z.string().trim().max(40).default(""),
+  place: z.discriminatedUnion("on", [
+    z.strictObject({ on: z.literal("wall"), wall: idSchema, u: length0, v: length0, width: size, height: size }),
+    z.strictObject({ on: z.literal("deck"), deck: idSchema, outline: z.array(xySchema).min(3).max(30) }),
+  ]),
+});
+
 /** A picture attached to a wall; the picture itself is kept beside the job under `picture`. */
 export const photoSchema = z.strictObject({ id: idSchema, wall: idSchema, picture: idSchema, u: length0, v: length0, text: z.string().trim().max(200).default(""), at: z.string().max(40) });
 
@@ -221,6 +252,7 @@ export const jobSchema = z.strictObject({
   drums: z.array(drumSchema).max(300),
   foundCables: z.array(foundCableSchema).max(1000).default([]),
   foundTrunkings: z.array(foundTrunkingSchema).max(500).default([]),
+  forbidden: z.array(forbiddenSchema).max(500).default([]),
   photos: z.array(photoSchema).max(1000).default([]),
   traces: z.array(traceSchema).max(20).default([]),
 });
@@ -242,6 +274,7 @@ export type Pin = z.infer<typeof pinSchema>;
 export type Slope = z.infer<typeof slopeSchema>;
 export type FoundCable = z.infer<typeof foundCableSchema>;
 export type FoundTrunking = z.infer<typeof foundTrunkingSchema>;
+export type Forbidden = z.infer<typeof forbiddenSchema>;
 export type Photo = z.infer<typeof photoSchema>;
 export type Trace = z.infer<typeof traceSchema>;
 export type Drum = z.infer<typeof drumSchema>;
@@ -261,6 +294,7 @@ export const collections = {
   drums: drumSchema,
   foundCables: foundCableSchema,
   foundTrunkings: foundTrunkingSchema,
+  forbidden: forbiddenSchema,
   photos: photoSchema,
   traces: traceSchema,
 } as const;
@@ -280,6 +314,6 @@ export function blankJob(id: string, jobName: string): Job {
     id,
     name: jobName,
     storeys: [{ id: "ground", name: "Ground floor", level: 0, height: 2400 }],
-    rooms: [], walls: [], openings: [], fixtures: [], decks: [], points: [], circuits: [], pins: [], drums: [], foundCables: [], foundTrunkings: [], photos: [], traces: [],
+    rooms: [], walls: [], openings: [], fixtures: [], decks: [], points: [], circuits: [], pins: [], drums: [], foundCables: [], foundTrunkings: [], forbidden: [], photos: [], traces: [],
   });
 }

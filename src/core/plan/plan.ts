@@ -1,5 +1,5 @@
 import { circuitFindings } from "../circuits/circuit-findings";
-import { foundFindings } from "../circuits/found";
+import { drawFindings, foundFindings } from "../circuits/found";
 import { type House, layHouse } from "../job/house";
 import type { Job } from "../job/model";
 import { trunkingFindings } from "../containment/found-trunking";
@@ -9,7 +9,7 @@ import { cutDrums } from "../materials/drums";
 import { takeOff } from "../materials/take-off";
 import { buildGraph } from "../routing/build";
 import { checkPlan } from "../routing/checker";
-import { type LaidRun, layRuns } from "../routing/lay";
+import { type LaidRun, type OnProgress, layRuns } from "../routing/lay";
 import { type Catalogue, cableOf } from "../rules/catalogue";
 import { type Finding, finding, inOrder, mm } from "../rules/findings";
 import { pathLength } from "../geometry/wall-frame";
@@ -24,6 +24,8 @@ export interface PlanOptions {
   clock?: () => number;
   /** Sizes of cables and parts; the standard ones when left out. */
   catalogue?: Catalogue;
+  /** Told how many runs have been laid; returning true stops the work with `Stopped`. */
+  progress?: OnProgress;
 }
 
 /** Job in, whole plan out: the one function that screens, worker, exports and the command line call. Pure and deterministic but for `elapsed`. */
@@ -34,7 +36,7 @@ export function makePlan(job: Job, options: PlanOptions = {}): Plan {
 /** The same for a house already laid out. */
 export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const started = options.clock?.() ?? 0;
-  const laid = layRuns(h, buildGraph(h));
+  const laid = layRuns(h, buildGraph(h), options.progress);
   const holes = holesOf(h, laid.runs);
   const ends: End[] = [];
   const clips: Clips[] = [];
@@ -50,8 +52,10 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     return { id: r.id, circuit: r.circuit, from: r.from, to: r.to, cable: r.cable, legs: r.legs, pathLength: path, cutLength: cut, method: mainMethod(r), grouped: groupedWith(r, holes, laid.runs), pinned: r.pinned };
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
-  const bound = [...laid.bounds.values()].reduce((s, b) => s + b, 0);
-  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...servingFindings(h), ...notifyFindings(h), ...circuitFindings(h.job, h.catalogue), ...foundFindings(h.job), ...trunkingFindings(h, runs), ...stockFindings(h.job, runs)];
+  // The bound is on ways from middle to middle; what paths leave out behind plates is taken off it alike.
+  const whole = laid.runs.reduce((s, r) => s + r.whole, 0);
+  const bound = Math.max(0, [...laid.bounds.values()].reduce((s, b) => s + b, 0) - Math.max(0, whole - total));
+  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...servingFindings(h), ...notifyFindings(h), ...circuitFindings(h.job, h.catalogue), ...foundFindings(h.job), ...drawFindings(h.job, runs), ...trunkingFindings(h, runs), ...stockFindings(h.job, runs)];
   return {
     runs,
     holes,

@@ -1,6 +1,6 @@
 import { topAt } from "../geometry/ceiling";
 import { distanceToOutline, insidePolygon } from "../geometry/polygon";
-import { contains, crosses, rectAround } from "../geometry/rect";
+import { contains, crosses, rectAround, rectOf } from "../geometry/rect";
 import { atMost } from "../geometry/tolerance";
 import { type XYZ, distance, toFace } from "../geometry/wall-frame";
 import { END_MOST, clipSpacing } from "../fixings/clips";
@@ -13,7 +13,7 @@ import { overall, section } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { type Finding, finding, mm } from "../rules/findings";
 import { checkJoist, joistRefusals } from "../timber/check-joist";
-import { type LaidDeck, cutsOf, isHeavy, joistFor } from "../timber/deck";
+import { type LaidDeck, cutsOf, isHeavy, joistFor, meetsPolygon } from "../timber/deck";
 import type { Cut } from "../timber/joist";
 import { checkPath } from "../zones/check-path";
 
@@ -21,6 +21,9 @@ import { checkPath } from "../zones/check-path";
 const PENCIL = 1;
 /** How far beyond its outline a deck's cables may reach into the wall, mm. */
 const INTO_WALL = 300;
+
+/** How far a floor may lie above the boards of the deck it stands on, mm: screed, battens, a survey's slip. */
+const FLOOR_GAP = 81;
 
 /** What the checker judges: a plan's runs, holes and clips, wherever they came from. */
 export interface ToCheck {
@@ -112,6 +115,10 @@ function checkWallLeg(h: House, run: Run, leg: PinnedLeg, name: string): Finding
   const judged = checkPath(f.shape, f.zones, path, { depth: leg.depth, protected: leg.protected || leg.method === "surface" }, run.id);
   for (const x of judged.findings)
     out.push({ ...x, message: `${name}: ${x.message.replace(/^The leg /, "")}`, ...(x.severity === "stop" && run.pinned ? { remedy: "Lay this run again", fix: [{ collection: "pins" as const, id: run.id, remove: true }] } : {}) });
+  for (const x of h.job.forbidden) {
+    const { place } = x;
+    if (place.on === "wall" && place.wall === f.wall.id && path.some((q, i) => i > 0 && crosses(rectOf(place), path[i - 1]!, q))) out.push(finding("route.forbidden", { subject: run.id, message: `${name} crosses ${x.name || "a part kept free"} on wall ${f.wall.index + 1} of ${f.room.name}.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
+  }
   for (const p of f.points) {
     if (p.id === run.from || p.id === run.to) continue;
     const rect = rectAround(p);
@@ -151,10 +158,11 @@ function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, name: string, holes: r
     for (const s of [a, b]) {
       const xy = { x: s[0], y: s[1] };
       const outside = !insidePolygon(l.deck.outline, xy) && distanceToOutline(l.deck.outline, xy) > INTO_WALL;
-      const offLevel = s[2] > l.top + l.deck.boards.thickness + PENCIL || s[2] < l.underside - 100;
+      const offLevel = s[2] > l.top + l.deck.boards.thickness + FLOOR_GAP || s[2] < l.underside - 100;
       if (outside || offLevel) out.push(finding("route.off-surface", { subject: run.id, message: `${name} leaves ${l.deck.name}.`, remedy: "Lay this run again" }));
     }
     if (Math.abs(a[0] - b[0]) > PENCIL && Math.abs(a[1] - b[1]) > PENCIL) out.push(finding("route.off-surface", { subject: run.id, message: `${name} runs askew to the joists.`, remedy: "Run along the joists, then across." }));
+    for (const x of h.job.forbidden) if (x.place.on === "deck" && x.place.deck === l.deck.id && meetsPolygon({ x: a[0], y: a[1] }, { x: b[0], y: b[1] }, x.place.outline)) out.push(finding("route.forbidden", { subject: run.id, message: `${name} crosses ${x.name || "a part kept free"} in ${l.deck.name}.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
     const { crossed, inside } = bodies(l, a, b);
     // Right under or over a joist a light's tail lies on its face, not in it.
     const within = a[2] > l.underside + PENCIL && b[2] > l.underside + PENCIL && a[2] < l.top - PENCIL && b[2] < l.top - PENCIL;

@@ -1,5 +1,5 @@
 import type { Interval } from "../geometry/interval";
-import { spansAlong } from "../geometry/polygon";
+import { type XY, spansAlong } from "../geometry/polygon";
 import { EPS, same } from "../geometry/tolerance";
 import { type XYZ, toSpace } from "../geometry/wall-frame";
 import type { House } from "../job/house";
@@ -32,10 +32,12 @@ interface Lane {
 }
 
 /** Positions along a joist where it may be bored: tidy distances from the nearer bearing, clear of existing cuts. Absolute. */
-export function boreLines(l: LaidDeck, joist: DeckJoist): { span: number; at: number; along: number; most: number }[] {
+export function boreLines(l: LaidDeck, joist: DeckJoist): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
   const most = Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth);
   if (l.deck.kind !== "solid-joists" || l.deck.joists.depth > timberRules.mostDepth + EPS || isHeavy(l, joist) || most < bits[0]!) return [];
-  const out: { span: number; at: number; along: number; most: number }[] = [];
+  const out: { span: number; at: number; along: number; most: number; asked: boolean | null }[] = [];
+  const wanted = l.deck.boreLines.map((x) => l.origin + x);
+  const any = wanted.length > 0;
   joist.spans.forEach((span, s) => {
     const length = span[1] - span[0];
     const [near] = joistWindows(joistFor(l, span), "warranty").hole.zones;
@@ -46,10 +48,14 @@ export function boreLines(l: LaidDeck, joist: DeckJoist): { span: number; at: nu
           ? Math.abs(c.at - at) >= timberRules.hole.spacing * Math.max(c.diameter, most) - EPS
           : Math.abs(c.at - at) - c.width / 2 - most / 2 >= timberRules.apart - EPS,
       );
+    // Lines the user asked for come first, where the rules allow them; the others keep clear of them.
+    const mine = wanted.filter((x) => x > span[0] && x < span[1]).map((x) => ({ span: s, at: x - span[0], along: x, most, asked: true as boolean | null })).filter((x) => { const d = Math.min(x.at, length - x.at); return d >= near[0] - EPS && d <= near[1] + EPS && clear(x.at); });
+    out.push(...mine);
+    const beside = (along: number): boolean => mine.every((x) => Math.abs(x.along - along) >= BORE_PITCH - EPS);
     const start = Math.ceil(near[0] / TIDY - 1e-9) * TIDY;
     for (let d = start; d <= near[1] + EPS; d += BORE_PITCH) {
-      if (clear(d)) out.push({ span: s, at: d, along: span[0] + d, most });
-      if (length - d - d > BORE_PITCH && clear(length - d)) out.push({ span: s, at: length - d, along: span[1] - d, most });
+      if (clear(d) && beside(span[0] + d)) out.push({ span: s, at: d, along: span[0] + d, most, asked: any ? false : null });
+      if (length - d - d > BORE_PITCH && clear(length - d) && beside(span[1] - d)) out.push({ span: s, at: length - d, along: span[1] - d, most, asked: any ? false : null });
     }
   });
   return out.sort((a, b) => a.along - b.along);
@@ -61,6 +67,7 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
   const entries = [...wallEntries(g, h, n, lines), ...deckPoints(g, h, n, terminal)];
   if (l.deck.kind === "concrete" || l.joists.length === 0) return;
   const half = l.deck.joists.breadth / 2;
+  const free = freeOf(l, [...l.deck.obstacles, ...h.job.forbidden.flatMap((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? [x.place] : []))]);
   const lineList = l.joists.map((j) => boreLines(l, j));
   const bays: { stations: number[]; lanes: [Lane | null, Lane | null] }[] = [];
   for (let b = 0; b <= l.joists.length; b++) {
@@ -79,7 +86,7 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
       for (let i = 1; i < stations.length; i++) {
         const [p, q] = [nodes[i - 1]!, nodes[i]!];
         const together = extent.some(([lo, hi]) => stations[i - 1]! >= lo - REACH && stations[i]! <= hi + REACH);
-        if (p >= 0 && q >= 0 && together && free(l, stations[i - 1]!, at, stations[i]!, at)) addEdge(g, p, q, EDGE.lane, n);
+        if (p >= 0 && q >= 0 && together && free(stations[i - 1]!, at, stations[i]!, at)) addEdge(g, p, q, EDGE.lane, n);
       }
       return { at, extent, nodes };
     };
@@ -90,12 +97,12 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
       for (const e of mid)
         for (const side of lanes) {
           const node = side?.nodes[i] ?? -1;
-          if (side && node >= 0 && free(l, s, e.across, s, side.at)) addEdge(g, e.node, node, EDGE.bay, n);
+          if (side && node >= 0 && free(s, e.across, s, side.at)) addEdge(g, e.node, node, EDGE.bay, n);
         }
       const [p, q] = [lo?.nodes[i] ?? -1, hi?.nodes[i] ?? -1];
-      if (lo && hi && p >= 0 && q >= 0 && free(l, s, lo.at, s, hi.at)) addEdge(g, p, q, EDGE.bay, n);
+      if (lo && hi && p >= 0 && q >= 0 && free(s, lo.at, s, hi.at)) addEdge(g, p, q, EDGE.bay, n);
       // Two entries at one station of a bay meet without touching a joist.
-      for (let a = 0; a < mid.length; a++) for (let c = a + 1; c < mid.length; c++) if (free(l, s, mid[a]!.across, s, mid[c]!.across)) addEdge(g, mid[a]!.node, mid[c]!.node, EDGE.bay, n);
+      for (let a = 0; a < mid.length; a++) for (let c = a + 1; c < mid.length; c++) if (free(s, mid[a]!.across, s, mid[c]!.across)) addEdge(g, mid[a]!.node, mid[c]!.node, EDGE.bay, n);
     });
     bays.push({ stations, lanes });
   }
@@ -103,8 +110,8 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
     for (const line of lineList[i]!) {
       const from = nodeAt(bays[i]!, 1, line.along);
       const to = nodeAt(bays[i + 1]!, 0, line.along);
-      if (from < 0 || to < 0 || !free(l, line.along, j.at - half - OFF, line.along, j.at + half + OFF)) continue;
-      g.bores.push({ deck: n, joist: i, span: line.span, at: line.at, centre: at3(l, line.along, j.at), most: line.most });
+      if (from < 0 || to < 0 || !free(line.along, j.at - half - OFF, line.along, j.at + half + OFF)) continue;
+      g.bores.push({ deck: n, joist: i, span: line.span, at: line.at, centre: at3(l, line.along, j.at), most: line.most, asked: line.asked });
       addEdge(g, from, to, EDGE.bore, g.bores.length - 1);
     }
   });
@@ -120,8 +127,8 @@ const at3 = (l: LaidDeck, along: number, across: number): XYZ => {
   return [p.x, p.y, l.mid];
 };
 
-const free = (l: LaidDeck, a0: number, c0: number, a1: number, c1: number): boolean =>
-  l.deck.obstacles.length === 0 || !l.deck.obstacles.some((o) => meetsPolygon(placeOn(l, a0, c0), placeOn(l, a1, c1), o.outline));
+const freeOf = (l: LaidDeck, barred: readonly { outline: readonly XY[] }[]) => (a0: number, c0: number, a1: number, c1: number): boolean =>
+  barred.length === 0 || !barred.some((o) => meetsPolygon(placeOn(l, a0, c0), placeOn(l, a1, c1), o.outline));
 
 const distinct = (xs: number[]): number[] => {
   xs.sort((a, b) => a - b);
@@ -142,7 +149,7 @@ function wallEntries(g: GraphDraft, h: House, n: number, lines: FaceLines[]): En
         if (wallNode < 0 || !risesAt(f.face, u, l)) return;
         const s = toSpace(f.face.frame, { u, v });
         const node = addNode(g, [s[0], s[1], l.mid]);
-        addEdge(g, wallNode, node, EDGE.rise, n);
+        addEdge(g, wallNode, node, EDGE.rise, n, { ref2: f.face.n });
         out.push({ node, along: l.along === "x" ? s[0] : s[1], across: l.across === "x" ? s[0] : s[1] });
       });
     }

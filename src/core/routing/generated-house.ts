@@ -22,6 +22,8 @@ export function generatedHouse(seed: number, rooms = 2, sockets = 3): Job {
   const job: Record<string, unknown[]> = { rooms: [], walls: [], openings: [], points: [] };
   const ring: string[] = [];
   const lights: string[] = [];
+  /** A few sockets stand anywhere; many are spaced out along their wall, so that none is on another. */
+  const placeOf = (s: number, length: number): number => (sockets <= 4 ? between(200 + 400 * Math.floor(s / 3), length - 200) : Math.round((200 + ((length - 400) * (Math.floor(s / 3) + 0.5)) / Math.ceil(sockets / 3)) / 10) * 10);
   let x = 0;
   for (let r = 0; r < rooms; r++) {
     const width = between(2600, 4600);
@@ -35,7 +37,7 @@ export function generatedHouse(seed: number, rooms = 2, sockets = 3): Job {
       const length = wall === 3 ? width : depth;
       const id = `r${r}s${s}`;
       ring.push(id);
-      job.points!.push({ id, label: `S${r}${s}`, kind: "socket", gang: next() < 0.5 ? 1 : 2, place: { on: "wall", wall: `r${r}w${wall}`, u: between(200 + 400 * Math.floor(s / 3), length - 200), v: between(300, 460) } });
+      job.points!.push({ id, label: `S${r}${s}`, kind: "socket", gang: next() < 0.5 ? 1 : 2, place: { on: "wall", wall: `r${r}w${wall}`, u: placeOf(s, length), v: between(300, 460) } });
     }
     lights.push(`r${r}l`);
     job.points!.push({ id: `r${r}l`, label: `L${r}`, kind: "light", place: { on: "deck", deck: "d", x: x + width / 2, y: depth / 2, face: "ceiling" } });

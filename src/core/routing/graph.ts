@@ -15,6 +15,8 @@ export interface BorePlace {
   centre: XYZ;
   /** Largest bit that the joist and the pitch of the bore lines allow. */
   most: number;
+  /** Whether it lies on a line the user asked for; null on a deck where none was. */
+  asked: boolean | null;
 }
 
 /** A graph under construction: plain arrays, an entry for each node or edge. */
@@ -22,13 +24,15 @@ export interface GraphDraft {
   x: number[];
   y: number[];
   z: number[];
+  /** Point in whose box a node lies, or −1. */
+  inBox: number[];
   a: number[];
   b: number[];
   length: number[];
   kind: EdgeKind[];
   /** Face for wall, corner and through edges; deck for rise, lane, bay and drop; bore place for bore edges. */
   ref: number[];
-  /** Far face of a through edge, else −1. */
+  /** Far face of a through edge; face of a rise; else −1. */
   ref2: number[];
   /** Point whose box the edge runs through, or −1. */
   box: number[];
@@ -37,12 +41,13 @@ export interface GraphDraft {
   bores: BorePlace[];
 }
 
-export const draft = (): GraphDraft => ({ x: [], y: [], z: [], a: [], b: [], length: [], kind: [], ref: [], ref2: [], box: [], hidden: [], bores: [] });
+export const draft = (): GraphDraft => ({ x: [], y: [], z: [], inBox: [], a: [], b: [], length: [], kind: [], ref: [], ref2: [], box: [], hidden: [], bores: [] });
 
-export function addNode(g: GraphDraft, p: XYZ): number {
+export function addNode(g: GraphDraft, p: XYZ, inBox = -1): number {
   g.x.push(p[0]);
   g.y.push(p[1]);
   g.z.push(p[2]);
+  g.inBox.push(inBox);
   return g.x.length - 1;
 }
 
@@ -73,6 +78,7 @@ export interface RouteGraph {
   x: Float64Array;
   y: Float64Array;
   z: Float64Array;
+  inBox: Int32Array;
   a: Int32Array;
   b: Int32Array;
   length: Float64Array;
@@ -116,6 +122,7 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     x: Float64Array.from(g.x),
     y: Float64Array.from(g.y),
     z: Float64Array.from(g.z),
+    inBox: Int32Array.from(g.inBox),
     a: Int32Array.from(g.a),
     b: Int32Array.from(g.b),
     length: Float64Array.from(g.length),

@@ -27,7 +27,7 @@ describe("order of points", () => {
         const o = bestOrder(d, closed);
         expect([...o.order].sort((a, b) => a - b)).toEqual(d.map((_, i) => i));
         expect(o.bound).toBeLessThanOrEqual(o.length + 1e-6);
-        expect(o.bound).toBeCloseTo(treeLength(d), 6);
+        expect(o.bound).toBeGreaterThanOrEqual(treeLength(d) - 1e-6);
       }),
       { numRuns: 20 },
     );

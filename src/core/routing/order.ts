@@ -1,3 +1,6 @@
+import { goodTour, tourLength } from "../circuits/good-tour";
+import { tourBound } from "../circuits/tour-bounds";
+
 /** Most places (without the start) ordered exactly; above, a good order is improved from the nearest-neighbour one. */
 export const EXACT_MOST = 13;
 
@@ -17,7 +20,14 @@ export interface Order {
 export function bestOrder(d: readonly (readonly number[])[], closed: boolean): Order {
   const n = d.length;
   if (n <= 1) return { order: [0], length: 0, bound: 0 };
-  return n - 1 <= EXACT_MOST ? exact(d, closed) : improved(d, closed);
+  if (n - 1 <= EXACT_MOST) return exact(d, closed);
+  const good = improved(d, closed);
+  if (!closed) return good;
+  // A ring of many: the better of two good ones, and the one-tree bound under it.
+  const other = goodTour(d);
+  const length = tourLength(d, other);
+  const best = length < good.length - 1e-6 ? { order: other, length } : good;
+  return { ...best, bound: Math.min(best.length, Math.max(good.bound, tourBound(d, best.length))) };
 }
 
 function exact(d: readonly (readonly number[])[], closed: boolean): Order {

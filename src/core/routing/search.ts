@@ -6,9 +6,11 @@ const START = 3;
 
 /**
  * Shortest path lengths in mm from one node to each of the wanted nodes, by cable length alone; Infinity where none leads.
+ * No way goes through the box of another point: it may only end there.
  * @param usable 1 for edges that may be used (hidden circuits keep to zones), one entry an edge
+ * @param throughBoxes true lets ways go through boxes, for where nothing else leads
  */
-export function distancesFrom(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array): number[] {
+export function distancesFrom(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array, throughBoxes = false): number[] {
   const best = new Float64Array(g.nodes).fill(Infinity);
   const isWanted = new Uint8Array(g.nodes);
   let left = 0;
@@ -20,16 +22,23 @@ export function distancesFrom(g: RouteGraph, from: number, wanted: readonly numb
   const heap = new Heap();
   best[from] = 0;
   heap.push(0, from);
-  const { first, edges, a, b, length } = g;
+  const { first, edges, a, b, length, box, inBox } = g;
+  const own = inBox[from]!;
   while (heap.size && left) {
     const node = heap.pop();
     const cost = heap.topCost;
     if (cost > best[node]!) continue;
     if (isWanted[node]) left--;
+    const inside = inBox[node]!;
     for (let k = first[node]!; k < first[node + 1]!; k++) {
       const e = edges[k]!;
       if (!usable[e]) continue;
       const to = a[e] === node ? b[e]! : a[e]!;
+      if (!throughBoxes) {
+        // Out of a box that is not the start's nothing leads on; nor straight across one.
+        if (inside >= 0 && inside !== own && inBox[to] !== inside) continue;
+        if (box[e]! >= 0 && box[e] !== own && inside !== box[e] && inBox[to] !== box[e]) continue;
+      }
       const c = cost + length[e]!;
       if (c < best[to]!) {
         best[to] = c;
@@ -42,51 +51,84 @@ export function distancesFrom(g: RouteGraph, from: number, wanted: readonly numb
 
 /** What the route search weighs, in mm of cable. */
 export interface Weights {
-  /** Cost of each edge, at least its length; Infinity where it is barred. */
+  /** Cost of each edge; Infinity where it is barred. */
   cost: Float64Array;
+  /** No edge costs less than this for each mm of its length: what is left to go is never guessed too dear. */
+  perMm: number;
   bend: number;
   /** Cost of an edge that runs through the box of a point that is neither end of the run, added to its own. */
   throughBox: number;
   /** Numbers of the two end points in the house. */
   ends: readonly [number, number];
+  /** Cost of going straight over another circuit's cable, and how many of those lie at each node along each axis. */
+  crossing: number;
+  others: Uint16Array;
+}
+
+/** Room for one search, kept from one to the next: `round` tells what belongs to this one. */
+interface Scratch {
+  best: Float64Array;
+  via: Int32Array;
+  prev: Int32Array;
+  seen: Int32Array;
+  round: number;
+  heap: Heap;
+}
+const kept = new WeakMap<RouteGraph, Scratch>();
+
+function scratchOf(g: RouteGraph): Scratch {
+  let s = kept.get(g);
+  if (!s) {
+    const n = g.nodes * 4;
+    s = { best: new Float64Array(n), via: new Int32Array(n), prev: new Int32Array(n), seen: new Int32Array(n), round: 0, heap: new Heap() };
+    kept.set(g, s);
+  }
+  s.round += 2;
+  s.heap.clear();
+  return s;
+}
+
+/** A way found: its edges in order, and what it costs. */
+export interface Way {
+  edges: number[];
+  cost: number;
 }
 
 /**
- * Cheapest way from one node to another, bends counted: the edges in order from `from` to `to`, or null when none leads there.
+ * Cheapest way from one node to another, bends and crossings counted; null when none leads there.
  * Best-first search over (node, axis of arrival); the straight line left to go never exceeds the cost left, so the way is exact.
  */
-export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights): number[] | null {
+export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights): Way | null {
   if (from < 0 || to < 0) return null;
-  const states = g.nodes * 4;
-  const best = new Float64Array(states).fill(Infinity);
-  const via = new Int32Array(states).fill(-1);
-  const prev = new Int32Array(states).fill(-1);
-  const done = new Uint8Array(states);
+  const { best, via, prev, seen, round, heap } = scratchOf(g);
   const { first, edges, a, b, x, y, z, kind, axis, box } = g;
   const [tx, ty, tz] = [x[to]!, y[to]!, z[to]!];
+  // A hair less than the straight line, so that rounding never makes the estimate too large.
+  const share = w.perMm * (1 - 1e-12);
   const ahead = (n: number): number => {
     const dx = x[n]! - tx;
     const dy = y[n]! - ty;
     const dz = z[n]! - tz;
-    // A hair less than the straight line, so that rounding never makes the estimate too large.
-    return Math.sqrt(dx * dx + dy * dy + dz * dz) * (1 - 1e-12);
+    return Math.sqrt(dx * dx + dy * dy + dz * dz) * share;
   };
-  const heap = new Heap();
   const start = from * 4 + START;
   best[start] = 0;
+  via[start] = -1;
+  seen[start] = round;
   heap.push(ahead(from), start);
   while (heap.size) {
     const state = heap.pop();
-    if (done[state]) continue;
-    done[state] = 1;
+    // round: found; round + 1: settled.
+    if (seen[state] === round + 1) continue;
+    seen[state] = round + 1;
     const node = state >> 2;
     const arrived = state & 3;
+    const cost = best[state]!;
     if (node === to) {
       const out: number[] = [];
       for (let s = state; via[s]! >= 0; s = prev[s]!) out.push(via[s]!);
-      return out.reverse();
+      return { edges: out.reverse(), cost };
     }
-    const cost = best[state]!;
     for (let k = first[node]!; k < first[node + 1]!; k++) {
       const e = edges[k]!;
       const enter = w.cost[e]!;
@@ -96,14 +138,19 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
       const ax = kind[e] === EDGE.corner ? arrived : axis[e]!;
       let c = cost + enter;
       if (arrived !== START && ax !== arrived) c += w.bend;
+      else if (w.crossing > 0 && arrived !== START) {
+        const o = node * 3;
+        if ((ax !== 0 && w.others[o]! > 0) || (ax !== 1 && w.others[o + 1]! > 0) || (ax !== 2 && w.others[o + 2]! > 0)) c += w.crossing;
+      }
       const through = box[e]!;
       if (through >= 0 && through !== w.ends[0] && through !== w.ends[1]) c += w.throughBox;
       const s = next * 4 + ax;
-      if (c < best[s]! - 1e-9) {
+      const known = seen[s]! >= round;
+      if (!known || c < best[s]! - 1e-9) {
         best[s] = c;
         via[s] = e;
         prev[s] = state;
-        done[s] = 0;
+        seen[s] = round;
         heap.push(c + ahead(next), s);
       }
     }

@@ -138,17 +138,19 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
   const { top } = face.shape;
   const openings = face.shape.openings;
   const rects = openings.map(rectOf);
+  const barred = h.job.forbidden.flatMap((x) => (x.place.on === "wall" && x.place.wall === face.wall.id ? [rectOf(x.place)] : []));
   const boxes = face.points.map((p) => ({ rect: rectAround(p), n: h.pointOfId.get(p.id)! }));
   l.node = new Int32Array(us.length * vs.length).fill(-1);
   const nodeAt = (i: number, j: number): number => {
     const k = i + j * us.length;
-    if (l.node[k]! < 0) l.node[k] = addNode(g, toSpace(face.frame, { u: us[i]!, v: vs[j]! }));
+    if (l.node[k]! < 0) l.node[k] = addNode(g, toSpace(face.frame, { u: us[i]!, v: vs[j]! }), boxes.find((x) => strictlyContains(x.rect, { u: us[i]!, v: vs[j]! }))?.n ?? -1);
     return l.node[k]!;
   };
   const link = (i: number, j: number, i2: number, j2: number): void => {
     const a: UV = { u: us[i]!, v: vs[j]! };
     const b: UV = { u: us[i2]!, v: vs[j2]! };
     if (rects.some((r) => strictlyContains(r, a) || strictlyContains(r, b)) || openingsCrossed(openings, a, b).length) return;
+    if (barred.some((r) => crosses(r, a, b))) return;
     // The top of a wall under a sloping ceiling bulges upwards, so a stretch under it at both ends is under it all along.
     if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
     const hidden = unionCovers(union, a, b);

@@ -81,6 +81,7 @@ export function removeRoom(job: Job, id: string): Change[] {
   const gone = new Set(job.points.filter((p) => p.place.on === "wall" && walls.has(p.place.wall)).map((p) => p.id));
   const out = withoutPoints(job, gone);
   for (const c of ["openings", "fixtures", "photos", "foundTrunkings"] as const) for (const x of job[c]) if (walls.has(x.wall)) out.push(changeOf(job, c, x.id, null));
+  for (const x of job.forbidden) if (x.place.on === "wall" && walls.has(x.place.wall)) out.push(changeOf(job, "forbidden", x.id, null));
   for (const w of walls) out.push(changeOf(job, "walls", w, null));
   out.push(changeOf(job, "rooms", id, null));
   return out;
@@ -92,7 +93,8 @@ export function withoutPoints(job: Job, gone: ReadonlySet<string>): Change[] {
   for (const p of job.pins) if (gone.has(p.from) || gone.has(p.to)) out.push(changeOf(job, "pins", p.id, null));
   for (const c of job.circuits)
     if (c.points.some((x) => gone.has(x)) || c.spurs.some((s) => gone.has(s.point) || gone.has(s.from)))
-      out.push(changeOf(job, "circuits", c.id, { ...c, points: c.points.filter((x) => !gone.has(x)), spurs: c.spurs.filter((s) => !gone.has(s.point) && !gone.has(s.from)) }));
+      out.push(changeOf(job, "circuits", c.id, { ...c, board: c.board !== null && gone.has(c.board) ? null : c.board, points: c.points.filter((x) => !gone.has(x)), spurs: c.spurs.filter((s) => !gone.has(s.point) && !gone.has(s.from)) }));
+  for (const c of job.circuits) if (c.board !== null && gone.has(c.board) && !out.some((x) => x.collection === "circuits" && x.id === c.id)) out.push(changeOf(job, "circuits", c.id, { ...c, board: null }));
   for (const f of job.foundCables) {
     if (gone.has(f.from)) out.push(changeOf(job, "foundCables", f.id, null));
     else if (f.to !== null && gone.has(f.to)) out.push(changeOf(job, "foundCables", f.id, { ...f, to: null }));

@@ -1,3 +1,11 @@
+CREATE TABLE "forbidden" (
+	"job_id" text NOT NULL,
+	"id" text NOT NULL,
+	"name" text NOT NULL,
+	"place" jsonb NOT NULL,
+	CONSTRAINT "forbidden_job_id_id_pk" PRIMARY KEY("job_id","id")
+);
+--> statement-breakpoint
 CREATE TABLE "found_cables" (
 	"job_id" text NOT NULL,
 	"id" text NOT NULL,
@@ -57,10 +65,13 @@ CREATE TABLE "traces" (
 	CONSTRAINT "traces_job_id_id_pk" PRIMARY KEY("job_id","id")
 );
 --> statement-breakpoint
+ALTER TABLE "circuits" ADD COLUMN "board" text;--> statement-breakpoint
 ALTER TABLE "circuits" ADD COLUMN "state" text DEFAULT 'new' NOT NULL;--> statement-breakpoint
 ALTER TABLE "decks" ADD COLUMN "noggins" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
+ALTER TABLE "decks" ADD COLUMN "bore_lines" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
 ALTER TABLE "points" ADD COLUMN "existing" boolean DEFAULT false NOT NULL;--> statement-breakpoint
 ALTER TABLE "rooms" ADD COLUMN "slopes" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
+ALTER TABLE "forbidden" ADD CONSTRAINT "forbidden_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "found_cables" ADD CONSTRAINT "found_cables_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "found_trunkings" ADD CONSTRAINT "found_trunkings_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint
 ALTER TABLE "photos" ADD CONSTRAINT "photos_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint

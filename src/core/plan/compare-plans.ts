@@ -1,0 +1,98 @@
+import type { Circuit, Costs, Job } from "../job/model";
+import { pathLength } from "../geometry/wall-frame";
+import type { Catalogue } from "../rules/catalogue";
+import { type Preset, presetNames, presets } from "../routing/weights";
+import { makePlan } from "./plan";
+import type { Plan } from "./plan-model";
+
+/** What two plans are compared by. Lengths m. */
+export interface PlanFigures {
+  cable: number;
+  bound: number;
+  ratio: number;
+  bores: number;
+  wallHoles: number;
+  chase: number;
+  bends: number;
+  faces: number;
+  stops: number;
+}
+
+/** Figures of a plan, counted from its runs and holes. */
+export function figuresOf(plan: Plan): PlanFigures {
+  const legs = plan.runs.flatMap((r) => r.legs);
+  return {
+    cable: plan.cable.total / 1000,
+    bound: plan.cable.bound / 1000,
+    ratio: plan.cable.ratio,
+    bores: plan.holes.filter((o) => o.in.kind === "joist").length,
+    wallHoles: plan.holes.filter((o) => o.in.kind === "wall").length,
+    chase: legs.filter((l) => l.method === "chase").reduce((s, l) => s + pathLength(l.path), 0) / 1000,
+    bends: plan.runs.reduce((s, r) => s + Math.max(0, r.legs.length - 1), 0),
+    faces: new Set(legs.filter((l) => l.surface.kind === "wall" && l.method !== "surface").map((l) => l.surface.id)).size,
+    stops: plan.findings.filter((f) => f.severity === "stop").length,
+  };
+}
+
+/** A way of laying the whole job, laid for real: its name, the weights it is laid by, and its figures. */
+export interface Variant {
+  preset: Preset;
+  name: string;
+  about: string;
+  cost: Costs;
+  figures: PlanFigures;
+}
+
+/** The whole job laid by every preset, for choosing between them. */
+export const variantsOf = (job: Job, catalogue?: Catalogue): Variant[] =>
+  presetNames.map((preset) => {
+    const { name, about, cost } = presets[preset];
+    const plan = makePlan({ ...job, settings: { ...job.settings, cost } }, catalogue ? { catalogue } : {});
+    return { preset, name, about, cost, figures: figuresOf(plan) };
+  });
+
+/** A socket circuit as one ring and as two radials, both laid for real over the same points. */
+export interface RingAgainstRadials {
+  ring: { runs: number; cable: number; bores: number; rating: number };
+  radials: { runs: number; cable: number; bores: number; rating: number; points: [string[], string[]] };
+  /** Two ways are needed for two radials. */
+  words: string;
+}
+
+/**
+ * Lays a circuit both ways round in the house as it is: as a ring on its 32 A device, and as two 20 A radials that share its points
+ * by the best split of the ring as laid. Cable m. Null for a circuit that is neither, or has fewer than three points.
+ */
+export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catalogue): RingAgainstRadials | null {
+  if (!["ring", "radial"].includes(circuit.kind) || circuit.points.length < 3 || circuit.state !== "new") return null;
+  const options = catalogue ? { catalogue } : {};
+  const without = job.circuits.filter((c) => c.id !== circuit.id);
+  const pins = job.pins.filter((p) => p.circuit !== circuit.id);
+  const laid = (circuits: Circuit[]): Plan => makePlan({ ...job, pins, circuits: [...without, ...circuits] }, options);
+  const asRing: Circuit = { ...circuit, kind: "ring", order: "find" };
+  const ringPlan = laid([asRing]);
+  const own = ringPlan.runs.filter((r) => r.circuit === circuit.id);
+  // The ring in the order laid, from the board.
+  const order: string[] = [];
+  for (const r of own) if (circuit.points.includes(r.to) && !order.includes(r.to)) order.push(r.to);
+  let best: { plan: Plan; points: [string[], string[]]; cable: number } | null = null;
+  const id2 = `${circuit.id.slice(0, 37)}-b`;
+  const cableOf = (plan: Plan, ids: readonly string[]): number => plan.runs.filter((r) => ids.includes(r.circuit)).reduce((s, r) => s + r.cutLength, 0) / 1000;
+  // The ring is cut where one of its longest steps between points lies: those are the few splits worth laying.
+  const steps = own.filter((r) => order.includes(r.from) && order.includes(r.to)).sort((a, b) => b.pathLength - a.pathLength).slice(0, 3);
+  for (const s of steps) {
+    const cut = Math.max(order.indexOf(s.from), order.indexOf(s.to));
+    const points: [string[], string[]] = [order.slice(0, cut), order.slice(cut)];
+    if (!points[0].length || !points[1].length) continue;
+    const radial = (id: string, list: string[]): Circuit => ({ ...circuit, id, kind: "radial", device: { ...circuit.device, rating: 20 }, points: list, order: "find", spurs: circuit.spurs.filter((x) => list.includes(x.from)) });
+    const plan = laid([radial(circuit.id, points[0]), { ...radial(id2, points[1]), label: `${circuit.label.slice(0, 10)}b`, way: null }]);
+    const cable = cableOf(plan, [circuit.id, id2]);
+    if (!best || cable < best.cable - 1e-9) best = { plan, points, cable };
+  }
+  if (!best) return null;
+  const bores = (plan: Plan): number => plan.holes.filter((o) => o.in.kind === "joist").length;
+  const ring = { runs: own.length, cable: cableOf(ringPlan, [circuit.id]), bores: bores(ringPlan), rating: 32 };
+  const radials = { runs: best.plan.runs.filter((r) => [circuit.id, id2].includes(r.circuit)).length, cable: best.cable, bores: bores(best.plan), rating: 40, points: best.points };
+  const less = ring.cable - radials.cable;
+  return { ring, radials, words: `${Math.abs(less) < 0.05 ? "Both take the same cable" : `The ${less > 0 ? "radials take" : "ring takes"} ${Math.abs(less).toFixed(1)} m less`}. Two radials need one more way and give 40 A in all; a ring gives 32 A, and one loose terminal breaks it without a sign.` };
+}

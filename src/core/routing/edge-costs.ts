@@ -1,0 +1,64 @@
+import type { House } from "../job/house";
+import type { Circuit } from "../job/model";
+import { bitFor } from "../rules/bits";
+import type { Cable } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
+import { EDGE, type RouteGraph } from "./graph";
+import { LADDER } from "./weights";
+
+/** Share of a bore's cost when the hole is already there. */
+const SHARED_BORE = 0.12;
+/** Price of a bore on a line the user asked for, and off it on a deck with such lines. */
+const ASKED = 0.25;
+const NOT_ASKED = 4;
+
+/** Edges a circuit may use: surface cable and armour anywhere off the openings, hidden cable within zones. */
+export const usableFor = (h: House, g: RouteGraph, c: Circuit): Uint8Array =>
+  c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured" ? new Uint8Array(g.a.length).fill(1) : g.hidden;
+
+/** True for faces whose plaster a circuit's cable is chased into. */
+const chased = (h: House, c: Circuit, face: number): boolean => c.walls === "hidden" && ["masonry", "dry-lined"].includes(h.faces[face]!.wall.build);
+
+/**
+ * Cost of every edge for a circuit, mm of cable, before any bore is counted as taken.
+ * @param opened 1 for faces that are opened anyhow; entering or leaving another costs half the price of opening it
+ */
+export function edgeCosts(h: House, g: RouteGraph, c: Circuit, opened: Uint8Array): Float64Array {
+  const usable = usableFor(h, g, c);
+  const { cost } = h.job.settings;
+  const hidden = c.walls === "hidden";
+  const out = new Float64Array(g.a.length);
+  const half = (face: number): number => (hidden && !opened[face] ? cost.faces / 2 : 0);
+  for (let e = 0; e < out.length; e++) {
+    if (!usable[e]) {
+      out[e] = Infinity;
+      continue;
+    }
+    const kind = g.kind[e];
+    const ref = g.ref[e]!;
+    let perMm = cost.cable;
+    let once = 0;
+    if (kind === EDGE.wall) {
+      if (chased(h, c, ref)) perMm += cost.chase;
+      if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > h.faces[ref]!.floor + LADDER) perMm += cost.height;
+    } else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(g.ref2[e]!);
+    else if (kind === EDGE.corner) once = half(ref) + half(h.faces[ref]!.right);
+    else if (kind === EDGE.rise) once = g.ref2[e]! >= 0 ? half(g.ref2[e]!) : 0;
+    else if (kind === EDGE.lane) {
+      // Along a joist every board over the way comes up; across the joists it is one board.
+      const access = h.decks[ref]!.deck.access;
+      if (access !== "open") perMm += cost.boards * (access === "closed" ? 2 : 1);
+    }
+    out[e] = g.length[e]! * perMm + once;
+  }
+  return out;
+}
+
+/** Price of going through a bore place with what passes there already: dear when new, cheap when shared, Infinity when full. */
+export function borePrice(h: House, g: RouteGraph, bore: number, cable: Cable, there: readonly Cable[] | undefined): number {
+  const { bore: dear } = h.job.settings.cost;
+  const place = g.bores[bore]!;
+  const asked = place.asked === null ? 1 : place.asked ? ASKED : NOT_ASKED;
+  if (!there?.length) return bitFor([cable], place.most) === null ? Infinity : dear * asked;
+  return bitFor([...there, cable], place.most) === null ? Infinity : dear * SHARED_BORE;
+}

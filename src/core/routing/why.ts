@@ -1,0 +1,126 @@
+import type { House } from "../job/house";
+import { mm } from "../rules/findings";
+import { EDGE, type RouteGraph } from "./graph";
+import { Site, type Task, layTasks, runId, tasksOf } from "./lay";
+import type { Way } from "./search";
+import { LADDER } from "./weights";
+
+/** What a way is made of: the counts that the weights price. Lengths mm. */
+export interface WayParts {
+  length: number;
+  bores: number;
+  newBores: number;
+  wallHoles: number;
+  bends: number;
+  chase: number;
+  boards: number;
+  ladder: number;
+  cost: number;
+}
+
+/** A way that was not taken: what was closed to find it, and what it would be. */
+export interface Alternative {
+  without: string;
+  parts: WayParts;
+  /** How much dearer it is, in mm of cable at the weights of the job. */
+  dearer: number;
+}
+
+export interface Why {
+  run: string;
+  taken: WayParts;
+  next: Alternative[];
+}
+
+/** Counts what a way is made of, as the house lies round it. */
+function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
+  const { g } = site;
+  const out: WayParts = { length: 0, bores: 0, newBores: 0, wallHoles: 0, bends: 0, chase: 0, boards: 0, ladder: 0, cost: way.cost };
+  let last = -1;
+  for (const e of way.edges) {
+    const kind = g.kind[e];
+    const long = g.length[e]!;
+    out.length += long;
+    if (kind === EDGE.corner) continue;
+    if (last >= 0 && g.axis[e] !== last) out.bends++;
+    last = g.axis[e]!;
+    if (kind === EDGE.bore) {
+      out.bores++;
+      if (!site.passing.get(g.ref[e]!)?.length) out.newBores++;
+    } else if (kind === EDGE.through) out.wallHoles++;
+    else if (kind === EDGE.lane && h.decks[g.ref[e]!]!.deck.access !== "open") out.boards += long;
+    else if (kind === EDGE.wall) {
+      const f = h.faces[g.ref[e]!]!;
+      if (t.circuit.walls === "hidden" && (f.wall.build === "masonry" || f.wall.build === "dry-lined")) out.chase += long;
+      if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > f.floor + LADDER) out.ladder += long;
+    }
+  }
+  return out;
+}
+
+/** The parts of the house that a way goes through and that could be closed to it: its decks, bore lines and walls other than those of its ends. */
+function closures(h: House, g: RouteGraph, t: Task, way: Way): { name: string; bar: (e: number) => boolean }[] {
+  const out: { name: string; bar: (e: number) => boolean }[] = [];
+  const ends = new Set([t.from, t.to].map((id) => h.points[h.pointOfId.get(id)!]!.face));
+  const decks = new Set<number>();
+  const faces = new Set<number>();
+  const through = new Set<number>();
+  for (const e of way.edges) {
+    const ref = g.ref[e]!;
+    if (g.kind[e] === EDGE.bore) decks.add(g.bores[ref]!.deck);
+    if (g.kind[e] === EDGE.lane || g.kind[e] === EDGE.bay) decks.add(ref);
+    if (g.kind[e] === EDGE.wall && !ends.has(ref)) faces.add(ref);
+    if (g.kind[e] === EDGE.through) through.add(ref);
+  }
+  for (const d of decks) out.push({ name: `without ${h.decks[d]!.deck.name}`, bar: (e) => (g.kind[e] === EDGE.bore ? g.bores[g.ref[e]!]!.deck === d : (g.kind[e] === EDGE.lane || g.kind[e] === EDGE.bay || g.kind[e] === EDGE.rise || g.kind[e] === EDGE.drop) && g.ref[e] === d) });
+  const bores = new Set(way.edges.filter((e) => g.kind[e] === EDGE.bore).map((e) => g.ref[e]!));
+  if (bores.size) out.push({ name: "by other bores", bar: (e) => g.kind[e] === EDGE.bore && bores.has(g.ref[e]!) });
+  for (const f of faces) out.push({ name: `without wall ${h.faces[f]!.wall.index + 1} of ${h.faces[f]!.room.name}`, bar: (e) => g.kind[e] === EDGE.wall && g.ref[e] === f });
+  for (const f of through) out.push({ name: `without the hole in wall ${h.faces[f]!.wall.index + 1} of ${h.faces[f]!.room.name}`, bar: (e) => g.kind[e] === EDGE.through && g.ref[e] === f });
+  return out;
+}
+
+/**
+ * Why a run goes the way it goes: what its way is made of, and the next best ways with what each would cost, all other runs lying
+ * as they are. Null for a pinned run or one that is not laid.
+ */
+export function whyThisWay(h: House, g: RouteGraph, run: string): Why | null {
+  const site = new Site(h, g);
+  const tasks = tasksOf(h, g, [], new Map());
+  layTasks(site, tasks, () => undefined);
+  const t = tasks.find((x) => runId(x.circuit.id, x.from, x.to) === run);
+  if (!t?.way || t.pin) return null;
+  site.count(t, t.way, -1);
+  const taken = site.wayFor(t);
+  if (!taken) return null;
+  const parts = partsOf(h, site, t, taken);
+  const seen = new Set([taken.edges.join(" ")]);
+  const next: Alternative[] = [];
+  for (const c of closures(h, g, t, taken)) {
+    const way = site.wayFor(t, c.bar);
+    if (!way || way.cost > 5e5) continue;
+    const key = way.edges.join(" ");
+    if (seen.has(key)) continue;
+    seen.add(key);
+    next.push({ without: c.name, parts: partsOf(h, site, t, way), dearer: way.cost - taken.cost });
+  }
+  next.sort((p, q) => p.dearer - q.dearer || (p.without < q.without ? -1 : 1));
+  return { run, taken: parts, next: next.slice(0, 4) };
+}
+
+/** The difference between two ways in words: what more and what less the other would take. */
+export function differenceWords(taken: WayParts, other: WayParts): string {
+  const words: string[] = [];
+  const length = other.length - taken.length;
+  if (Math.abs(length) >= 1) words.push(`${mm(Math.abs(length))} ${length > 0 ? "more" : "less"} cable`);
+  const count = (a: number, b: number, one: string): void => void (a !== b && words.push(`${Math.abs(b - a)} ${b > a ? "more" : "fewer"} ${one}${Math.abs(b - a) === 1 ? "" : "s"}`));
+  count(taken.newBores, other.newBores, "new bore");
+  count(taken.wallHoles, other.wallHoles, "hole");
+  count(taken.bends, other.bends, "bend");
+  const stretch = (a: number, b: number, what: string): void => void (Math.abs(b - a) >= 10 && words.push(`${mm(Math.abs(b - a))} ${b > a ? "more" : "less"} ${what}`));
+  stretch(taken.chase, other.chase, "chase");
+  stretch(taken.boards, other.boards, "boards up");
+  stretch(taken.ladder, other.ladder, "off a ladder");
+  return words.length ? words.join(", ") : "the same parts, laid otherwise";
+}
+
