@@ -103,7 +103,10 @@ describe("pinning and points that cannot be reached", () => {
     const plan = makePlan(job);
     const h = layHouse(job);
     const run = plan.runs.find((r) => r.legs[0]!.surface.kind === "wall" && r.legs[0]!.path[0]![2] !== r.legs[0]!.path[1]![2])!;
-    const pin = moveLeg(h, run, 0, 1900)!;
+    // A place on the wall that no strip or band covers, well away from where the leg lies.
+    const face = h.faces[h.faceOfWall.get(run.legs[0]!.surface.id)!]!;
+    const bare = Array.from({ length: 40 }, (_, i) => 160 + i * 80).find((u) => u < face.shape.length - 160 && face.zones.every((z) => z.kind === "top-band" || z.kind.endsWith("horizontal") || u < z.u0 - 40 || u > z.u1 + 40))!;
+    const pin = moveLeg(h, run, 0, bare)!;
     const again = makePlan(canonical({ ...job, pins: [pin] }));
     expect(again.runs.find((r) => r.id === run.id)?.pinned).toBe(true);
     expect(again.findings.some((f) => f.rule === "zone.outside" && f.fix?.[0]?.remove)).toBe(true);

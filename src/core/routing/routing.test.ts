@@ -1,0 +1,201 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { layHouse } from "../job/house";
+import { type Costs, type Job, canonical } from "../job/model";
+import { figuresOf, ringAgainstRadials, variantsOf } from "../plan/compare-plans";
+import { makePlan } from "../plan/plan";
+import type { Plan } from "../plan/plan-model";
+import { buildGraph } from "./build";
+import { generatedBlock } from "./generated-block";
+import { generatedHouse } from "./generated-house";
+import { EDGE } from "./graph";
+import { Stopped } from "./lay";
+import { presetOf, presets } from "./weights";
+import { differenceWords, whyThisWay } from "./why";
+
+const weighed = (job: Job, cost: Costs): Job => ({ ...job, settings: { ...job.settings, cost } });
+const laidStops = (p: Plan): string[] => p.findings.filter((f) => f.severity === "stop" && /^(route|zone\.(outside|diagonal)|hole|timber|clip)/.test(f.rule)).map((f) => `${f.rule} ${f.message}`);
+const houses = fc.tuple(fc.integer({ min: 1, max: 100_000 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 4 })).map(([s, r, p]) => generatedHouse(s, r, p));
+
+describe("weights", () => {
+  it("every preset gives a plan the checker passes; each is best, or equal, at what it is named for", () => {
+    for (const seed of [3, 7, 19]) {
+      const v = new Map(variantsOf(generatedHouse(seed, 3, 4)).map((x) => [x.preset, x.figures]));
+      for (const [preset, f] of v) {
+        expect(f.stops, `${seed} ${preset}`).toBe(0);
+        expect(v.get("cable")!.cable).toBeLessThanOrEqual(f.cable + 1e-6);
+        expect(v.get("holes")!.bores).toBeLessThanOrEqual(f.bores);
+      }
+      expect(v.get("mess")!.chase).toBeLessThanOrEqual(v.get("cable")!.chase + 1e-6);
+    }
+    expect(presetOf(presets.mess.cost)).toBe("mess");
+    expect(presetOf({ ...presets.mess.cost, bend: 41 })).toBeNull();
+  });
+  it("with least cable the total is at most 1.05 of its printed lower bound, and never below it", () => {
+    fc.assert(
+      fc.property(houses, (job) => {
+        const { cable } = makePlan(weighed(job, presets.cable.cost));
+        expect(cable.ratio).toBeGreaterThanOrEqual(1 - 1e-9);
+        expect(cable.ratio).toBeLessThanOrEqual(1.05);
+      }),
+      { numRuns: 12 },
+    );
+  });
+});
+
+describe("the search", () => {
+  it("keeps within every bore what its size allows, and lays round full ones", () => {
+    const job = generatedBlock(3, 1);
+    const plan = makePlan(job);
+    expect(laidStops(plan)).toEqual([]);
+    expect(plan.findings.filter((f) => f.rule === "route.unreachable")).toEqual([]);
+  });
+  it("taking an obstacle away never makes a single run dearer", () => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 0, max: 80 }), fc.integer({ min: 0, max: 80 }), (seed, i, j) => {
+        const job = generatedHouse(seed, 2, 2);
+        const deck = job.decks[0]!;
+        const [w, d] = [Math.max(...deck.outline.map((p) => p.x)), Math.max(...deck.outline.map((p) => p.y))];
+        const [x, y] = [(w * i) / 100, (d * j) / 100];
+        const barred = canonical({ ...job, decks: [{ ...deck, obstacles: [{ id: "o", kind: "chimney" as const, name: "", outline: [{ x, y }, { x, y: y + 600 }, { x: x + 600, y: y + 600 }, { x: x + 600, y }] }] }] });
+        // One run at a time, so that no shared bore muddles the sum: each radial of one point.
+        for (const p of job.points.filter((q) => q.kind === "socket")) {
+          const single = (from: Job): Job => ({ ...from, circuits: [{ ...from.circuits[0]!, kind: "radial", points: [p.id] }] });
+          const [free, held] = [makePlan(weighed(single(job), presets.cable.cost)), makePlan(weighed(single(barred), presets.cable.cost))];
+          if (held.runs[0] && free.runs[0]) expect(free.runs[0].pathLength).toBeLessThanOrEqual(held.runs[0].pathLength + 4);
+          else expect(held.runs.length).toBeLessThanOrEqual(free.runs.length);
+        }
+      }),
+      { numRuns: 12 },
+    );
+  });
+  it("with fewest holes a single run bores no more than any way could: exact search by counting bores", () => {
+    for (const seed of [2, 5, 11, 23]) {
+      const job = generatedHouse(seed, 2, 2);
+      const h = layHouse(job);
+      const g = buildGraph(h);
+      for (const p of h.points.filter((q) => q.point.kind === "socket")) {
+        const single = weighed({ ...job, circuits: [{ ...job.circuits[0]!, kind: "radial", points: [p.point.id] }] }, presets.holes.cost);
+        const plan = makePlan(single);
+        const used = plan.holes.length;
+        // Breadth first over (node), edges of no bore first: the least number of holes to every node.
+        const least = new Array<number>(g.nodes).fill(Infinity);
+        const from = g.terminal[h.points.findIndex((q) => q.point.kind === "board")]!;
+        least[from] = 0;
+        const queue = [from];
+        while (queue.length) {
+          const n = queue.shift()!;
+          for (let k = g.first[n]!; k < g.first[n + 1]!; k++) {
+            const e = g.edges[k]!;
+            if (!g.hidden[e]) continue;
+            const to = g.a[e] === n ? g.b[e]! : g.a[e]!;
+            const c = least[n]! + (g.kind[e] === EDGE.bore || g.kind[e] === EDGE.through ? 1 : 0);
+            if (c < least[to]!) {
+              least[to] = c;
+              if (c === least[n]) queue.unshift(to);
+              else queue.push(to);
+            }
+          }
+        }
+        const exact = least[g.terminal[h.pointOfId.get(p.point.id)!]!]!;
+        expect(used).toBeGreaterThanOrEqual(exact);
+        expect(used).toBeLessThanOrEqual(Math.ceil(exact * 1.1));
+      }
+    }
+  });
+  it("stops when it is asked to, and tells how far it has come", () => {
+    const seen: number[] = [];
+    expect(() => makePlan(generatedHouse(7, 2, 3), { progress: (done, of) => (seen.push(done / of), done >= 3) })).toThrow(Stopped);
+    expect(seen).toHaveLength(3);
+  });
+});
+
+describe("the user's hand", () => {
+  const job = generatedHouse(7, 3, 4);
+  const plan = makePlan(job);
+  it("keeps out of a part of the deck that is forbidden, and the checker finds a pinned run that does not", () => {
+    const bore = plan.holes.find((o) => o.in.kind === "joist")!;
+    const [x, y] = [bore.centre[0]!, bore.centre[1]!];
+    const area = { id: "f", name: "Soil pipe", place: { on: "deck" as const, deck: "d", outline: [{ x: x - 60, y: y - 60 }, { x: x - 60, y: y + 60 }, { x: x + 60, y: y + 60 }, { x: x + 60, y: y - 60 }] } };
+    const round = makePlan(canonical({ ...job, forbidden: [area] }));
+    expect(round.holes.some((o) => Math.hypot(o.centre[0]! - x, o.centre[1]! - y) < 60)).toBe(false);
+    expect(laidStops(round)).toEqual([]);
+    const run = plan.runs.find((r) => r.id === bore.runs[0])!;
+    const pinned = makePlan(canonical({ ...job, forbidden: [area], pins: [{ id: "pin", circuit: run.circuit, from: run.from, to: run.to, legs: run.legs }] }));
+    expect(pinned.findings.some((f) => f.rule === "route.forbidden" && f.subject === run.id)).toBe(true);
+  });
+  it("bores on the line asked for where the rules allow it", () => {
+    const l = layHouse(job).decks[0]!;
+    const span = l.joists[2]!.spans[0]!;
+    const wanted = Math.round(span[0] - l.origin + (span[1] - span[0]) * 0.33);
+    const asked = makePlan(canonical({ ...job, decks: job.decks.map((d) => ({ ...d, boreLines: [wanted] })) }));
+    const on = asked.holes.filter((o) => o.in.kind === "joist" && Math.abs(o.at - (wanted - (span[0] - l.origin))) < 1).length;
+    expect(on / asked.holes.filter((o) => o.in.kind === "joist").length).toBeGreaterThan(0.5);
+    expect(laidStops(asked)).toEqual([]);
+  });
+  it("says why a run goes this way: no other way found is cheaper, and the words tell the difference", () => {
+    const h = layHouse(job);
+    const g = buildGraph(h);
+    for (const r of plan.runs.slice(0, 6)) {
+      const why = whyThisWay(h, g, r.id)!;
+      for (const n of why.next) {
+        expect(n.dearer).toBeGreaterThanOrEqual(-1e-6);
+        expect(differenceWords(why.taken, n.parts).length).toBeGreaterThan(5);
+      }
+    }
+    expect(whyThisWay(h, g, "nothing")).toBeNull();
+  });
+  it("lays a circuit as ring and as two radials over the same points", () => {
+    const r = ringAgainstRadials(job, job.circuits.find((c) => c.kind === "ring")!)!;
+    expect([...r.radials.points[0], ...r.radials.points[1]].sort()).toEqual([...job.circuits.find((c) => c.kind === "ring")!.points].sort());
+    expect(r.ring.runs).toBe(r.radials.runs + 1);
+    expect(r.words).toMatch(/one more way/);
+    expect(figuresOf(plan).cable).toBeCloseTo(plan.cable.total / 1000, 9);
+  });
+});
+
+describe("old circuits", () => {
+  const base = generatedHouse(7, 2, 3);
+  const ring = base.circuits.find((c) => c.kind === "ring")!;
+  const ids = [...ring.points].sort();
+  const [fresh, ...old] = ids;
+  const asOld = (more: Partial<Job["circuits"][number]>, cables: [string, string][]): Job =>
+    canonical({
+      ...base,
+      points: base.points.map((p) => ({ ...p, existing: old.includes(p.id) || p.kind === "board" })),
+      circuits: base.circuits.map((c) => (c.id === ring.id ? { ...c, state: "extend" as const, ...more } : c)),
+      foundCables: cables.map(([from, to], i) => ({ id: `f${i}`, from, to, cable: "te-2.5", colours: "new" as const, fate: "keep" as const, note: "" })),
+    });
+  const round: [string, string][] = ["board", ...old].map((id, i, all): [string, string] => [id, all[(i + 1) % all.length]!]);
+  it("a ring is extended by breaking one traced leg; it stays a ring", () => {
+    const plan = makePlan(asOld({}, round));
+    const mine = plan.runs.filter((r) => r.circuit === ring.id);
+    expect(mine).toHaveLength(2);
+    const ends = [...mine.map((r) => r.from), ...mine.map((r) => r.to)].filter((id) => id !== fresh);
+    expect(round.some(([a, b]) => ends.includes(a) && ends.includes(b))).toBe(true);
+    expect(plan.findings.some((f) => f.rule === "retrofit.break")).toBe(true);
+    expect(laidStops(plan)).toEqual([]);
+  });
+  it("the leg broken is the one that adds least", () => {
+    const plan = makePlan(weighed(asOld({}, round), presets.cable.cost));
+    const added = plan.runs.filter((r) => r.circuit === ring.id).reduce((s, r) => s + r.pathLength, 0);
+    for (const leg of round) {
+      const one = makePlan(weighed(asOld({}, [leg]), presets.cable.cost));
+      // Paths leave the jogs behind plates out: a plate's width at each end.
+      expect(added).toBeLessThanOrEqual(one.runs.filter((r) => r.circuit === ring.id).reduce((s, r) => s + r.pathLength, 0) + 150);
+    }
+  });
+  it("a radial goes on from the nearest old point; one that stays is not laid at all", () => {
+    const radial = makePlan(asOld({ kind: "radial" }, round.slice(0, -1)));
+    const mine = radial.runs.filter((r) => r.circuit === ring.id);
+    expect(mine).toHaveLength(1);
+    expect(old).toContain(mine[0]!.from);
+    expect(makePlan(asOld({ state: "keep" }, round)).runs.filter((r) => r.circuit === ring.id)).toEqual([]);
+  });
+  it("without a traced leg it says what to trace; a cable that comes out draws the new one in", () => {
+    expect(makePlan(asOld({}, [])).findings.some((f) => f.rule === "retrofit.trace")).toBe(true);
+    const first = makePlan(base).runs.find((r) => r.circuit === ring.id)!;
+    const out = makePlan(canonical({ ...base, foundCables: [{ id: "x", from: first.from, to: first.to, cable: "", colours: "old", fate: "take-out", note: "" }] }));
+    expect(out.findings.some((f) => f.rule === "retrofit.draw" && f.subject === first.id)).toBe(true);
+  });
+});
