@@ -37,7 +37,7 @@ export async function start(): Promise<Running> {
     server.stdout!.on("data", (c) => String(c).includes("Ready") && ready());
     server.once("exit", (code) => fail(new Error(`The server ended at once (${code})`)));
   });
-  const browser = await puppeteer.launch({ executablePath: chromium(), args: ["--headless=new", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run"] });
+  const browser = await puppeteer.launch({ executablePath: chromium(), args: ["--headless=new", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"] });
   return {
     address: `http://127.0.0.1:${port}`,
     browser,

@@ -1,4 +1,6 @@
+import { layHouse } from "../job/house";
 import type { Job } from "../job/model";
+import { boringOrder } from "../timber/boring";
 import { totals } from "../materials/take-off";
 import type { Plan } from "../plan/plan-model";
 import { toCsv } from "./csv";
@@ -25,11 +27,16 @@ export function cutListCsv(job: Job, plan: Plan): string {
   );
 }
 
-/** Boring schedule: one line a hole, in walking order along each deck, lengths in mm. */
+/** Boring schedule: bores in joists in the order a person walks, chalk line by chalk line, then holes in walls; lengths in mm. */
 export function boringCsv(job: Job, plan: Plan): string {
+  const h = layHouse(job);
   const deck = new Map(job.decks.map((d) => [d.id, d.name]));
+  const wall = new Map(job.walls.map((w) => [w.id, `wall ${w.index + 1} of ${job.rooms.find((r) => r.id === w.room)?.name ?? w.room}`]));
   return toCsv(
-    ["in", "joist", "from bearing mm", "from top mm", "diameter mm", "cables", "plate"],
-    plan.holes.map((h) => [h.in.kind === "joist" ? (deck.get(h.in.deck ?? "") ?? "") : `wall ${h.in.wall ?? ""}`, h.in.joist ?? "", round(h.at), round(h.fromTop), h.diameter, h.runs.length, h.plated ? "yes" : "no"]),
+    ["in", "line", "joist", "span", "from bearing mm", "from top mm", "diameter mm", "cables", "plate"],
+    [
+      ...boringOrder(h, plan).map((s): (string | number)[] => [deck.get(s.deck) ?? s.deck, s.line, s.joist, s.hole.in.span ?? 1, round(s.hole.at), round(s.hole.fromTop), s.hole.diameter, s.hole.runs.length, s.hole.plated ? "yes" : "no"]),
+      ...plan.holes.filter((o) => o.in.kind !== "joist").map((o): (string | number)[] => [wall.get(o.in.wall ?? "") ?? "", "", "", "", round(o.at), round(o.fromTop), o.diameter, o.runs.length, "no"]),
+    ],
   );
 }

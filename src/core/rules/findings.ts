@@ -49,8 +49,8 @@ export function inOrder(list: readonly Finding[]): Finding[] {
   return [...list].sort((a, b) => weight[a.severity] - weight[b.severity] || (text(a) < text(b) ? -1 : text(a) > text(b) ? 1 : 0));
 }
 
-/** A measured value for a gauge: lengths as `mm`, other units with up to three decimals. */
-export const quantity = (x: number, unit: string | undefined): string => (unit === undefined || unit === "mm" ? mm(x) : String(Number(x.toFixed(3))));
+/** A measured value for a gauge: lengths as `mm`, shares to a tenth of a percent, other units with up to three decimals. */
+export const quantity = (x: number, unit: string | undefined): string => (unit === undefined || unit === "mm" ? mm(x) : String(Number(x.toFixed(unit === "%" ? 1 : 3))));
 
 /** A length for a sentence: whole millimetres with thin spaces between thousands, one decimal when it matters. */
 export function mm(x: number): string {

@@ -4,6 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { Job } from "../../core/job/model";
 import type { SiteEntry } from "../../core/site-book/entries";
+import dynamic from "next/dynamic";
 import { PlanDrawing } from "../drawing/plan-drawing";
 import { Tape } from "../drawing/tape";
 import { UnrolledRoom } from "../drawing/unrolled-room";
@@ -16,15 +17,19 @@ import type { KeptAnswer } from "../bench/actions";
 import { openDesk, settle, useDesk } from "../job/store";
 import { recall, remember } from "../job/remember";
 import { useStoring } from "../job/storing";
-import { usePlanner } from "../job/use-planner";
+import { cancelPlanning, usePlanner } from "../job/use-planner";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
+import { BoringSheet } from "../stages/boring-sheet";
 import { BoardSheet, ContainmentSheet, EndsSheet, FixingsSheet, MaterialsSheet, SiteBookSheet } from "../stages/sheets";
 import { commands } from "./commands";
 import { FindBox } from "./find-box";
 import { Inspector } from "./inspector";
 import { OrderOfWork } from "./order-of-work";
 import { TopBar } from "./top-bar";
+
+/** Three dimensions are fetched only when they are looked at. */
+const SolidView = dynamic(() => import("../drawing/solid-view").then((m) => m.SolidView), { ssr: false, loading: () => <p className="flex-1 border border-line p-4 text-soft">Building the solid view.</p> });
 
 /** The desk: order of work, drawing or sheet with its tape, and the inspector. */
 export function Desk({ job, version, siteBook, catalogue, kept, start, actions }: { job: Job; version: number; siteBook: SiteEntry[]; catalogue: Catalogue; kept: KeptAnswer[]; start: { stage: StageId; room: string | null }; actions: JobActions }) {
@@ -111,6 +116,8 @@ function SheetStage() {
 }
 
 function DrawingStage() {
+  const stage = useDesk((s) => s.stage);
+  const progress = useDesk((s) => s.progress);
   const view = useDesk((s) => s.view);
   const zones = useDesk((s) => s.zones);
   const room = useDesk((s) => s.room);
@@ -129,6 +136,8 @@ function DrawingStage() {
               ["unrolled", "Unrolled"],
               ["plan", "Plan"],
               ["deck", "Deck"],
+              ["solid", "Solid"],
+              ...(stage === "timber" ? ([["schedule", "Schedule"]] as const) : []),
             ] as const
           ).map(([v, name]) => (
             <button key={v} type="button" role="radio" aria-checked={view === v} onClick={() => useDesk.setState({ view: v })} className={`min-h-8 cursor-pointer border border-line px-2.5 font-cond font-semibold ${view === v ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}>
@@ -154,21 +163,28 @@ function DrawingStage() {
           </label>
         ) : null}
         <span className="min-w-2 flex-1 text-right text-[12.5px] text-soft" aria-live="polite">
-          {planning ? "working out" : ""}
+          {planning ? `working out${progress === null ? "" : ` ${Math.round(progress * 100)} %`}` : ""}
         </span>
+        {planning && progress !== null ? (
+          <Button look="quiet" onClick={cancelPlanning}>
+            Cancel
+          </Button>
+        ) : null}
         <Button hint="I" aria-pressed={instruments} onClick={() => command("Simulated instruments, open or close")} icon={<Ruler size={14} />} aria-label="Simulated instruments" title="Simulated instruments" />
         <Button hint="L" onClick={() => command("Lay all runs")}>
           Lay all runs
         </Button>
-        <Button hint="Z" aria-pressed={zones} onClick={() => command("Show or hide zones")}>
+        {view === "unrolled" ? <Button hint="Z" aria-pressed={zones} onClick={() => command("Show or hide zones")}>
           {zones ? "Hide zones" : "Show zones"}
-        </Button>
-        <Button hint="P" onClick={() => command("Add a point")}>
-          Add point
-        </Button>
+        </Button> : null}
+        {view === "unrolled" || view === "plan" ? (
+          <Button hint="P" onClick={() => command("Add a point")}>
+            Add point
+          </Button>
+        ) : null}
       </div>
-      {(rooms.length === 0 || !room) && view !== "plan" ? <Empty /> : view === "unrolled" && room ? <UnrolledRoom roomId={room} /> : <PlanDrawing deck={view === "deck"} />}
-      <Tape />
+      {(rooms.length === 0 || !room) && view !== "plan" ? <Empty /> : view === "solid" ? <SolidView /> : view === "schedule" ? <BoringSheet /> : view === "unrolled" && room ? <UnrolledRoom roomId={room} /> : <PlanDrawing deck={view === "deck"} />}
+      {view === "schedule" ? null : <Tape />}
     </>
   );
 }

@@ -4,7 +4,8 @@ import { useState } from "react";
 import { toast } from "sonner";
 import { current } from "../../core/job/patch";
 import { findRule } from "../../core/rules/book";
-import { type Finding, type Fix, quantity } from "../../core/rules/findings";
+import { Gauge } from "../kit/gauge";
+import { type Finding, type Fix } from "../../core/rules/findings";
 import { type Change } from "../../core/job/patch";
 import type { Point } from "../../core/job/model";
 import { edit, useDesk } from "../job/store";
@@ -12,7 +13,6 @@ import { edit, useDesk } from "../job/store";
 const mark = { stop: "✕", warn: "!", note: "i" } as const;
 const name = { stop: "Stop", warn: "Look", note: "Note" } as const;
 const tone = { stop: "text-stop", warn: "text-warn", note: "text-soft" } as const;
-const paint = { stop: "var(--stop)", warn: "var(--warn)", note: "var(--good)" } as const;
 
 /** The patch that a fix stands for, on the job as it is now; null when the thing is gone. */
 export function patchOf(fixes: readonly Fix[]): Change[] | null {
@@ -60,7 +60,7 @@ export function FindingCard({ f }: { f: Finding }) {
         </span>
         <span>{rule?.title ?? f.rule}</span>
       </h3>
-      {f.measured !== undefined && f.limit !== undefined && f.sense ? <Gauge f={f} /> : null}
+      {f.measured !== undefined && f.limit !== undefined && f.sense ? <Gauge measured={f.measured} limit={f.limit} sense={f.sense} unit={f.unit} severity={f.severity} /> : null}
       <p className="mt-1 text-[13.5px]">{f.message}</p>
       <p className="mt-0.5 flex flex-wrap gap-x-3 text-[13.5px]">
         {f.remedy && f.fix?.length ? (
@@ -92,49 +92,5 @@ export function FindingCard({ f }: { f: Finding }) {
         </div>
       ) : null}
     </article>
-  );
-}
-
-/** Measured against limit on a small scale: the allowed side is hatched, the limit a stroke, the measure a dot. */
-function Gauge({ f }: { f: Finding }) {
-  const [m, l] = [f.measured!, f.limit!];
-  const lo = Math.min(m, l, 0);
-  const hi = Math.max(m, l) + Math.max(Math.abs(m - l), Math.abs(l) * 0.5, 1) * 0.6;
-  const x = (v: number): number => 6 + ((v - lo) / (hi - lo || 1)) * 226;
-  const ok = f.sense === "least" ? m >= l - 1e-6 : m <= l + 1e-6;
-  const [g0, g1] = f.sense === "least" ? [x(l), 232] : [6, x(l)];
-  const unit = f.unit && f.unit !== "mm" ? ` ${f.unit}` : "";
-  // The two figures stand under their marks, pushed apart and kept inside the frame.
-  const limitText = `${f.sense} ${quantity(l, f.unit)}${unit}`;
-  const lw = limitText.length * 7.3;
-  const mw = quantity(m, f.unit).length * 7.3;
-  let lx = Math.min(Math.max(x(l) - lw / 2, 2), 236 - lw);
-  let mx = Math.min(Math.max(x(m) - mw / 2, 2), 236 - mw);
-  if (x(m) <= x(l) && mx + mw + 8 > lx) {
-    lx = Math.min(Math.max(lx, mx + mw + 8), 236 - lw);
-    mx = Math.min(mx, lx - 8 - mw);
-  } else if (x(m) > x(l) && lx + lw + 8 > mx) {
-    mx = Math.min(Math.max(mx, lx + lw + 8), 236 - mw);
-    lx = Math.min(lx, mx - 8 - lw);
-  }
-  return (
-    <svg viewBox="0 0 238 34" className="mt-1 w-full max-w-72" role="img" aria-label={`Measured ${quantity(m, f.unit)}${unit}, ${f.sense} ${quantity(l, f.unit)}${unit}`}>
-      <defs>
-        <pattern id="ok" patternUnits="userSpaceOnUse" width="6" height="6" patternTransform="rotate(45)">
-          <rect width="6" height="6" fill="var(--zone)" />
-          <line x1="0" y1="0" x2="0" y2="6" stroke="var(--zoneline)" strokeWidth="1.6" />
-        </pattern>
-      </defs>
-      <rect x={Math.min(g0, g1)} y={5} width={Math.abs(g1 - g0)} height={9} fill="url(#ok)" />
-      <line x1={6} x2={232} y1={9.5} y2={9.5} stroke="var(--ink)" strokeWidth={1} />
-      <line x1={x(l)} x2={x(l)} y1={1} y2={18} stroke="var(--ink)" strokeWidth={2.2} />
-      <circle cx={x(m)} cy={9.5} r={5.2} fill={ok ? "var(--good)" : paint[f.severity]} stroke="var(--panel)" />
-      <text x={mx} y={29} fontSize={12} fontFamily="var(--font-mono)" fontWeight={500} fill={ok ? "var(--good)" : paint[f.severity]}>
-        {quantity(m, f.unit)}
-      </text>
-      <text x={lx} y={29} fontSize={12} fontFamily="var(--font-mono)" fill="var(--ink)">
-        {limitText}
-      </text>
-    </svg>
   );
 }

@@ -6,7 +6,7 @@ import { type StageId, stageStates, stages } from "../job/stages";
 import { useDesk } from "../job/store";
 
 export function goTo(stage: StageId): void {
-  useDesk.setState((s) => ({ stage, view: stage === "timber" ? "deck" : s.stage === "timber" ? "unrolled" : s.view }));
+  useDesk.setState((s) => ({ stage, view: stage === "timber" ? "deck" : s.stage === "timber" && (s.view === "deck" || s.view === "schedule") ? "unrolled" : s.view }));
 }
 
 /** The stages in the order they are done, each with what is settled and what is open. */

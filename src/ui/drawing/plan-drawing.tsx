@@ -3,10 +3,11 @@ import { type PointerEvent as RPointer, useCallback, useMemo, useRef, useState }
 import { toast } from "sonner";
 import { type XY, bounds } from "../../core/geometry/polygon";
 import { decksOfStorey, pointsOfStorey } from "../../core/job/house";
-import type { Point } from "../../core/job/model";
+import type { Deck, Point } from "../../core/job/model";
 import { stringPaths } from "../../core/kitchen/string-path";
 import { legPosition, moveLeg } from "../../core/routing/move-leg";
 import { mm } from "../../core/rules/findings";
+import { chalkLines } from "../../core/timber/boring";
 import { joistFor } from "../../core/timber/deck";
 import { joistWindows } from "../../core/timber/joist";
 import { plateOf } from "../../core/rules/accessories";
@@ -37,17 +38,28 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   const tool = useDesk((s) => s.tool);
   const [hover, setHover] = useState<XY | null>(null);
   const rooms = job.rooms.filter((r) => r.storey === storey);
-  const storeyDecks = useMemo(() => new Set(decksOfStorey(job, storey).map((d) => d.id)), [job, storey]);
+  // The deck view shows the decks that reach the room in hand; without a room, all of the storey.
+  const storeyDecks = useMemo(() => {
+    const all = decksOfStorey(job, storey).filter((d) => d.kind !== "concrete");
+    const r = job.rooms.find((x) => x.id === room && x.storey === storey);
+    const meets = (d: Deck): boolean => {
+      if (!r) return true;
+      const [a, b] = [bounds(r.outline), bounds(d.outline)];
+      return a.x0 < b.x1 - 50 && b.x0 < a.x1 - 50 && a.y0 < b.y1 - 50 && b.y0 < a.y1 - 50;
+    };
+    const near = all.filter(meets);
+    return new Set((near.length ? near : all).map((d) => d.id));
+  }, [job, storey, room]);
   const traces = job.traces.filter((t) => t.storey === storey && t.shown);
   const points = useMemo(() => pointsOfStorey(house, storey), [house, storey]);
   const level = job.storeys.find((s) => s.id === storey)?.level ?? 0;
   const high = level + Math.max(0, ...rooms.map((r) => r.height)) + 500;
   const strings = useMemo(() => (stage === "points" && !deck && job.dwelling.country === "wales" ? stringPaths(house) : []), [stage, deck, job.dwelling.country, house]);
-  const corners = [...rooms.flatMap((r) => r.outline), ...(deck ? house.decks.filter((d) => storeyDecks.has(d.deck.id)).flatMap((d) => d.deck.outline) : []), ...traces.flatMap((t) => [{ x: t.x, y: t.y }, { x: t.x + t.width * t.scale, y: t.y - t.height * t.scale }])];
+  const corners = [...(deck && storeyDecks.size ? [] : rooms.flatMap((r) => r.outline)), ...(deck ? house.decks.filter((d) => storeyDecks.has(d.deck.id)).flatMap((d) => d.deck.outline) : []), ...traces.flatMap((t) => [{ x: t.x, y: t.y }, { x: t.x + t.width * t.scale, y: t.y - t.height * t.scale }])];
   const b = corners.length ? bounds(corners) : { x0: 0, y0: 0, x1: 4000, y1: 4000 };
   // North is up on the screen: y is turned over.
   const extent = { x0: b.x0 - 550, x1: b.x1 + 550, y0: -b.y1 - 550, y1: -b.y0 + 900 };
-  const { view, fit, zoom, startPan } = useViewport(frame, extent, `${storey} ${deck} ${rooms.length} ${traces.length}`);
+  const { view, fit, zoom, startPan } = useViewport(frame, extent, `${storey} ${deck ? [...storeyDecks].join(" ") : ""} ${rooms.length} ${traces.length}`);
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
   const [ghost, setGhost] = useState<{ run: Run; leg: number; at: number } | null>(null);
   const toPlan = (e: { clientX: number; clientY: number }): { x: number; y: number } => {
@@ -159,6 +171,22 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
                 useDesk.setState({ selection: { kind: "joist", deck: l.deck.id, joist: j.n, span: Math.max(0, span) + 1 } });
               }
             })}
+            {l.deck.noggins.map((n, i) => (
+              <rect key={`n${i}`} {...(l.along === "x" ? { x: l.origin + n.at - 23, y: -l.high, width: 46, height: l.high - l.low } : { x: l.low, y: -(l.origin + n.at + 23), width: l.high - l.low, height: 46 })} fill="none" stroke="var(--timberline)" strokeWidth={px(0.8)} strokeDasharray={`${px(3)} ${px(3)}`} pointerEvents="none" />
+            ))}
+            {chalkLines(l, { holes: plan?.holes ?? [] }).filter((c) => c.joists.length > 1).map((c) => {
+              const [a, z] = [l.joists[c.marks[0].joist - 1]!.at, l.joists[c.marks[1].joist - 1]!.at];
+              const p = l.along === "x" ? { x1: c.along, x2: c.along, y1: -a, y2: -z } : { x1: a, x2: z, y1: -c.along, y2: -c.along };
+              return (
+                <g key={`${c.along} ${c.span} ${c.marks[0].joist}`} pointerEvents="none" data-chalk={Math.round(c.at)}>
+                  <line {...p} stroke="var(--accent)" strokeWidth={px(1.1)} strokeDasharray={`${px(1.5)} ${px(3)}`} />
+                  <text x={p.x2 + px(6)} y={p.y2 - px(5)} fontSize={px(10.5)} fontFamily="var(--font-mono)" fill="var(--ink)">
+                    {mm(c.at)}
+                  </text>
+                </g>
+              );
+            })}
+            {job.forbidden.map((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? <polygon key={x.id} points={x.place.outline.map((p) => `${p.x},${-p.y}`).join(" ")} fill="var(--stop)" fillOpacity={0.15} stroke="var(--stop)" strokeWidth={px(1.2)} strokeDasharray={`${px(4)} ${px(3)}`} pointerEvents="none" /> : null))}
             {l.deck.obstacles.map((o) => (
               <g key={o.id} pointerEvents="none">
                 <polygon points={o.outline.map((p) => `${p.x},${-p.y}`).join(" ")} fill="var(--soft)" stroke="var(--ink)" strokeWidth={px(1)} />

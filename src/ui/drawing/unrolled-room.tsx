@@ -172,6 +172,9 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
           <rect width={px(6)} height={px(6)} fill="var(--zone)" />
           <line x1={0} y1={0} x2={0} y2={px(6)} stroke="var(--zoneline)" strokeWidth={px(0.9)} />
         </pattern>
+        <pattern id="barred" patternUnits="userSpaceOnUse" width={px(9)} height={px(9)} patternTransform="rotate(45)">
+          <path d={`M0,0v${px(9)}M0,0h${px(9)}`} stroke="var(--stop)" strokeWidth={px(0.9)} opacity={0.55} />
+        </pattern>
         <pattern id="foil" patternUnits="userSpaceOnUse" width={px(22)} height={px(22)}>
           <path d={`M0,${px(11)}h${px(6)}M${px(11)},0v${px(6)}`} stroke="var(--soft)" strokeWidth={px(0.7)} opacity={0.6} />
         </pattern>

@@ -58,6 +58,16 @@ export const WallFace = memo(function WallFace({ w, house, job, px, zones, selec
           </text>
         </g>
       ))}
+      {job.forbidden.map((x) =>
+        x.place.on === "wall" && x.place.wall === wall.id ? (
+          <g key={x.id} pointerEvents="none" data-forbidden>
+            <rect x={x.place.u} y={-(x.place.v + x.place.height)} width={x.place.width} height={x.place.height} fill="url(#barred)" stroke="var(--stop)" strokeWidth={px(1)} />
+            <text x={x.place.u + x.place.width / 2} y={-(x.place.v + x.place.height / 2)} fontSize={px(10.5)} textAnchor="middle" fill="var(--ink)" fontFamily="var(--font-cond)">
+              {x.name || "kept free"}
+            </text>
+          </g>
+        ) : null,
+      )}
       {job.foundTrunkings.filter((t) => t.wall === wall.id).map((t) => {
         const size = house.catalogue.trunkings.find((x) => x.id === t.size);
         const half = (size?.width ?? 25) / 2;

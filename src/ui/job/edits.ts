@@ -191,6 +191,13 @@ export function addDeck(kind: Deck["kind"]): string | null {
   return refused;
 }
 
+/** Pins runs where they lie now: they stay there whatever else is laid. */
+export function pinRuns(ids: readonly string[]): string | null {
+  const { plan, job } = useDesk.getState();
+  const runs = (plan?.runs ?? []).filter((r) => ids.includes(r.id) && !r.pinned);
+  return editWith(runs.map((r) => { const id = newId("pin"); return change("pins", id, { id, circuit: r.circuit, from: r.from, to: r.to, legs: r.legs }); }).filter((c) => !job.pins.some((p) => p.id === c.id)));
+}
+
 /** Lets go of every pinned run. */
 export function unpinAll(): number {
   const { job } = useDesk.getState();

@@ -25,7 +25,7 @@ export type Selection =
 /** What pressing the plan does, when it does more than pick. */
 export type PlanTool = { kind: "outline"; corners: XY[] } | { kind: "scale"; trace: string; a: XY | null; b: XY | null } | null;
 
-export type View = "unrolled" | "plan" | "deck";
+export type View = "unrolled" | "plan" | "deck" | "solid" | "schedule";
 
 export interface Conflict {
   theirs: Job;
@@ -49,6 +49,8 @@ export interface DeskState {
   conflict: Conflict | null;
   plan: Plan | null;
   planning: boolean;
+  /** Share of the plan worked out, when it takes long enough to tell. */
+  progress: number | null;
   planFault: string | null;
   siteBook: SiteEntry[];
   /** Answers of the Bench kept for this job. */
@@ -89,6 +91,7 @@ export function openDesk(job: Job, version: number, siteBook: SiteEntry[], catal
     conflict: null,
     plan: null,
     planning: true,
+    progress: null,
     planFault: null,
     siteBook,
     kept: [],

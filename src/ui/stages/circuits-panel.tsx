@@ -1,9 +1,12 @@
 "use client";
+import { useState } from "react";
 import { Paintbrush, Plus, Trash2 } from "lucide-react";
 import { foundShape } from "../../core/circuits/found";
+import type { RingAgainstRadials } from "../../core/plan/compare-plans";
 import type { Circuit } from "../../core/job/model";
 import { mm } from "../../core/rules/findings";
 import { runStyles } from "../drawing/run-style";
+import { askWorker } from "../job/ask";
 import { addCircuit, removeCircuit, say, setCircuit } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
@@ -59,6 +62,7 @@ function CircuitForm({ c }: { c: Circuit }) {
   const order = (plan?.runs ?? []).filter((r) => r.circuit === c.id);
   const wired = new Set(job.circuits.flatMap((x) => [...x.points, ...x.spurs.map((s) => s.point)]));
   const loose = job.points.filter((p) => p.kind !== "board" && !wired.has(p.id));
+  const boards = job.points.filter((p) => p.kind === "board");
   const ways = job.points.find((p) => p.kind === "board")?.ways ?? 0;
   return (
     <div className="grid gap-1 pb-2 pl-1">
@@ -77,6 +81,8 @@ function CircuitForm({ c }: { c: Circuit }) {
       <SelectField label="Way" value={String(c.way ?? "")} options={[{ value: "", name: "none yet" }, ...Array.from({ length: Math.max(ways, c.way ?? 0) }, (_, i) => ({ value: String(i + 1), name: `way ${i + 1}${job.circuits.some((x) => x.id !== c.id && x.way === i + 1) ? ", taken" : ""}` }))]} onCommit={(w) => put({ way: w === "" ? null : Number(w) })} />
       <SelectField label="On walls" value={c.walls} options={[{ value: "hidden", name: "hidden, in zones" }, { value: "surface", name: "clipped on the surface" }]} onCommit={(walls) => put({ walls })} />
       <SelectField label="Order" value={c.order} options={[{ value: "find", name: "shortest, worked out" }, { value: "given", name: "as listed" }]} onCommit={(o) => put({ order: o })} />
+      {boards.length > 1 ? <SelectField label="Board" name="circuit board" value={c.board ?? ""} options={[{ value: "", name: "the first one" }, ...boards.map((b) => ({ value: b.id, name: b.label }))]} onCommit={(b) => put({ board: b || null })} /> : null}
+      {c.state === "new" && (c.kind === "ring" || c.kind === "radial") && c.points.length > 2 ? <RingOrRadials circuit={c.id} /> : null}
       <p className="text-[13px]">
         <span className="text-soft">Laid: </span>
         {order.length ? order.map((r) => `${label(r.from)}–${label(r.to)}`).join(", ") : "nothing yet"}
@@ -100,6 +106,49 @@ function CircuitForm({ c }: { c: Circuit }) {
       <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => say(removeCircuit(c.id))}>
         Delete {c.label}
       </Button>
+    </div>
+  );
+}
+
+/** The circuit laid both ways: one ring, or two radials over the same points. */
+function RingOrRadials({ circuit }: { circuit: string }) {
+  const [r, setR] = useState<RingAgainstRadials | "working" | "none" | null>(null);
+  const ask = async (): Promise<void> => {
+    setR("working");
+    const { job, catalogue } = useDesk.getState();
+    setR((await askWorker().ringAgainstRadials(job, catalogue, circuit)) ?? "none");
+  };
+  if (r === null) return <Button onClick={() => void ask()}>Lay it as a ring and as two radials</Button>;
+  if (r === "working") return <p className="text-[13px] text-soft">Laying it both ways.</p>;
+  if (r === "none") return <p className="text-[13px] text-soft">It cannot be laid both ways: a point cannot be reached.</p>;
+  return (
+    <div className="border border-line p-2 text-[13px]" data-both-ways>
+      <table className="w-full">
+        <thead>
+          <tr className="text-left text-soft">
+            {["", "Cable, m", "Runs", "Bores in all", "Amps"].map((x) => (
+              <th key={x} scope="col" className="font-normal">
+                {x}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {([["One ring", r.ring], ["Two radials", r.radials]] as const).map(([name, x]) => (
+            <tr key={name}>
+              <th scope="row" className="text-left">
+                {name}
+              </th>
+              {[mm(x.cable), x.runs, x.bores, x.rating].map((y, i) => (
+                <td key={i} className="num text-right">
+                  {y}
+                </td>
+              ))}
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1">{r.words}</p>
     </div>
   );
 }

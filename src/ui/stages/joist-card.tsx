@@ -3,7 +3,12 @@ import { mm } from "../../core/rules/findings";
 import { isHeavy, joistFor } from "../../core/timber/deck";
 import { joistRefusals } from "../../core/timber/check-joist";
 import { joistWindows } from "../../core/timber/joist";
-import { useDesk } from "../job/store";
+import { boreMargins } from "../../core/timber/boring";
+import { say } from "../job/edits";
+import { change, edit, useDesk } from "../job/store";
+import { Button } from "../kit/button";
+import { NumberField } from "../kit/field";
+import { Gauge } from "../kit/gauge";
 
 /** One span of one joist: its windows, limits and bores. */
 export function JoistCard({ deck, joist, span }: { deck: string; joist: number; span: number }) {
@@ -18,6 +23,17 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
   const refusals = joistRefusals(model, isHeavy(l, j), `J${joist}`);
   const w = joistWindows(model, school);
   const bores = (plan?.holes ?? []).filter((o) => o.in.deck === deck && o.in.joist === joist && o.in.span === span).sort((a, b) => a.at - b.at);
+  const runName = (id: string): string => {
+    const r = plan?.runs.find((x) => x.id === id);
+    const p = (x: string): string => house.points[house.pointOfId.get(x) ?? -1]?.point.label ?? x;
+    return r ? `${p(r.from)}–${p(r.to)}` : id;
+  };
+  const askLine = (at: number): string | null => {
+    const d = Math.min(at, model.span - at);
+    const [lo, hi] = w.hole.zones[0];
+    if (d < lo - 1e-6 || d > hi + 1e-6) return `The line is ${mm(at)} from the bearing; it must be ${mm(lo)} to ${mm(hi)} from the nearer one.`;
+    return edit([change("decks", deck, { ...l.deck, boreLines: [...l.deck.boreLines, Math.round((s[0] - l.origin + at) * 10) / 10] })]);
+  };
   return (
     <section aria-label={`Joist ${joist}`}>
       <h2 className="text-lg">
@@ -53,18 +69,41 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
       {bores.length ? (
         <ul>
           {bores.map((o) => (
-            <li key={o.id} className="flex justify-between border-b border-dotted border-line py-1 text-[13.5px]">
-              <span>
-                <span className="num font-medium">{mm(o.at)}</span> from the bearing{o.plated ? ", steel plate" : ""}
-              </span>
-              <span className="num">
-                Ø {o.diameter} · {o.runs.length} {o.runs.length === 1 ? "cable" : "cables"}
-              </span>
+            <li key={o.id} className="border-b border-dotted border-line py-1 text-[13.5px]">
+              <p className="flex justify-between">
+                <span>
+                  <span className="num font-medium">{mm(o.at)}</span> from the bearing{o.plated ? ", steel plate" : ""}
+                </span>
+                <span className="num">Ø {o.diameter}</span>
+              </p>
+              <p className="text-soft">
+                Centre <span className="num">{mm(o.fromTop)}</span> down; passes {o.runs.map(runName).join(", ")}
+              </p>
+              <details>
+                <summary className="cursor-pointer text-[13px] text-soft">Room to each limit</summary>
+                {boreMargins(l, plan!, o).map((m) => (
+                  <div key={m.name} className="pt-1">
+                    <p className="text-[12.5px] text-soft">{m.name}</p>
+                    <Gauge measured={m.measured} limit={m.limit} sense={m.sense} unit="mm" severity="stop" />
+                  </div>
+                ))}
+              </details>
             </li>
           ))}
         </ul>
       ) : (
         <p className="text-[13px] text-soft">None.</p>
+      )}
+      {refusals.length ? null : (
+        <div className="mt-2 grid gap-1">
+          <NumberField label="Bore line wanted at" name="bore line" value={0} min={0} max={model.span} onCommit={(at) => (at === 0 ? null : askLine(at))} />
+          <p className="text-[12.5px] text-soft">From the left bearing; all joists of the deck are bored on it where the rules allow.</p>
+          {l.deck.boreLines.map((x) => (
+            <Button key={x} look="quiet" onClick={() => say(edit([change("decks", deck, { ...l.deck, boreLines: l.deck.boreLines.filter((y) => y !== x) })]))}>
+              Let go of the line at {mm(x - (s[0] - l.origin))}
+            </Button>
+          ))}
+        </div>
       )}
     </section>
   );

@@ -4,6 +4,7 @@ import { mm } from "../../core/rules/findings";
 import { schoolQuestions } from "../../core/rules/schools";
 import { change, edit, useDesk } from "../job/store";
 import { NumberField, SelectField } from "../kit/field";
+import { WeightsPanel } from "./weights-panel";
 
 /** All runs with their lengths, how good the plan is, and what the lengths are made of. */
 export function RoutesPanel() {
@@ -13,6 +14,7 @@ export function RoutesPanel() {
   if (!plan) return <p className="text-soft">Working out the runs.</p>;
   return (
     <section aria-label="Runs" className="grid gap-2">
+      <WeightsPanel />
       <h2 className="text-lg">Runs</h2>
       {plan.runs.length ? (
         <p className="text-[13px] text-soft">
@@ -50,9 +52,6 @@ export function SettingsPanel() {
         <NumberField label="Waste" unit="%" step={1} value={job.settings.wastePercent} min={0} max={30} onCommit={(wastePercent) => put({ wastePercent })} />
         <NumberField label="Left at the board" value={job.settings.boardTail} min={0} max={3000} onCommit={(boardTail) => put({ boardTail })} />
         <NumberField label="Chase depth" value={job.settings.chaseDepth} min={5} max={100} step={5} onCommit={(chaseDepth) => put({ chaseDepth })} />
-        <NumberField label="A bore is worth" unit="mm cable" value={job.settings.cost.bore} min={0} max={5000} onCommit={(bore) => put({ cost: { ...job.settings.cost, bore } })} />
-        <NumberField label="A bend is worth" unit="mm cable" value={job.settings.cost.bend} min={0} max={5000} onCommit={(bend) => put({ cost: { ...job.settings.cost, bend } })} />
-        <NumberField label="A hole in a wall is worth" unit="mm cable" value={job.settings.cost.wallHole} min={0} max={10000} onCommit={(wallHole) => put({ cost: { ...job.settings.cost, wallHole } })} />
         <Link className="text-[13.5px] text-accent underline underline-offset-2" href={`/schools?job=${job.id}`}>
           All schools, with what each would change
         </Link>

@@ -9,8 +9,10 @@ import { pathLength } from "../../core/geometry/wall-frame";
 import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
 import { change, edit, useDesk } from "../job/store";
+import { pinRuns, say } from "../job/edits";
 import { Button } from "../kit/button";
 import { NumberField } from "../kit/field";
+import { WhyThisWay } from "./why-this-way";
 
 const measureNames = { u: "from left", v: "from floor", x: "east", y: "north" } as const;
 
@@ -24,6 +26,7 @@ export function RunDetails({ run }: { run: Run }) {
   const cable = cableOf(run.cable, useDesk.getState().catalogue);
   const clips = useMemo(() => (plan?.clips ?? []).filter((c) => c.run === run.id).reduce((s, c) => s + c.marks.length, 0), [plan, run.id]);
   const holes = useMemo(() => (plan?.holes ?? []).filter((o) => o.runs.includes(run.id)).length, [plan, run.id]);
+  const bundle = useMemo(() => [...new Set((plan?.holes ?? []).filter((o) => o.runs.includes(run.id)).flatMap((o) => o.runs))], [plan, run.id]);
   const ends = (plan?.ends ?? []).filter((e) => e.run === run.id);
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
   const pin = job.pins.find((p) => p.circuit === run.circuit && ((p.from === run.from && p.to === run.to) || (p.from === run.to && p.to === run.from)));
@@ -60,6 +63,11 @@ export function RunDetails({ run }: { run: Run }) {
           </div>
         ))}
       </dl>
+      <div className="mt-2 flex flex-wrap gap-1">
+        <WhyThisWay key={plan?.runs.length ?? 0} run={run.id} />
+        {run.pinned ? null : <Button onClick={() => say(pinRuns([run.id]))}>Pin this run</Button>}
+        {bundle.length > 1 ? <Button onClick={() => say(pinRuns(bundle))}>Pin the bundle of {bundle.length}</Button> : null}
+      </div>
       <h3 className="mt-2 text-[14px]">Legs, mm</h3>
       <ol className="text-[13px]">
         {run.legs.map((l, i) => {

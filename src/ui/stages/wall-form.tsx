@@ -3,6 +3,7 @@ import { Camera, Trash2 } from "lucide-react";
 import { useRef, useState } from "react";
 import type { Face } from "../../core/job/house";
 import { fixtureKinds, photoSchema } from "../../core/job/model";
+import { behindWall } from "../../core/plan/behind-wall";
 import { mm } from "../../core/rules/findings";
 import { moveWall, setWall } from "../../core/survey/reshape";
 import { fixtureNames } from "../../core/survey/typical";
@@ -12,6 +13,7 @@ import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
 import { CheckField, NumberField, SelectField, TextField } from "../kit/field";
+import { KeepFree } from "./keep-free";
 import { FoundTrunkings } from "./found-trunkings";
 import { buildNames } from "./survey/new-room";
 
@@ -83,6 +85,8 @@ export function WallForm({ face }: { face: Face }) {
       ))}
       <SelectField label="Add" name="add fixture" value="" options={[{ value: "", name: "choose" }, ...fixtureKinds.map((k) => ({ value: k as string, name: fixtureNames[k] }))]} onCommit={(k) => (k ? addFixture(wall.id, k as (typeof fixtureKinds)[number], length) : null)} />
       <FoundTrunkings face={face} />
+      <KeepFree on={{ wall: wall.id }} fresh={() => ({ on: "wall", wall: wall.id, u: Math.round(length / 2) - 150, v: 0, width: 300, height: Math.round(height) })} />
+      <BehindThis face={face} />
       <Photos face={face} />
       <details>
         <summary className="cursor-pointer text-[13.5px] text-soft">Split, join, move this wall</summary>
@@ -95,6 +99,32 @@ export function WallForm({ face }: { face: Face }) {
         </div>
       </details>
     </section>
+  );
+}
+
+/** What runs behind this face and the other one, measured from here. */
+function BehindThis({ face }: { face: Face }) {
+  const house = useDesk((s) => s.house);
+  const plan = useDesk((s) => s.plan);
+  const list = behindWall(house, plan, face.wall.id);
+  const label = (id: string): string => house.points[house.pointOfId.get(id) ?? -1]?.point.label ?? id;
+  return (
+    <details>
+      <summary className="cursor-pointer text-[13.5px] text-soft">Behind this wall: {list.length ? `${list.length} legs of runs` : "nothing laid"}</summary>
+      <ul className="pt-1 text-[13px]" data-behind>
+        {list.map((x) => {
+          const r = plan?.runs.find((y) => y.id === x.run);
+          return (
+            <li key={`${x.run} ${x.leg} ${x.from}`}>
+              <button type="button" className="w-full cursor-pointer border-b border-dotted border-line py-0.5 text-left hover:bg-rail" onClick={() => useDesk.setState({ selection: { kind: "run", id: x.run, leg: x.leg } })}>
+                {r ? `${label(r.from)}–${label(r.to)}` : x.run}, {x.method}: <span className="num">{Math.abs(x.a.u - x.b.u) < 1 ? `${mm(Math.round(x.a.u))}` : `${mm(Math.round(Math.min(x.a.u, x.b.u)))} to ${mm(Math.round(Math.max(x.a.u, x.b.u)))}`}</span> from left,{" "}
+                <span className="num">{mm(Math.round(Math.min(x.a.v, x.b.v)))} to {mm(Math.round(Math.max(x.a.v, x.b.v)))}</span> up, <span className="num">{mm(Math.round(x.depth))}</span> deep{x.otherFace ? `, from ${x.from}` : ""}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </details>
   );
 }
 

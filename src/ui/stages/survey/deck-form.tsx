@@ -3,6 +3,7 @@ import { Trash2 } from "lucide-react";
 import { bounds } from "../../../core/geometry/polygon";
 import type { Deck } from "../../../core/job/model";
 import { mm } from "../../../core/rules/findings";
+import { KeepFree } from "../keep-free";
 import { newId, say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
@@ -10,6 +11,7 @@ import { NumberField, SelectField, TextField } from "../../kit/field";
 
 /** Everything about one deck. */
 export function DeckForm({ deck }: { deck: Deck }) {
+  const job = useDesk((s) => s.job);
   const fresh = useDesk((s) => s.fresh === deck.id);
   const put = (next: Partial<Deck>): string | null => edit([change("decks", deck.id, { ...deck, ...next })]);
   const joists = (next: Partial<Deck["joists"]>): string | null => put({ joists: { ...deck.joists, ...next } });
@@ -65,9 +67,10 @@ export function DeckForm({ deck }: { deck: Deck }) {
             <Noggins deck={deck} put={(noggins) => put({ noggins })} />
             <Obstacles deck={deck} put={(obstacles) => put({ obstacles })} />
             <ExistingCuts deck={deck} />
+            <KeepFree on={{ deck: deck.id }} fresh={() => { const [x, y] = [Math.round((b.x0 + b.x1) / 2), Math.round((b.y0 + b.y1) / 2)]; return { on: "deck", deck: deck.id, outline: [{ x: x - 200, y: y - 200 }, { x: x - 200, y: y + 200 }, { x: x + 200, y: y + 200 }, { x: x + 200, y: y - 200 }] }; }} />
           </>
         )}
-        <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => say(edit([change("decks", deck.id, null)]))}>
+        <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => say(edit([...job.forbidden.filter((x) => x.place.on === "deck" && x.place.deck === deck.id).map((x) => change("forbidden", x.id, null)), change("decks", deck.id, null)]))}>
           Delete this deck
         </Button>
       </div>

@@ -1,0 +1,39 @@
+import { toFace, toSpace } from "../geometry/wall-frame";
+import type { House } from "../job/house";
+import { legWords } from "./tape";
+import type { Plan } from "./plan-model";
+
+/** Something hidden in a wall, seen from one of its faces. mm. */
+export interface Behind {
+  run: string;
+  leg: number;
+  /** From this face's left end and floor, both ends of the leg. */
+  a: { u: number; v: number };
+  b: { u: number; v: number };
+  /** Depth behind this face. */
+  depth: number;
+  /** The room from whose face it was laid. */
+  from: string;
+  /** True when it was laid from the other face. */
+  otherFace: boolean;
+  method: string;
+}
+
+/** All that runs in or on a wall, from either face, measured from the one given: what is behind it. Sorted from left to right. */
+export function behindWall(h: House, plan: Plan | null, wall: string): Behind[] {
+  const f = h.faces[h.faceOfWall.get(wall) ?? -1];
+  if (!f) return [];
+  const out: Behind[] = [];
+  for (const n of [f.n, ...f.opposite]) {
+    const own = h.faces[n]!;
+    for (const r of plan?.runs ?? [])
+      r.legs.forEach((l, i) => {
+        if ((l.surface.kind !== "wall" && l.surface.kind !== "through") || l.surface.id !== own.wall.id) return;
+        const [a, b] = [toFace(f.frame, l.path[0]!), toFace(f.frame, l.path[l.path.length - 1]!)];
+        if (Math.max(a.u, b.u) < 0 || Math.min(a.u, b.u) > f.shape.length || Math.max(a.v, b.v) < 0 || Math.min(a.v, b.v) > f.shape.height) return;
+        const gap = n === f.n ? 0 : -toFace(f.frame, toSpace(own.frame, { u: 0, v: 0 })).into;
+        out.push({ run: r.id, leg: i, a: { u: a.u, v: a.v }, b: { u: b.u, v: b.v }, depth: n === f.n ? l.depth : Math.max(0, gap - l.depth), from: own.room.name, otherFace: n !== f.n, method: legWords[l.method] });
+      });
+  }
+  return out.sort((p, q) => Math.min(p.a.u, p.b.u) - Math.min(q.a.u, q.b.u) || (p.run < q.run ? -1 : 1));
+}

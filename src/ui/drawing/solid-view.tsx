@@ -1,0 +1,210 @@
+"use client";
+import { Download, Footprints, Printer, RotateCcw } from "lucide-react";
+import { useEffect, useRef, useState } from "react";
+import * as THREE from "three";
+import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
+import { bounds } from "../../core/geometry/polygon";
+import { useDesk } from "../job/store";
+import { Button } from "../kit/button";
+import { runStyles } from "./run-style";
+import { type Hit, type Inks, dispose, solidScene } from "./solid-scene";
+
+/** Eye of a person, and a step, mm. */
+const EYE = 1600;
+const STEP = 300;
+
+interface Stage {
+  renderer: THREE.WebGLRenderer;
+  scene: THREE.Scene;
+  camera: THREE.PerspectiveCamera;
+  controls: OrbitControls;
+  draw: () => void;
+}
+
+/** The house in three dimensions: orbit or walk, one storey or all, and a press picks what the other views pick. */
+export function SolidView() {
+  const box = useRef<HTMLDivElement>(null);
+  const stage = useRef<Stage | null>(null);
+  const content = useRef<THREE.Group | null>(null);
+  const house = useDesk((s) => s.house);
+  const plan = useDesk((s) => s.plan);
+  const selection = useDesk((s) => s.selection);
+  const room = useDesk((s) => s.room);
+  const [storey, setStorey] = useState<string | null>(null);
+  const [joists, setJoists] = useState(true);
+  const [walking, setWalking] = useState(false);
+  const [still, setStill] = useState<string | null>(null);
+  const [broken, setBroken] = useState(false);
+  const walk = useRef(false);
+  walk.current = walking;
+
+  // The renderer lives as long as the view.
+  useEffect(() => {
+    const el = box.current!;
+    let renderer: THREE.WebGLRenderer;
+    try {
+      renderer = new THREE.WebGLRenderer({ antialias: true, preserveDrawingBuffer: true });
+    } catch {
+      setBroken(true);
+      return;
+    }
+    const scene = new THREE.Scene();
+    const camera = new THREE.PerspectiveCamera(45, 1, 50, 200_000);
+    camera.up.set(0, 0, 1);
+    const controls = new OrbitControls(camera, renderer.domElement);
+    renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
+    renderer.domElement.setAttribute("data-solid", "");
+    el.appendChild(renderer.domElement);
+    const draw = (): void => renderer.render(scene, camera);
+    controls.addEventListener("change", draw);
+    stage.current = { renderer, scene, camera, controls, draw };
+    const fit = (): void => {
+      renderer.setSize(el.clientWidth, el.clientHeight, false);
+      renderer.domElement.style.width = "100%";
+      renderer.domElement.style.height = "100%";
+      camera.aspect = el.clientWidth / Math.max(1, el.clientHeight);
+      camera.updateProjectionMatrix();
+      draw();
+    };
+    const watch = new ResizeObserver(fit);
+    watch.observe(el);
+    let from: { x: number; y: number } | null = null;
+    const down = (e: PointerEvent): void => void (from = { x: e.clientX, y: e.clientY });
+    const up = (e: PointerEvent): void => {
+      if (!from || Math.hypot(e.clientX - from.x, e.clientY - from.y) > 5) return;
+      const r = renderer.domElement.getBoundingClientRect();
+      const ray = new THREE.Raycaster();
+      ray.setFromCamera(new THREE.Vector2(((e.clientX - r.left) / r.width) * 2 - 1, -((e.clientY - r.top) / r.height) * 2 + 1), camera);
+      const hits = ray.intersectObjects(scene.children, true).flatMap((x) => (x.object.userData.hit ? [x.object.userData.hit as Hit] : []));
+      // What hangs on a wall or in a deck is meant before the wall or joist it hangs on.
+      const hit = hits.find((x) => x.kind === "point" || x.kind === "run") ?? hits[0] ?? null;
+      useDesk.setState({ selection: hit });
+    };
+    renderer.domElement.addEventListener("pointerdown", down);
+    renderer.domElement.addEventListener("pointerup", up);
+    return () => {
+      watch.disconnect();
+      controls.dispose();
+      if (content.current) dispose(content.current);
+      content.current = null;
+      renderer.dispose();
+      renderer.domElement.remove();
+      stage.current = null;
+    };
+  }, []);
+
+  useEffect(() => {
+    const s = stage.current;
+    if (!s) return;
+    if (content.current) {
+      s.scene.remove(content.current);
+      dispose(content.current);
+    }
+    const css = getComputedStyle(document.documentElement);
+    const v = (name: string): string => css.getPropertyValue(name).trim();
+    const styles = runStyles(house.job);
+    const inks: Inks = { ink: v("--ink"), soft: v("--soft"), plaster: v("--plaster"), timber: v("--timberline"), accent: v("--accent"), stop: v("--stop"), plate: v("--plate"), page: v("--page"), run: (c) => v((styles.get(c)?.color ?? "var(--run1)").slice(4, -1)) };
+    content.current = solidScene(house, plan, { storey, selection, joists }, inks);
+    s.scene.background = new THREE.Color(inks.page);
+    s.scene.add(content.current);
+    s.draw();
+  }, [house, plan, selection, storey, joists]);
+
+  /** Looks at the shown part of the house from the south-east, or stands in the room shown. */
+  const place = (inRoom: boolean): void => {
+    const s = stage.current;
+    if (!s) return;
+    const { job } = house;
+    const rooms = job.rooms.filter((r) => storey === null || r.storey === storey);
+    const r = job.rooms.find((x) => x.id === room) ?? rooms[0];
+    if (!rooms.length || !r) return;
+    if (inRoom) {
+      const b = bounds(r.outline);
+      const floor = job.storeys.find((x) => x.id === r.storey)?.level ?? 0;
+      s.camera.position.set((b.x0 + b.x1) / 2, b.y0 + (b.y1 - b.y0) * 0.35, floor + EYE);
+      s.controls.target.set((b.x0 + b.x1) / 2, b.y0 + (b.y1 - b.y0) * 0.36, floor + EYE - 40);
+    } else {
+      const b = bounds(rooms.flatMap((x) => x.outline));
+      const levels = rooms.map((x) => job.storeys.find((y) => y.id === x.storey)?.level ?? 0);
+      const [cx, cy] = [(b.x0 + b.x1) / 2, (b.y0 + b.y1) / 2];
+      const cz = (Math.min(...levels) + Math.max(...rooms.map((x, i) => levels[i]! + x.height))) / 2;
+      const far = Math.max(b.x1 - b.x0, b.y1 - b.y0, 6000) * 0.98;
+      s.camera.position.set(cx + far * 0.75, cy - far * 0.85, cz + far * 0.75);
+      s.controls.target.set(cx, cy, cz);
+    }
+    s.controls.update();
+    s.draw();
+  };
+  const placeRef = useRef(place);
+  placeRef.current = place;
+  const standing = walking ? room : null;
+  useEffect(() => placeRef.current(walking), [storey, walking, standing]);
+
+  /** Steps along the way one looks, or turns on the spot. */
+  const step = (ahead: number, turn: number): void => {
+    const s = stage.current;
+    if (!s) return;
+    const look = s.controls.target.clone().sub(s.camera.position);
+    if (turn) look.applyAxisAngle(new THREE.Vector3(0, 0, 1), turn);
+    const flat = new THREE.Vector3(look.x, look.y, 0).normalize().multiplyScalar(ahead);
+    s.camera.position.add(flat);
+    s.controls.target.copy(s.camera.position).add(look);
+    s.controls.update();
+    s.draw();
+  };
+  const key = (e: React.KeyboardEvent): void => {
+    const [ahead, turn] = { ArrowUp: [STEP, 0], ArrowDown: [-STEP, 0], ArrowLeft: [0, 0.2], ArrowRight: [0, -0.2] }[e.key] ?? [0, 0];
+    if (!ahead && !turn) return;
+    e.preventDefault();
+    if (walking) step(ahead!, turn!);
+    else {
+      const s = stage.current;
+      if (!s) return;
+      const off = s.camera.position.clone().sub(s.controls.target);
+      if (turn) off.applyAxisAngle(new THREE.Vector3(0, 0, 1), -turn);
+      else off.multiplyScalar(ahead! > 0 ? 0.9 : 1 / 0.9);
+      s.camera.position.copy(s.controls.target).add(off);
+      s.controls.update();
+      s.draw();
+    }
+  };
+  const picture = (): string | null => {
+    const s = stage.current;
+    if (!s) return null;
+    s.draw();
+    return s.renderer.domElement.toDataURL("image/png");
+  };
+  if (broken) return <p className="grid flex-1 place-content-center border border-line p-6 text-center text-soft">This browser gives no three-dimensional drawing. The plan, the deck and the unrolled room show the same.</p>;
+  return (
+    <div className="flex min-h-0 flex-1 flex-col gap-1.5">
+      <div className="no-print flex flex-wrap items-center gap-1.5">
+        <label className="flex items-center gap-1.5 text-[13px] text-soft">
+          Show
+          <select aria-label="Storeys shown" data-field="solid storey" className="min-h-8 border border-line bg-field px-1.5 text-ink" value={storey ?? ""} onChange={(e) => setStorey(e.target.value || null)}>
+            <option value="">the whole house</option>
+            {[...house.job.storeys].sort((a, b) => a.level - b.level).map((s) => (
+              <option key={s.id} value={s.id}>
+                {s.name}
+              </option>
+            ))}
+          </select>
+        </label>
+        <Button aria-pressed={joists} onClick={() => setJoists(!joists)}>
+          {joists ? "Hide joists" : "Show joists"}
+        </Button>
+        <Button aria-pressed={walking} icon={<Footprints size={14} />} onClick={() => setWalking(!walking)}>
+          {walking ? "Stand back" : "Stand in the room"}
+        </Button>
+        <Button icon={<RotateCcw size={14} />} aria-label="Look from the start" onClick={() => place(walking)} />
+        <Button icon={<Download size={14} />} onClick={() => { const p = picture(); if (!p) return; const a = document.createElement("a"); a.href = p; a.download = "solid.png"; a.click(); }}>
+          Picture
+        </Button>
+        <Button icon={<Printer size={14} />} onClick={() => { setStill(picture()); requestAnimationFrame(() => requestAnimationFrame(() => window.print())); }}>
+          Print
+        </Button>
+      </div>
+      <div ref={box} tabIndex={0} role="application" aria-label={`The house in three dimensions. Arrow keys ${walking ? "step and turn" : "turn it and go nearer"}; a press picks.`} onKeyDown={key} className="drawing relative min-h-0 flex-1 touch-none overflow-hidden border border-line" />
+      {still ? <img src={still} alt="The house in three dimensions, as it was looked at" className="only-print w-full" /> : null}
+    </div>
+  );
+}

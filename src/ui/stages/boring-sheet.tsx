@@ -1,0 +1,105 @@
+"use client";
+import { Download, Printer } from "lucide-react";
+import { isHeavy } from "../../core/timber/deck";
+import { joistRefusals } from "../../core/timber/check-joist";
+import { joistFor } from "../../core/timber/deck";
+import { boringTotals, chalkLines } from "../../core/timber/boring";
+import { mm } from "../../core/rules/findings";
+import { useDesk } from "../job/store";
+import { Button } from "../kit/button";
+
+/** The boring schedule joist by joist, in the order a person walks: chalk line by chalk line, with its end marks, bits and plates. */
+export function BoringSheet() {
+  const house = useDesk((s) => s.house);
+  const plan = useDesk((s) => s.plan);
+  const job = useDesk((s) => s.job);
+  if (!plan) return <p className="p-3 text-soft">Working out the bores.</p>;
+  const decks = [...house.decks].filter((d) => d.deck.kind !== "concrete").sort((a, b) => a.underside - b.underside);
+  const label = (id: string): string => {
+    const r = plan.runs.find((x) => x.id === id);
+    const p = (x: string): string => job.points.find((y) => y.id === x)?.label ?? x;
+    return r ? `${p(r.from)}–${p(r.to)}` : id;
+  };
+  const plates = plan.holes.filter((o) => o.plated).length;
+  return (
+    <div className="sheet min-h-0 flex-1 overflow-auto border border-line bg-panel p-4" data-schedule>
+      <div className="mb-2 flex flex-wrap items-start justify-between gap-2">
+        <div>
+          <h2 className="text-xl">Boring schedule</h2>
+          <p className="max-w-[70ch] text-soft">In the order one walks. Every mark is from the bearing face, not from the room. Snap a chalk line between the two end marks and bore along it on the centre line. Look and scan before drilling; eyes, ears and lungs protected.</p>
+        </div>
+        <div className="no-print flex gap-1">
+          <Button icon={<Printer size={14} />} onClick={() => window.print()}>
+            Print
+          </Button>
+          <a className="inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond text-[14px] font-semibold hover:border-ink" href={`/api/jobs/${job.id}/boring.csv`} download>
+            <Download size={14} aria-hidden /> CSV
+          </a>
+        </div>
+      </div>
+      <p className="mb-3 text-[13.5px]">
+        {boringTotals(plan).map((t) => `Ø ${t.diameter}: ${t.joists ? `${t.joists} in joists` : ""}${t.joists && t.walls ? ", " : ""}${t.walls ? `${t.walls} in walls` : ""}`).join(" · ") || "Nothing to bore."}
+        {plates ? ` · ${plates} steel ${plates === 1 ? "plate" : "plates"}` : ""}
+      </p>
+      {decks.map((l) => {
+        const lines = chalkLines(l, plan);
+        const asks = l.joists.flatMap((j) => (j.spans[0] ? joistRefusals(joistFor(l, j.spans[0]), isHeavy(l, j), `J${j.n}`).map((f) => ({ n: j.n, f })) : []));
+        const words = [...new Set(asks.map((a) => a.f.message))];
+        return (
+          <section key={l.deck.id} className="mb-4" aria-label={l.deck.name}>
+            <h3 className="text-lg">{l.deck.name}</h3>
+            {words.map((w) => {
+              const who = asks.filter((a) => a.f.message === w);
+              return (
+                <p key={w} className="text-[13.5px] font-medium text-stop">
+                  ✕ {who.length === l.joists.length ? "All joists" : `Joist ${who.map((a) => a.n).join(", ")}`}: {w} {who[0]!.f.remedy}
+                </p>
+              );
+            })}
+            {lines.length ? null : <p className="text-[13.5px] text-soft">No bores in this deck.</p>}
+            {lines.map((c, i) => (
+              <div key={`${c.along} ${c.span}`} className="mt-1 border-t border-line pt-1">
+                <h4 className="text-[14px] font-semibold">
+                  Line {i + 1}
+                  {c.joists.length > 1 ? (
+                    <span className="font-normal">
+                      {" "}
+                      · chalk from joist {c.marks[0].joist} at <span className="num">{mm(c.marks[0].at)}</span> to joist {c.marks[1].joist} at <span className="num">{mm(c.marks[1].at)}</span> from the bearing
+                    </span>
+                  ) : null}
+                </h4>
+                <table className="w-full text-[13.5px]">
+                  <thead className="sr-only">
+                    <tr>
+                      {["Joist", "From the bearing", "Centre from the top", "Bit", "Plate", "What passes"].map((x) => (
+                        <th key={x} scope="col">
+                          {x}
+                        </th>
+                      ))}
+                    </tr>
+                  </thead>
+                  <tbody>
+                    {(i % 2 ? [...c.joists].reverse() : c.joists).map(({ joist, hole }) => (
+                      <tr key={hole.id} className="cursor-pointer border-b border-dotted border-line hover:bg-rail" onClick={() => useDesk.setState({ selection: { kind: "joist", deck: l.deck.id, joist, span: c.span } })}>
+                        <td className="w-24 py-0.5">
+                          <button type="button" className="cursor-pointer text-left underline-offset-2 hover:underline">
+                            Joist {joist}
+                          </button>
+                        </td>
+                        <td className="num w-24 text-right">{mm(hole.at)}</td>
+                        <td className="num w-28 text-right">{mm(hole.fromTop)} down</td>
+                        <td className="num w-20 text-right">Ø {hole.diameter}</td>
+                        <td className="w-20 pl-3">{hole.plated ? "plate" : ""}</td>
+                        <td className="pl-3">{hole.runs.map(label).join(", ")}</td>
+                      </tr>
+                    ))}
+                  </tbody>
+                </table>
+              </div>
+            ))}
+          </section>
+        );
+      })}
+    </div>
+  );
+}

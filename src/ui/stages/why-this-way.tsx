@@ -1,0 +1,44 @@
+"use client";
+import { useState } from "react";
+import { type Why, differenceWords } from "../../core/routing/why";
+import { mm } from "../../core/rules/findings";
+import { askWorker } from "../job/ask";
+import { useDesk } from "../job/store";
+import { Button } from "../kit/button";
+
+/** Why a run goes this way: what its way is made of, and what the next best ways would cost more. */
+export function WhyThisWay({ run }: { run: string }) {
+  const [why, setWhy] = useState<Why | "working" | "none" | null>(null);
+  const ask = async (): Promise<void> => {
+    setWhy("working");
+    const { job, catalogue } = useDesk.getState();
+    setWhy((await askWorker().why(job, catalogue, run)) ?? "none");
+  };
+  if (why === null) return <Button onClick={() => void ask()}>Why this way?</Button>;
+  if (why === "working")
+    return (
+      <p className="text-[13px] text-soft" aria-live="polite">
+        Trying the other ways.
+      </p>
+    );
+  if (why === "none") return <p className="text-[13px] text-soft">It is pinned by hand: it lies where it was put.</p>;
+  return (
+    <div className="text-[13px]" data-why aria-live="polite">
+      <p>
+        The cheapest at these weights: <span className="num">{mm(why.taken.length)}</span> of cable, {why.taken.newBores} new {why.taken.newBores === 1 ? "bore" : "bores"}
+        {why.taken.bores > why.taken.newBores ? ` and ${why.taken.bores - why.taken.newBores} shared` : ""}, {why.taken.wallHoles} {why.taken.wallHoles === 1 ? "hole" : "holes"} in walls, {why.taken.bends} bends, <span className="num">{mm(why.taken.chase)}</span> of chase.
+      </p>
+      {why.next.length ? (
+        <ul className="mt-1">
+          {why.next.map((n) => (
+            <li key={n.without} className="border-t border-dotted border-line py-1">
+              <span className="font-semibold">{n.without}</span>: dearer by what <span className="num">{mm(n.dearer)}</span> of cable is worth; {differenceWords(why.taken, n.parts)}.
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="mt-1 text-soft">There is no other legal way.</p>
+      )}
+    </div>
+  );
+}
