@@ -9,12 +9,14 @@ import { calculatorNamed, calculators } from "../src/core/calculators/registry";
 import { layHouse } from "../src/core/job/house";
 import { type Job, canonical } from "../src/core/job/model";
 import { makePlan } from "../src/core/plan/plan";
+import { generatedBlock } from "../src/core/routing/generated-block";
+import { presetNames, presets } from "../src/core/routing/weights";
 import { generatedHouse } from "../src/core/routing/generated-house";
 import { ternCottage } from "../src/data/demo/tern-cottage";
 
 /** Prints timings; asserts nothing. Medians over the rounds, in milliseconds unless said. */
-function time(name: string, target: string, rounds: number, run: (round: number) => unknown): void {
-  for (let i = 0; i < 4; i++) run(i);
+function time(name: string, target: string, rounds: number, run: (round: number) => unknown, warm = 4): void {
+  for (let i = 0; i < warm; i++) run(i);
   const ts = Array.from({ length: rounds }, (_, i) => {
     const t = performance.now();
     run(i);
@@ -29,11 +31,22 @@ makePlan(demo);
 console.log(`${"plan of the demo, first ever, nothing warm".padEnd(46)} ${(performance.now() - cold).toFixed(2).padStart(9)} ms`);
 time("plan of the demo", "150", 31, () => makePlan(demo));
 const moved = (round: number): Job => canonical({ ...demo, points: demo.points.map((p) => (p.id === "s5" && p.place.on === "wall" ? { ...p, place: { ...p.place, u: 2700 + 10 * round } } : p)) });
-time("plan of the demo after moving one point", "50", 31, (r) => makePlan(moved(r)));
+time("plan of the demo after moving one point", "400", 31, (r) => makePlan(moved(r)));
+const planned = makePlan(demo);
+time("quick plan while a point is dragged", "50", 31, (r) => makePlan(moved(r), { before: planned }));
 time("zones and points while dragging (one frame)", "16", 51, (r) => layHouse(moved(r)));
 const house90 = generatedHouse(5, 12, 6);
 time("12 rooms, 97 points: one frame of dragging", "16", 51, () => layHouse(house90));
-time("plan of 12 rooms, 97 points", "1000", 5, () => makePlan(house90));
+const house16 = generatedBlock(5, 1, 12, 6);
+time(`plan of a house of ${house16.points.length} points and ${house16.circuits.length} circuits`, "1000", 5, () => makePlan(house16));
+const block = generatedBlock(3, 12);
+time(`plan of a block of 12 flats, ${block.points.length} points`, "20000", 1, () => makePlan(block), 0);
+console.log(`${"  memory of this process after it".padEnd(46)} ${(process.memoryUsage().rss / 1e6).toFixed(0).padStart(9)} MB   (aim 500)`);
+for (const [name, job] of [["the demo", demo], ["the house", house16], ["two flats", generatedBlock(3, 2)]] as const)
+  for (const p of presetNames) {
+    const plan = makePlan({ ...job, settings: { ...job.settings, cost: presets[p].cost } });
+    console.log(`${`  ${name}, ${presets[p].name.toLowerCase()}: cable against its bound`.padEnd(46)} ${plan.cable.ratio.toFixed(3).padStart(9)}      (${(plan.cable.total / 1000).toFixed(1)} m, ${plan.holes.length} holes${p === "cable" ? "; aim 1.05" : ""})`);
+  }
 const large = generatedHouse(5, 8, 4);
 time("plan of 8 rooms, 49 points", "", 9, () => makePlan(large));
 

@@ -58,6 +58,7 @@ export const decks = pgTable(
     boards: jsonb("boards").$type<Deck["boards"]>().notNull(),
     noggins: jsonb("noggins").$type<Deck["noggins"]>().notNull().default([]),
     boreLines: jsonb("bore_lines").$type<Deck["boreLines"]>().notNull().default([]),
+    makerAllows: jsonb("maker_allows").$type<Deck["makerAllows"]>().notNull().default([]),
     insulationOver: doublePrecision("insulation_over").notNull(),
     access: text("access").notNull(),
     heavyJoists: jsonb("heavy_joists").$type<Deck["heavyJoists"]>().notNull(),

@@ -6,28 +6,35 @@ import { type RingAgainstRadials, type Variant, ringAgainstRadials, variantsOf }
 import { makePlan } from "../core/plan/plan";
 import type { Plan } from "../core/plan/plan-model";
 import { buildGraph } from "../core/routing/build";
+import { type Freeing, whatFrees } from "../core/routing/freeing";
 import { type Why, whyThisWay } from "../core/routing/why";
 
 /** How often progress is told, ms. */
 const TELL = 120;
 
 /** The core's plan and the questions about it, off the main thread. */
+let last: Plan | null = null;
+
 const api = {
-  plan: (job: Job, catalogue: Catalogue, tell?: (share: number) => void): Plan => {
-    let last = performance.now();
+  /** @param quick true while something is dragged: the runs of the last plan are laid again as they are joined, without a second look */
+  plan: (job: Job, catalogue: Catalogue, quick: boolean, tell?: (share: number) => void): Plan => {
+    let told = performance.now();
     const progress = (done: number, of: number): void => {
       const now = performance.now();
-      if (now - last < TELL) return;
-      last = now;
+      if (now - told < TELL) return;
+      told = now;
       tell?.(done / of);
     };
-    return makePlan(job, { catalogue, clock: () => performance.now(), ...(tell ? { progress } : {}) });
+    const plan = makePlan(job, { catalogue, clock: () => performance.now(), before: quick ? last : null, ...(tell ? { progress } : {}) });
+    last = plan;
+    return plan;
   },
   variants: (job: Job, catalogue: Catalogue): Variant[] => variantsOf(job, catalogue),
   why: (job: Job, catalogue: Catalogue, run: string): Why | null => {
     const h = layHouse(job, catalogue);
     return whyThisWay(h, buildGraph(h), run);
   },
+  freeing: (job: Job, catalogue: Catalogue, point: string): Freeing => whatFrees(job, catalogue, point),
   ringAgainstRadials: (job: Job, catalogue: Catalogue, circuit: string): RingAgainstRadials | null => {
     const c = job.circuits.find((x) => x.id === circuit);
     return c ? ringAgainstRadials(job, c, catalogue) : null;

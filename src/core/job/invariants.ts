@@ -92,7 +92,7 @@ export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalog
     for (const x of t.holds) if (!cableOf(x.cable, catalogue)) out.push({ path: `foundTrunkings.${t.id}.holds`, message: `${x.cable} is not in the cable catalogue` });
   }
   for (const x of job.forbidden) refer(`forbidden.${x.id}.place`, x.place.on === "wall" ? "walls" : "decks", x.place.on === "wall" ? x.place.wall : x.place.deck);
-  for (const c of job.circuits) if (c.board !== null) refer(`circuits.${c.id}.board`, "points", c.board);
+  for (const c of job.circuits) if (c.board) refer(`circuits.${c.id}.board`, "points", c.board);
   for (const p of job.photos) refer(`photos.${p.id}.wall`, "walls", p.wall);
   for (const t of job.traces) refer(`traces.${t.id}.storey`, "storeys", t.storey);
   for (const d of job.drums) if (!cableOf(d.cable, catalogue)) out.push({ path: `drums.${d.id}.cable`, message: `${d.cable} is not in the cable catalogue` });

@@ -129,6 +129,8 @@ export const deckSchema = z.strictObject({
   noggins: z.array(z.strictObject({ at: length0, depth: z.number().positive().max(600) })).max(40).default([]),
   /** Lines across the joists on which bores are wanted, along the joists from the deck's west (or south) edge. */
   boreLines: z.array(length0).max(20).default([]),
+  /** Engineered joists: where their maker's chart allows a hole, from the left bearing of each span, and up to which size. */
+  makerAllows: z.array(z.strictObject({ from: length0, to: length0, most: size })).max(20).default([]),
   insulationOver: length0.default(0),
   access: z.enum(["open", "boards-up", "closed"]).default("open"),
   /** Joists, by number, that carry a trimmer, partition, cylinder or steel. */

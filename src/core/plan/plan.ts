@@ -26,6 +26,8 @@ export interface PlanOptions {
   catalogue?: Catalogue;
   /** Told how many runs have been laid; returning true stops the work with `Stopped`. */
   progress?: OnProgress;
+  /** A plan of the job a moment ago: then the runs join the same points and are laid once, for a quick look; its bound stands. */
+  before?: Plan | null;
 }
 
 /** Job in, whole plan out: the one function that screens, worker, exports and the command line call. Pure and deterministic but for `elapsed`. */
@@ -36,7 +38,7 @@ export function makePlan(job: Job, options: PlanOptions = {}): Plan {
 /** The same for a house already laid out. */
 export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const started = options.clock?.() ?? 0;
-  const laid = layRuns(h, buildGraph(h), options.progress);
+  const laid = layRuns(h, buildGraph(h), options.progress, options.before ?? null);
   const holes = holesOf(h, laid.runs);
   const ends: End[] = [];
   const clips: Clips[] = [];
@@ -54,7 +56,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   // The bound is on ways from middle to middle; what paths leave out behind plates is taken off it alike.
   const whole = laid.runs.reduce((s, r) => s + r.whole, 0);
-  const bound = Math.max(0, [...laid.bounds.values()].reduce((s, b) => s + b, 0) - Math.max(0, whole - total));
+  const bound = options.before ? Math.min(total, options.before.cable.bound) : Math.max(0, [...laid.bounds.values()].reduce((s, b) => s + b, 0) - Math.max(0, whole - total));
   const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...servingFindings(h), ...notifyFindings(h), ...circuitFindings(h.job, h.catalogue), ...foundFindings(h.job), ...drawFindings(h.job, runs), ...trunkingFindings(h, runs), ...stockFindings(h.job, runs)];
   return {
     runs,

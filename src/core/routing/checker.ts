@@ -13,7 +13,7 @@ import { overall, section } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { type Finding, finding, mm } from "../rules/findings";
 import { checkJoist, joistRefusals } from "../timber/check-joist";
-import { type LaidDeck, cutsOf, isHeavy, joistFor, meetsPolygon } from "../timber/deck";
+import { type LaidDeck, cutsOf, isHeavy, joistFor, makerAllows, meetsPolygon, overCut } from "../timber/deck";
 import type { Cut } from "../timber/joist";
 import { checkPath } from "../zones/check-path";
 
@@ -168,7 +168,11 @@ function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, name: string, holes: r
     const within = a[2] > l.underside + PENCIL && b[2] > l.underside + PENCIL && a[2] < l.top - PENCIL && b[2] < l.top - PENCIL;
     if (inside !== null && (within || Math.abs(a[2] - b[2]) > PENCIL)) out.push(finding("timber.in-joist", { subject: run.id, message: `${name} lies inside joist ${inside} of ${l.deck.name}.`, remedy: "Clip it to the joist's side." }));
     if (!within) continue;
-    if (crossed.length && l.deck.kind === "engineered") out.push(...joistRefusals({ kind: "engineered", depth: l.deck.joists.depth, breadth: l.deck.joists.breadth, span: 0 }, false, run.id));
+    const allowed = (x: { joist: number; at: number }): boolean => {
+      const hole = holes.find((o) => o.in.deck === l.deck.id && o.in.joist === x.joist && o.runs.includes(run.id));
+      return hole !== undefined && makerAllows(l, hole.at, hole.diameter);
+    };
+    if (l.deck.kind === "engineered" && crossed.some((x) => !allowed(x))) out.push(...joistRefusals({ kind: "engineered", depth: l.deck.joists.depth, breadth: l.deck.joists.breadth, span: 0 }, false, run.id));
     for (const x of crossed) {
       const al = l.along === "x" ? 0 : 1;
       const hole = holes.find((o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === x.joist && o.runs.includes(run.id) && Math.abs(o.centre[al]! - x.at) <= 1.5 * PENCIL && Math.abs(o.centre[2] - (a[2] + b[2]) / 2) <= 1.5 * PENCIL);
@@ -193,6 +197,8 @@ function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fin
       j.spans.forEach((span, s) => {
         const mine = holes.filter((o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === j.n && o.in.span === s + 1);
         const old = cutsOf(l, j.n, s + 1);
+        if (mine.length && overCut(l, j, s + 1)) out.push(finding("timber.over-cut", { subject: mine[0]!.id, message: `Joist ${j.n} of ${l.deck.name} is cut beyond the rules already; nothing more is bored in this span of it.`, remedy: "Lay the run another way, and ask a structural engineer about a repair." }));
+        if (l.deck.kind === "engineered" && !old.length && mine.every((o) => makerAllows(l, o.at, o.diameter))) return;
         const cuts: Cut[] = [...old, ...mine.map((o): Cut => ({ id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop }))];
         if (!cuts.length) return;
         const found = checkJoist(joistFor(l, span), cuts, { notchSchool: schools.notch, notchEdge: schools.notchEdge, axisTolerance, heavyLoad: isHeavy(l, j), plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]) }, `${l.deck.id}.J${j.n}`);

@@ -4,7 +4,7 @@ import { EPS, same } from "../geometry/tolerance";
 import { type XYZ, toSpace } from "../geometry/wall-frame";
 import type { House } from "../job/house";
 import { BORE_PITCH, bits } from "../rules/bits";
-import { type DeckJoist, type LaidDeck, cutsOf, isHeavy, joistFor, meetsPolygon, placeOn } from "../timber/deck";
+import { type DeckJoist, type LaidDeck, cutsOf, isHeavy, joistFor, meetsPolygon, overCut, placeOn } from "../timber/deck";
 import { joistWindows, timberRules } from "../timber/joist";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
@@ -33,6 +33,7 @@ interface Lane {
 
 /** Positions along a joist where it may be bored: tidy distances from the nearer bearing, clear of existing cuts. Absolute. */
 export function boreLines(l: LaidDeck, joist: DeckJoist): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
+  if (l.deck.kind === "engineered") return makersLines(l, joist);
   const most = Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth);
   if (l.deck.kind !== "solid-joists" || l.deck.joists.depth > timberRules.mostDepth + EPS || isHeavy(l, joist) || most < bits[0]!) return [];
   const out: { span: number; at: number; along: number; most: number; asked: boolean | null }[] = [];
@@ -40,6 +41,7 @@ export function boreLines(l: LaidDeck, joist: DeckJoist): { span: number; at: nu
   const any = wanted.length > 0;
   joist.spans.forEach((span, s) => {
     const length = span[1] - span[0];
+    if (overCut(l, joist, s + 1)) return;
     const [near] = joistWindows(joistFor(l, span), "warranty").hole.zones;
     const cuts = cutsOf(l, joist.n, s + 1);
     const clear = (at: number): boolean =>
@@ -59,6 +61,19 @@ export function boreLines(l: LaidDeck, joist: DeckJoist): { span: number; at: nu
     }
   });
   return out.sort((a, b) => a.along - b.along);
+}
+
+/** Bore lines of an engineered joist: only where the user has read in the maker's chart that a hole is allowed, and of what size. */
+function makersLines(l: LaidDeck, joist: DeckJoist): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
+  if (isHeavy(l, joist)) return [];
+  return joist.spans.flatMap((span, s) =>
+    l.deck.makerAllows.flatMap((w) => {
+      const most = Math.min(w.most, bits[bits.length - 1]!);
+      const out = [];
+      for (let at = Math.ceil(w.from / TIDY) * TIDY; most >= bits[0]! && at <= Math.min(w.to, span[1] - span[0]) + EPS; at += BORE_PITCH) out.push({ span: s, at, along: span[0] + at, most, asked: null });
+      return out;
+    }),
+  );
 }
 
 /** Adds one deck to the graph: entries from walls and deck points, lanes along the joists, links across bays, bores through joists. */

@@ -8,6 +8,8 @@ import { LADDER } from "./weights";
 
 /** Share of a bore's cost when the hole is already there. */
 const SHARED_BORE = 0.12;
+/** What each mm behind a bath or a bowl costs on top, mm of cable: gone round where it can be. */
+const WET = 4;
 /** Price of a bore on a line the user asked for, and off it on a deck with such lines. */
 const ASKED = 0.25;
 const NOT_ASKED = 4;
@@ -40,6 +42,7 @@ export function edgeCosts(h: House, g: RouteGraph, c: Circuit, opened: Uint8Arra
     let once = 0;
     if (kind === EDGE.wall) {
       if (chased(h, c, ref)) perMm += cost.chase;
+      if (g.wet[e]) perMm += WET;
       if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > h.faces[ref]!.floor + LADDER) perMm += cost.height;
     } else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(g.ref2[e]!);
     else if (kind === EDGE.corner) once = half(ref) + half(h.faces[ref]!.right);

@@ -38,10 +38,12 @@ export interface GraphDraft {
   box: number[];
   /** 1 when a hidden cable may lie there, 0 when only a surface cable may. */
   hidden: number[];
+  /** 1 where the edge lies behind a bath or a bowl. */
+  wet: number[];
   bores: BorePlace[];
 }
 
-export const draft = (): GraphDraft => ({ x: [], y: [], z: [], inBox: [], a: [], b: [], length: [], kind: [], ref: [], ref2: [], box: [], hidden: [], bores: [] });
+export const draft = (): GraphDraft => ({ x: [], y: [], z: [], inBox: [], a: [], b: [], length: [], kind: [], ref: [], ref2: [], box: [], hidden: [], wet: [], bores: [] });
 
 export function addNode(g: GraphDraft, p: XYZ, inBox = -1): number {
   g.x.push(p[0]);
@@ -55,6 +57,7 @@ export interface EdgeFacts {
   ref2?: number;
   box?: number;
   hidden?: boolean;
+  wet?: boolean;
 }
 
 export function addEdge(g: GraphDraft, a: number, b: number, kind: EdgeKind, ref: number, facts: EdgeFacts = {}): number {
@@ -66,6 +69,7 @@ export function addEdge(g: GraphDraft, a: number, b: number, kind: EdgeKind, ref
   g.ref2.push(facts.ref2 ?? -1);
   g.box.push(facts.box ?? -1);
   g.hidden.push(facts.hidden === false ? 0 : 1);
+  g.wet.push(facts.wet ? 1 : 0);
   return g.a.length - 1;
 }
 
@@ -87,6 +91,7 @@ export interface RouteGraph {
   ref2: Int32Array;
   box: Int32Array;
   hidden: Uint8Array;
+  wet: Uint8Array;
   /** 0 along x, 1 along y, 2 upright: a change of axis on the way is a bend. */
   axis: Uint8Array;
   first: Int32Array;
@@ -131,6 +136,7 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     ref2: Int32Array.from(g.ref2),
     box: Int32Array.from(g.box),
     hidden: Uint8Array.from(g.hidden),
+    wet: Uint8Array.from(g.wet),
     axis,
     first,
     edges,

@@ -147,17 +147,30 @@ export class Site {
   }
 }
 
+/** A plan of the job as it was a moment ago, for a quick look while something is dragged: which points are joined is taken from it. */
+export interface Before {
+  runs: readonly { circuit: string; from: string; to: string }[];
+}
+
 /** Every run that the circuits need, in laying order, not yet laid. */
-export function tasksOf(h: House, g: RouteGraph, findings: Finding[], bounds: Map<string, number>): Task[] {
+export function tasksOf(h: House, g: RouteGraph, findings: Finding[], bounds: Map<string, number>, before: Before | null = null): Task[] {
   const pins = new Map(h.job.pins.map((p) => [pinKey(p.circuit, p.from, p.to), p]));
   return layingOrder(h.job.circuits.filter((x) => x.state !== "keep"), h.catalogue).flatMap((c): Task[] => {
     const cable = cableOf(c.cable, h.catalogue);
     const board = boardOf(h, c);
     if (!cable || board < 0) return [];
-    const { pairs, bound } = pairsOf(h, g, c, board, pins, findings);
+    const { pairs, bound } = joinedBefore(c, before) ?? pairsOf(h, g, c, board, pins, findings);
     bounds.set(c.id, bound);
     return pairs.map(([from, to]) => ({ circuit: c, cable, from, to, pin: pins.get(pinKey(c.id, from, to)) ?? null, way: null }));
   });
+}
+
+/** The pairs of a circuit as they were, when every point of it had a run; null when they must be worked out. */
+function joinedBefore(c: Circuit, before: Before | null): { pairs: [string, string][]; bound: number } | null {
+  const runs = (before?.runs ?? []).filter((r) => r.circuit === c.id);
+  const reached = new Set(runs.flatMap((r) => [r.from, r.to]));
+  if (!runs.length || [...c.points, ...c.spurs.map((s) => s.point)].some((id) => !reached.has(id))) return null;
+  return { pairs: runs.map((r) => [r.from, r.to]), bound: 0 };
 }
 
 /**
@@ -165,15 +178,15 @@ export function tasksOf(h: House, g: RouteGraph, findings: Finding[], bounds: Ma
  * shared bores and opened walls are found that the first pass could not know of. Pure and deterministic.
  * @throws Stopped when `progress` asks for it
  */
-export function layRuns(h: House, g: RouteGraph, progress: OnProgress = () => undefined): Laid {
+export function layRuns(h: House, g: RouteGraph, progress: OnProgress = () => undefined, before: Before | null = null): Laid {
   const out: Laid = { runs: [], findings: [], bounds: new Map() };
   if (h.points.every((p) => p.point.kind !== "board")) {
     if (h.job.circuits.some((c) => c.points.length)) out.findings.push(finding("circuit.board", { subject: h.job.id, message: "The job has circuits but no board; place one.", remedy: "Add a board point." }));
     return out;
   }
-  const tasks = tasksOf(h, g, out.findings, out.bounds);
+  const tasks = tasksOf(h, g, out.findings, out.bounds, before);
   const site = new Site(h, g);
-  layTasks(site, tasks, progress);
+  layTasks(site, tasks, progress, before ? 0 : undefined);
   const label = (id: string): string => h.points[h.pointOfId.get(id)!]!.point.label;
   for (const t of tasks) {
     if (t.pin) out.runs.push(pinnedRun(t.circuit, t.pin, t.from));
@@ -184,9 +197,9 @@ export function layRuns(h: House, g: RouteGraph, progress: OnProgress = () => un
 }
 
 /** Lays tasks one after the other; a run that finds every bore full has those that fill them taken up and laid round it. */
-export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgress): void {
+export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgress, most = ROUNDS): void {
   const free = tasks.filter((t) => !t.pin);
-  const rounds = free.length > MANY ? 1 : ROUNDS;
+  const rounds = Math.min(most, free.length > MANY ? 1 : ROUNDS);
   const of = free.length * (1 + rounds);
   let done = 0;
   const step = (): void => {

@@ -139,6 +139,7 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
   const openings = face.shape.openings;
   const rects = openings.map(rectOf);
   const barred = h.job.forbidden.flatMap((x) => (x.place.on === "wall" && x.place.wall === face.wall.id ? [rectOf(x.place)] : []));
+  const wet = h.job.fixtures.filter((x) => x.wall === face.wall.id && (x.kind === "bath" || x.kind === "sink")).map(rectOf);
   const boxes = face.points.map((p) => ({ rect: rectAround(p), n: h.pointOfId.get(p.id)! }));
   l.node = new Int32Array(us.length * vs.length).fill(-1);
   const nodeAt = (i: number, j: number): number => {
@@ -156,7 +157,7 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
     const hidden = unionCovers(union, a, b);
     if (!hidden && !surface) return;
     const box = boxes.find((x) => crosses(x.rect, a, b))?.n ?? -1;
-    addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, { box, hidden });
+    addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, { box, hidden, wet: wet.some((r) => crosses(r, a, b)) });
   };
   for (let j = 0; j < vs.length; j++)
     for (let i = 0; i < us.length; i++) {

@@ -2,6 +2,7 @@ import { type Interval, subtract } from "../geometry/interval";
 import { type XY, bounds, insidePolygon, segmentsMeet, spansAlong } from "../geometry/polygon";
 import { EPS } from "../geometry/tolerance";
 import type { Deck, ExistingCut } from "../job/model";
+import { checkJoist } from "./check-joist";
 import type { Cut, Joist } from "./joist";
 
 /** One joist of a deck in the house. `at` is the coordinate of its centre line across the joists; spans run along it, absolute mm. */
@@ -72,6 +73,17 @@ export function isHeavy(l: LaidDeck, joist: DeckJoist): boolean {
 /** Existing cuts of one span of a joist in the timber rules' form. */
 export const cutsOf = (l: LaidDeck, joist: number, span: number): Cut[] =>
   l.deck.existingCuts.filter((c) => c.joist === joist && c.span === span).map(asCut);
+
+/** True when the old cuts of one span of a joist break the rules already: then nothing more is bored there. */
+export function overCut(l: LaidDeck, joist: DeckJoist, span: number): boolean {
+  const cuts = cutsOf(l, joist.n, span);
+  const clear = joist.spans[span - 1];
+  if (!cuts.length || !clear || l.deck.kind !== "solid-joists") return false;
+  return checkJoist(joistFor(l, clear), cuts, { notchSchool: "on-site", plated: new Set(cuts.map((c) => c.id)) }).some((f) => f.severity === "stop");
+}
+
+/** True when the maker of an engineered joist allows a hole at a place of a span, mm from its left bearing. */
+export const makerAllows = (l: LaidDeck, at: number, diameter: number): boolean => l.deck.makerAllows.some((w) => at >= w.from - EPS && at <= w.to + EPS && diameter <= w.most + EPS);
 
 const asCut = (c: ExistingCut): Cut =>
   c.kind === "hole" ? { id: c.id, kind: "hole", at: c.at, diameter: c.diameter, fromTop: c.fromTop } : { id: c.id, kind: "notch", at: c.at, width: c.width, depth: c.depth, edge: c.edge };

@@ -69,6 +69,7 @@ ALTER TABLE "circuits" ADD COLUMN "board" text;--> statement-breakpoint
 ALTER TABLE "circuits" ADD COLUMN "state" text DEFAULT 'new' NOT NULL;--> statement-breakpoint
 ALTER TABLE "decks" ADD COLUMN "noggins" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
 ALTER TABLE "decks" ADD COLUMN "bore_lines" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
+ALTER TABLE "decks" ADD COLUMN "maker_allows" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
 ALTER TABLE "points" ADD COLUMN "existing" boolean DEFAULT false NOT NULL;--> statement-breakpoint
 ALTER TABLE "rooms" ADD COLUMN "slopes" jsonb DEFAULT '[]'::jsonb NOT NULL;--> statement-breakpoint
 ALTER TABLE "forbidden" ADD CONSTRAINT "forbidden_job_id_jobs_id_fk" FOREIGN KEY ("job_id") REFERENCES "public"."jobs"("id") ON DELETE cascade ON UPDATE no action;--> statement-breakpoint

@@ -5,9 +5,11 @@ import { toast } from "sonner";
 import { current } from "../../core/job/patch";
 import { findRule } from "../../core/rules/book";
 import { Gauge } from "../kit/gauge";
-import { type Finding, type Fix } from "../../core/rules/findings";
+import { type Freeing } from "../../core/routing/freeing";
+import { type Finding, type Fix, mm } from "../../core/rules/findings";
 import { type Change } from "../../core/job/patch";
 import type { Point } from "../../core/job/model";
+import { askWorker } from "../job/ask";
 import { edit, useDesk } from "../job/store";
 
 const mark = { stop: "✕", warn: "!", note: "i" } as const;
@@ -74,6 +76,7 @@ export function FindingCard({ f }: { f: Finding }) {
           why
         </button>
       </p>
+      {f.rule === "route.unreachable" ? <WhatFrees point={f.subject} /> : null}
       {why ? (
         <div className="mt-1 border-l-2 border-line pl-2 text-[13px] text-soft">
           {rule ? (
@@ -92,5 +95,40 @@ export function FindingCard({ f }: { f: Finding }) {
         </div>
       ) : null}
     </article>
+  );
+}
+
+/** The least change that would free a point that cannot be reached. */
+function WhatFrees({ point }: { point: string }) {
+  const [told, setTold] = useState<Freeing | "working" | null>(null);
+  const ask = async (): Promise<void> => {
+    setTold("working");
+    const { job, catalogue } = useDesk.getState();
+    setTold(await askWorker().freeing(job, catalogue, point));
+  };
+  if (told === null)
+    return (
+      <button type="button" className="min-h-6 cursor-pointer text-[13.5px] text-accent underline underline-offset-2" onClick={() => void ask()}>
+        What would free it?
+      </button>
+    );
+  if (told === "working") return <p className="text-[13px] text-soft">Trying each change.</p>;
+  return (
+    <div className="mt-1 text-[13px]" data-freeing>
+      {told.changes.length ? (
+        <>
+          <p>The least that would free it:</p>
+          <ol className="list-inside list-decimal">
+            {told.changes.slice(0, 4).map((c) => (
+              <li key={c.words}>
+                {c.words}; then the way is <span className="num">{mm(Math.round(c.length))}</span> long
+              </li>
+            ))}
+          </ol>
+        </>
+      ) : (
+        <p>{told.reachable ? "A way leads there, but its bores are full." : "No single change frees it: move the point, or add a deck or wall that leads to it."}</p>
+      )}
+    </div>
   );
 }

@@ -30,7 +30,23 @@ export function DeckForm({ deck }: { deck: Deck }) {
       <div className="grid gap-1 pt-1">
         <TextField label="Name" name="deck name" value={deck.name} onCommit={(name) => put({ name })} />
         <SelectField label="Kind" name="deck kind" value={deck.kind} options={[{ value: "solid-joists", name: "solid joists" }, { value: "engineered", name: "engineered joists" }, { value: "concrete", name: "concrete" }]} onCommit={(kind) => put({ kind })} />
-        {deck.kind === "engineered" ? <p className="text-[13px] font-medium text-warn">! Engineered joists follow their maker only: nothing is bored or notched here by rule of thumb.</p> : null}
+        {deck.kind === "engineered" ? (
+          <>
+            <p className="text-[13px] font-medium text-warn">! Engineered joists follow their maker only: nothing is bored or notched here by rule of thumb. Enter what the maker's chart allows, or leave it empty.</p>
+            <TextField
+              label="Maker allows holes"
+              name="maker allows"
+              required={false}
+              most={200}
+              value={deck.makerAllows.map((w) => `${w.from} to ${w.to} up to ${w.most}`).join(", ")}
+              onCommit={(text) => {
+                const parts = text.split(",").map((t) => t.trim()).filter(Boolean).map((t) => /^(\d+(?:\.\d+)?)\s*to\s*(\d+(?:\.\d+)?)\s*up to\s*(\d+(?:\.\d+)?)$/.exec(t));
+                if (parts.some((p) => !p)) return `Maker allows holes is “${text}”; write each as from to up to, such as 300 to 3000 up to 25.`;
+                return put({ makerAllows: parts.map((p) => ({ from: Number(p![1]), to: Number(p![2]), most: Number(p![3]) })) });
+              }}
+            />
+          </>
+        ) : null}
         <NumberField label="Underside, height" name="deck underside" value={deck.underside} onCommit={(underside) => put({ underside })} />
         <details>
           <summary className="cursor-pointer text-[13px] text-soft">Edges: west, east, south, north</summary>
