@@ -1,4 +1,5 @@
 import { circuitFindings } from "../circuits/circuit-findings";
+import { laidRatings } from "../circuits/laid-rating";
 import { drawFindings, foundFindings } from "../circuits/found";
 import { type House, layHouse } from "../job/house";
 import type { Job } from "../job/model";
@@ -57,7 +58,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   // The bound is on ways from middle to middle; what paths leave out behind plates is taken off it alike.
   const whole = laid.runs.reduce((s, r) => s + r.whole, 0);
   const bound = options.before ? Math.min(total, options.before.cable.bound) : Math.max(0, [...laid.bounds.values()].reduce((s, b) => s + b, 0) - Math.max(0, whole - total));
-  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...servingFindings(h), ...notifyFindings(h), ...circuitFindings(h.job, h.catalogue), ...foundFindings(h.job), ...drawFindings(h.job, runs), ...trunkingFindings(h, runs), ...stockFindings(h.job, runs)];
+  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...servingFindings(h), ...notifyFindings(h), ...circuitFindings(h.job, h.catalogue), ...laidRatings(h, runs, holes), ...foundFindings(h.job), ...drawFindings(h.job, runs), ...trunkingFindings(h, runs), ...stockFindings(h.job, runs)];
   return {
     runs,
     holes,

@@ -150,9 +150,10 @@ describe("decks drawn in text", () => {
   it("goes round a chimney by the other window", () => {
     const rows = open(["=.=.=.=.=.", "=.=.=.=.=.", "DA=.=.=B=.", "=.=XXX=.=.", "=.=XXX=.=.", "=.=XXX=.=.", "=.=XXX=.=.", "=.=XXX=.=.", "=.=XXX=.=.", "=.=XXX=.=.", "=.=XXX=.=.", "=.=XXX=.=."]);
     const job = deckJob(rows.map((r) => r.replaceAll("X", "X")));
-    const rowsBored = bored(rows, job).flatMap((r, j) => (r.includes("o") ? [j] : []));
-    expect(rowsBored.length).toBeGreaterThan(0);
-    for (const j of rowsBored) expect(j).toBeLessThanOrEqual(8);
+    // The joist that the chimney stands on, in column 4: only the window clear of the chimney is left for it.
+    const rowsBored = bored(rows, job).flatMap((r, j) => (r[4] === "o" ? [j] : []));
+    expect(rowsBored).toHaveLength(1);
+    expect(rowsBored[0]).toBeLessThanOrEqual(8);
   });
   it("never bores a joist that is cut beyond the rules already, and says what would free the point", () => {
     const rows = open(["=.=.=.=.=.", "=.=.=.=.=.", "DA=.=.=B=.", "=.=.=.=.=."]);
