@@ -78,8 +78,8 @@ describe("routes, timber and the solid view", () => {
   it("shows chalk lines, a joist's card with its room to each limit, and bores on a line asked for", async () => {
     await page.goto(`${app.address}/jobs/tern-cottage?stage=timber&room=kitchen`);
     await page.waitForSelector("[data-chalk]");
-    await page.$eval('[aria-label="Joist 6 of Deck over ground floor"]', (e) => e.dispatchEvent(new MouseEvent("click", { bubbles: true })));
-    await see("Joist 6, span");
+    await page.$eval('[aria-label="Joist 12 of Deck over ground floor"]', (e) => e.dispatchEvent(new MouseEvent("click", { bubbles: true })));
+    await see("Joist 12, span");
     await see("Room to each limit");
     await type("bore line", "1");
     await see("The line is 1 from the bearing; it must be 1 050 to 1 680 from the nearer one".replaceAll("1 ", "1\u2009").replace("is 1\u2009from", "is 1 from"));

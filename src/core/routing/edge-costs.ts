@@ -14,6 +14,10 @@ const WET = 4;
 const ASKED = 0.25;
 const NOT_ASKED = 4;
 
+/** Conductors from which cables warm each other in a bundle, mm², and what each such neighbour costs, mm of cable. */
+const WARM_CSA = 2.5;
+const GROUPING = 6;
+
 /** Edges a circuit may use: surface cable and armour anywhere off the openings, hidden cable within zones. */
 export const usableFor = (h: House, g: RouteGraph, c: Circuit): Uint8Array =>
   c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured" ? new Uint8Array(g.a.length).fill(1) : g.hidden;
@@ -63,5 +67,7 @@ export function borePrice(h: House, g: RouteGraph, bore: number, cable: Cable, t
   const place = g.bores[bore]!;
   const asked = place.asked === null ? 1 : place.asked ? ASKED : NOT_ASKED;
   if (!there?.length) return bitFor([cable], place.most) === null ? Infinity : dear * asked;
-  return bitFor([...there, cable], place.most) === null ? Infinity : dear * SHARED_BORE;
+  // Loaded cables warm each other: each one already there costs a little, so that bundles do not grow without need.
+  const warm = cable.csa >= WARM_CSA ? there.filter((c) => c.csa >= WARM_CSA).length : 0;
+  return bitFor([...there, cable], place.most) === null ? Infinity : dear * SHARED_BORE + warm * GROUPING;
 }

@@ -14,7 +14,7 @@ import type { JobActions } from "../job/actions";
 import type { StageId } from "../job/stages";
 import type { Catalogue } from "../../core/rules/catalogue";
 import type { KeptAnswer } from "../bench/actions";
-import { openDesk, settle, useDesk } from "../job/store";
+import { type View, openDesk, settle, useDesk } from "../job/store";
 import { recall, remember } from "../job/remember";
 import { useStoring } from "../job/storing";
 import { cancelPlanning, usePlanner } from "../job/use-planner";
@@ -32,7 +32,7 @@ import { TopBar } from "./top-bar";
 const SolidView = dynamic(() => import("../drawing/solid-view").then((m) => m.SolidView), { ssr: false, loading: () => <p className="flex-1 border border-line p-4 text-soft">Building the solid view.</p> });
 
 /** The desk: order of work, drawing or sheet with its tape, and the inspector. */
-export function Desk({ job, version, siteBook, catalogue, kept, start, actions }: { job: Job; version: number; siteBook: SiteEntry[]; catalogue: Catalogue; kept: KeptAnswer[]; start: { stage: StageId; room: string | null }; actions: JobActions }) {
+export function Desk({ job, version, siteBook, catalogue, kept, start, actions }: { job: Job; version: number; siteBook: SiteEntry[]; catalogue: Catalogue; kept: KeptAnswer[]; start: { stage: StageId; room: string | null; view?: View | null }; actions: JobActions }) {
   const [opened, setOpened] = useState(false);
   useEffect(() => {
     openDesk(job, version, siteBook, catalogue, start);
@@ -263,19 +263,20 @@ function useKeys(): void {
   }, []);
 }
 
-/** Keeps stage and room in the address, so that a reload comes back to the same place. */
+/** Keeps stage, room and view in the address, so that a reload comes back to the same place. */
 function useAddress(): void {
   const stage = useDesk((s) => s.stage);
   const room = useDesk((s) => s.room);
+  const view = useDesk((s) => s.view);
   const first = useRef(true);
   useEffect(() => {
     if (first.current) {
       first.current = false;
       return;
     }
-    const q = new URLSearchParams({ stage, ...(room ? { room } : {}) });
+    const q = new URLSearchParams({ stage, ...(room ? { room } : {}), ...(view === "unrolled" ? {} : { view }) });
     window.history.replaceState(null, "", `${window.location.pathname}?${q}`);
-  }, [stage, room]);
+  }, [stage, room, view]);
 }
 
 /** What is ticked on site shows here within a few seconds. */

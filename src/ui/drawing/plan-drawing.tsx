@@ -199,8 +199,16 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
               const j = l.joists[c.joist - 1];
               const s = j?.spans[c.span - 1];
               if (!j || !s) return null;
+              const half = l.deck.joists.breadth / 2;
+              const wide = c.kind === "hole" ? c.diameter : c.width;
               const at = l.along === "x" ? { x: s[0] + c.at, y: -j.at } : { x: j.at, y: -(s[0] + c.at) };
-              return <path key={c.id} d={`M${at.x - px(5)},${at.y - px(5)}L${at.x + px(5)},${at.y + px(5)}M${at.x - px(5)},${at.y + px(5)}L${at.x + px(5)},${at.y - px(5)}`} stroke="var(--stop)" strokeWidth={px(2.2)} pointerEvents="none" />;
+              // To scale: a hole is as long as its bit is wide, through the joist; a notch is filled.
+              return (
+                <g key={c.id} pointerEvents="none">
+                  <rect {...(l.along === "x" ? { x: at.x - wide / 2, y: at.y - half, width: wide, height: 2 * half } : { x: at.x - half, y: at.y - wide / 2, width: 2 * half, height: wide })} fill={c.kind === "notch" ? "var(--stop)" : "var(--plate)"} fillOpacity={0.7} stroke="var(--stop)" strokeWidth={px(1.2)} />
+                  <path d={`M${at.x - px(5)},${at.y - px(5)}L${at.x + px(5)},${at.y + px(5)}M${at.x - px(5)},${at.y + px(5)}L${at.x + px(5)},${at.y - px(5)}`} stroke="var(--stop)" strokeWidth={px(2.2)} />
+                </g>
+              );
             })}
           </g>
         ))}

@@ -21,6 +21,11 @@ export const stages = [
 export type StageId = (typeof stages)[number]["id"];
 export const isStage = (x: unknown): x is StageId => stages.some((s) => s.id === x);
 
+/** Ways of looking at the house. */
+export const views = ["unrolled", "plan", "deck", "solid", "schedule"] as const;
+export type View = (typeof views)[number];
+export const viewOf = (x: unknown): View | null => views.find((v) => v === x) ?? null;
+
 /** Stage that a rule's findings are settled in. */
 export function stageOfRule(rule: string): StageId {
   const head = rule.split(".")[0];

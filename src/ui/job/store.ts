@@ -9,7 +9,7 @@ import type { Catalogue } from "../../core/rules/catalogue";
 import type { Plan } from "../../core/plan/plan-model";
 import type { SiteEntry } from "../../core/site-book/entries";
 import type { KeptAnswer } from "../bench/actions";
-import type { StageId } from "./stages";
+import type { StageId, View } from "./stages";
 
 /** What is picked out, in every view at once. */
 export type Selection =
@@ -25,7 +25,7 @@ export type Selection =
 /** What pressing the plan does, when it does more than pick. */
 export type PlanTool = { kind: "outline"; corners: XY[] } | { kind: "scale"; trace: string; a: XY | null; b: XY | null } | null;
 
-export type View = "unrolled" | "plan" | "deck" | "solid" | "schedule";
+export type { View } from "./stages";
 
 export interface Conflict {
   theirs: Job;
@@ -77,7 +77,7 @@ export interface DeskState {
 /** The desk's state; one for the page. Made by `openDesk`. */
 export const useDesk = create<DeskState>(() => ({}) as DeskState);
 
-export function openDesk(job: Job, version: number, siteBook: SiteEntry[], catalogue: Catalogue, start: { stage: StageId; room: string | null }): void {
+export function openDesk(job: Job, version: number, siteBook: SiteEntry[], catalogue: Catalogue, start: { stage: StageId; room: string | null; view?: View | null }): void {
   useDesk.setState({
     job,
     shown: job,
@@ -104,7 +104,7 @@ export function openDesk(job: Job, version: number, siteBook: SiteEntry[], catal
     tool: null,
     sweep: null,
     stage: start.stage,
-    view: start.stage === "timber" ? "deck" : "unrolled",
+    view: start.view ?? (start.stage === "timber" ? "deck" : "unrolled"),
     zones: true,
     find: false,
   });

@@ -6,7 +6,7 @@ import { findJob } from "../../../data/jobs";
 import { keptAnswers } from "../../../data/kept-answers";
 import { siteBookOf } from "../../../data/site-book";
 import { Desk } from "../../../ui/desk/desk";
-import { isStage } from "../../../ui/job/stages";
+import { isStage, viewOf } from "../../../ui/job/stages";
 import { addSiteEntries, changesSince, edit, siteBook } from "../../actions";
 
 export const dynamic = "force-dynamic";
@@ -28,5 +28,5 @@ export default async function Page({ params, searchParams }: Props) {
   const found = await findJob(db, id);
   if (!found) notFound();
   const room = typeof q.room === "string" && found.job.rooms.some((r) => r.id === q.room) ? q.room : null;
-  return <Desk job={found.job} version={found.version} siteBook={await siteBookOf(db, id)} catalogue={await catalogueOf(db)} kept={await keptAnswers(db, id)} start={{ stage: isStage(q.stage) ? q.stage : "points", room }} actions={{ edit, changesSince, addSiteEntries, siteBook }} />;
+  return <Desk job={found.job} version={found.version} siteBook={await siteBookOf(db, id)} catalogue={await catalogueOf(db)} kept={await keptAnswers(db, id)} start={{ stage: isStage(q.stage) ? q.stage : "points", room, view: viewOf(q.view) }} actions={{ edit, changesSince, addSiteEntries, siteBook }} />;
 }
