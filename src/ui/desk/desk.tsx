@@ -148,7 +148,7 @@ function DrawingStage() {
         {rooms.length ? (
           <label className="flex items-center gap-1.5 text-[13px] text-soft">
             Room
-            <select data-room className="min-h-8 max-w-44 border border-line bg-field px-1.5 text-ink" value={room ?? ""} onChange={(e) => { const r = rooms.find((x) => x.id === e.target.value); if (r) useDesk.setState({ room: r.id, storey: r.storey, selection: null }); }}>
+            <select data-room className="min-h-8 max-w-36 border border-line bg-field px-1.5 text-ink" value={room ?? ""} onChange={(e) => { const r = rooms.find((x) => x.id === e.target.value); if (r) useDesk.setState({ room: r.id, storey: r.storey, selection: null }); }}>
               {room === null ? <option value="">choose</option> : null}
               {storeys.map((s) => (
                 <optgroup key={s.id} label={s.name}>
@@ -172,10 +172,10 @@ function DrawingStage() {
         ) : null}
         <Button hint="I" aria-pressed={instruments} onClick={() => command("Simulated instruments, open or close")} icon={<Ruler size={14} />} aria-label="Simulated instruments" title="Simulated instruments" />
         <Button hint="L" onClick={() => command("Lay all runs")}>
-          Lay all runs
+          Lay all
         </Button>
         {view === "unrolled" ? <Button hint="Z" aria-pressed={zones} onClick={() => command("Show or hide zones")}>
-          {zones ? "Hide zones" : "Show zones"}
+          Zones
         </Button> : null}
         {view === "unrolled" || view === "plan" ? (
           <Button hint="P" onClick={() => command("Add a point")}>

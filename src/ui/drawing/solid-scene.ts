@@ -20,8 +20,9 @@ export interface Inks {
   run: (circuit: string) => string;
 }
 
-const RUN = 11;
-const PICKED_RUN = 24;
+/** Radius of a run as drawn, thicker than the cable so that it is seen, mm. */
+const RUN = 18;
+const PICKED_RUN = 32;
 const SILL = 20;
 const TAG = 0.026;
 

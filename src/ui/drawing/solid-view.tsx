@@ -128,9 +128,9 @@ export function SolidView() {
       const levels = rooms.map((x) => job.storeys.find((y) => y.id === x.storey)?.level ?? 0);
       const [cx, cy] = [(b.x0 + b.x1) / 2, (b.y0 + b.y1) / 2];
       const cz = (Math.min(...levels) + Math.max(...rooms.map((x, i) => levels[i]! + x.height))) / 2;
-      const far = Math.max(b.x1 - b.x0, b.y1 - b.y0, 6000) * 0.98;
+      const far = Math.max(b.x1 - b.x0, b.y1 - b.y0, 6000) * 1.08;
       s.camera.position.set(cx + far * 0.75, cy - far * 0.85, cz + far * 0.75);
-      s.controls.target.set(cx, cy, cz);
+      s.controls.target.set(cx, cy, cz - (levels.length > 1 ? 500 : 0));
     }
     s.controls.update();
     s.draw();

@@ -2,7 +2,6 @@
 import { useState } from "react";
 import type { Costs } from "../../core/job/model";
 import type { Variant } from "../../core/plan/compare-plans";
-import { mm } from "../../core/rules/findings";
 import { presetNames, presetOf, presets, weightWords } from "../../core/routing/weights";
 import { askWorker } from "../job/ask";
 import { say } from "../job/edits";
@@ -65,7 +64,7 @@ export function WeightsPanel() {
                     <th scope="row" className="px-1.5 py-1 text-left font-semibold whitespace-nowrap">
                       {v.name}
                     </th>
-                    {[mm(v.figures.cable), mm(v.figures.bound), v.figures.ratio.toFixed(2), v.figures.bores, v.figures.wallHoles, mm(v.figures.chase), v.figures.bends, v.figures.faces, v.figures.stops].map((x, i) => (
+                    {[v.figures.cable.toFixed(1), v.figures.bound.toFixed(1), v.figures.ratio.toFixed(2), v.figures.bores, v.figures.wallHoles, v.figures.chase.toFixed(1), v.figures.bends, v.figures.faces, v.figures.stops].map((x, i) => (
                       <td key={i} className="num px-1.5 py-1 text-right">
                         {x}
                       </td>
