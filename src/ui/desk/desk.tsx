@@ -183,7 +183,7 @@ function DrawingStage() {
           </Button>
         ) : null}
       </div>
-      {(rooms.length === 0 || !room) && view !== "plan" ? <Empty /> : view === "solid" ? <SolidView /> : view === "schedule" ? <BoringSheet /> : view === "unrolled" && room ? <UnrolledRoom roomId={room} /> : <PlanDrawing deck={view === "deck"} />}
+      {(rooms.length === 0 && view !== "plan") || (!room && view === "unrolled") ? <Empty /> : view === "solid" ? <SolidView /> : view === "schedule" ? <BoringSheet /> : view === "unrolled" && room ? <UnrolledRoom roomId={room} /> : <PlanDrawing deck={view === "deck"} />}
       {view === "schedule" ? null : <Tape />}
     </>
   );
