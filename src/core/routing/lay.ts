@@ -122,8 +122,8 @@ export class Site {
     return cost;
   }
 
-  /** Cheapest way for a task as the house now is, and what it costs. */
-  wayFor(t: Task, bar: (e: number) => boolean = () => false): Way | null {
+  /** Cheapest way for a task as the house now is, and what it costs; `bar` closes edges to it. */
+  wayFor(t: Task, bar?: (e: number) => boolean): Way | null {
     const { h, g } = this;
     const cost = this.costsFor(t.circuit, t.cable);
     const was: [number, number][] = [];
@@ -137,7 +137,7 @@ export class Site {
       const alone = borePrice(h, g, bore, t.cable, undefined);
       put(e, alone === Infinity ? Infinity : cost[e]! - alone + borePrice(h, g, bore, t.cable, cables));
     }
-    for (let e = 0; e < cost.length; e++) if (bar(e)) put(e, Infinity);
+    if (bar) for (let e = 0; e < cost.length; e++) if (bar(e)) put(e, Infinity);
     const a = h.pointOfId.get(t.from)!;
     const b = h.pointOfId.get(t.to)!;
     const weights = h.job.settings.cost;
@@ -218,7 +218,7 @@ export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgres
       if (!t.way) continue;
       const before = t.way;
       site.count(t, before, -1);
-      // What the old way would cost now that the others lie: the new one is taken only when it is cheaper.
+      // The cheapest way now that the others lie: it is never dearer than the old one, which is still open.
       const next = site.wayFor(t);
       const same = next !== null && next.edges.length === before.edges.length && next.edges.every((e, i) => e === before.edges[i]);
       t.way = next ?? before;

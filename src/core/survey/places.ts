@@ -223,3 +223,20 @@ export function paintCircuit(job: Job, ids: readonly string[], circuitId: string
   }
   return out;
 }
+
+/**
+ * Wires a point as a spur from another point of its circuit, or (from null) back into the circuit's own order. A spur from a spur, or
+ * from a point that has one already, is refused in words: one unfused spur feeds one single or one twin outlet.
+ */
+export function wireAs(job: Job, point: string, from: string | null): Change[] | string {
+  const c = job.circuits.find((x) => x.points.includes(point) || x.spurs.some((s) => s.point === point));
+  if (!c) return "This point is on no circuit yet; put it on one first.";
+  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const pins = job.pins.filter((p) => p.circuit === c.id && (p.from === point || p.to === point)).map((p) => changeOf(job, "pins", p.id, null));
+  const spurs = c.spurs.filter((s) => s.point !== point);
+  if (from === null) return [...pins, changeOf(job, "circuits", c.id, { ...c, points: c.points.includes(point) ? c.points : [...c.points, point], spurs })];
+  if (from === point || !c.points.includes(from)) return `A spur starts at a point in the circuit itself; ${label(from)} is none.`;
+  if (spurs.some((s) => s.from === from)) return `${label(from)} feeds a spur already; one unfused spur feeds one outlet.`;
+  if (c.spurs.some((s) => s.from === point)) return `${label(point)} feeds a spur itself; a spur does not hang on a spur.`;
+  return [...pins, changeOf(job, "circuits", c.id, { ...c, points: c.points.filter((x) => x !== point), spurs: [...spurs, { point, from }] })];
+}

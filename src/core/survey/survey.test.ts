@@ -5,7 +5,7 @@ import { layHouse } from "../job/house";
 import { checkInvariants } from "../job/invariants";
 import { type Job, type Room, blankJob } from "../job/model";
 import { type Change, applyPatch, inverse } from "../job/patch";
-import { addPoint, addSeries, align, copyPoints, equalPlaces, paintCircuit } from "./places";
+import { addPoint, addSeries, align, copyPoints, equalPlaces, paintCircuit, wireAs } from "./places";
 import { alignRoom, joinWalls, moveCorner, moveRoom, moveWall, setWall, splitWall, turnRoom } from "./reshape";
 import { addDeck, addRoom, addStorey, copyRoom, removeRoom, removeStorey } from "./rooms";
 
@@ -187,6 +187,29 @@ describe("placing points", () => {
     const after = apply(job, paintCircuit(job, ids.slice(0, 2), "c2"));
     expect(after.circuits.map((x) => x.points)).toEqual([ids.slice(2), ids.slice(0, 2)]);
     expect(paintCircuit(after, ids.slice(0, 2), "c2")).toEqual([]);
+  });
+});
+
+describe("spurs", () => {
+  const wired = (): { job: Job; ids: string[] } => {
+    const job = twoRooms();
+    const ids = job.points.filter((p) => p.kind === "socket").map((p) => p.id);
+    const circuit = { id: "c", label: "R1", name: "r", kind: "ring", device: { curve: "B", rating: 32 }, rcd: 30, cable: "te-2.5", way: null, points: ids, order: "find", spurs: [], walls: "hidden", ambient: 30, watts: 0, board: null, state: "new" };
+    return { job: apply(job, [{ collection: "circuits", id: "c", before: null, after: circuit }]), ids };
+  };
+  it("hangs a point on another of its circuit, and takes it back in", () => {
+    const { job, ids } = wired();
+    const spur = apply(job, wireAs(job, ids[2]!, ids[0]!));
+    expect(spur.circuits[0]).toMatchObject({ points: ids.slice(0, 2), spurs: [{ point: ids[2], from: ids[0] }] });
+    expect(apply(spur, wireAs(spur, ids[2]!, null)).circuits[0]).toMatchObject({ points: ids, spurs: [] });
+  });
+  it("refuses a spur on a spur, a second one from a point, and one from elsewhere", () => {
+    const { job, ids } = wired();
+    const spur = apply(job, wireAs(job, ids[2]!, ids[0]!));
+    expect(wireAs(spur, ids[1]!, ids[0]!)).toMatch(/feeds a spur already/);
+    expect(wireAs(spur, ids[1]!, ids[2]!)).toMatch(/starts at a point in the circuit/);
+    expect(wireAs(spur, ids[0]!, ids[1]!)).toMatch(/does not hang on a spur/);
+    expect(wireAs(twoRooms(), ids[0]!, ids[1]!)).toMatch(/on no circuit|is none/);
   });
 });
 

@@ -4,7 +4,8 @@ import { toast } from "sonner";
 import type { Point } from "../../core/job/model";
 import { accessories } from "../../core/rules/accessories";
 import { lowestTop } from "../../core/geometry/ceiling";
-import { removePoints, setCircuit } from "../job/edits";
+import { wireAs } from "../../core/survey/places";
+import { editWith, removePoints, setCircuit } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/field";
@@ -66,6 +67,15 @@ export function PointForm({ point }: { point: Point }) {
       ) : (
         <SelectField label="Circuit" value={circuit?.id ?? ""} options={[{ value: "", name: "none yet" }, ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` }))]} onCommit={(id) => setCircuit([point.id], id || null)} />
       )}
+      {circuit && (circuit.kind === "ring" || circuit.kind === "radial") && point.kind !== "board" ? (
+        <SelectField
+          label="Wired"
+          name="wired"
+          value={circuit.spurs.find((s) => s.point === point.id)?.from ?? ""}
+          options={[{ value: "", name: `in ${circuit.label} itself` }, ...circuit.points.filter((id) => id !== point.id).map((id) => ({ value: id, name: `as a spur from ${job.points.find((p) => p.id === id)?.label ?? id}` }))]}
+          onCommit={(from) => editWith(wireAs(job, point.id, from || null))}
+        />
+      ) : null}
       {point.place.on === "wall" && point.kind !== "board" ? (
         <SelectField label="Box" value={point.mount} options={[{ value: "flush", name: "flush, chased in" }, { value: "surface", name: "on the surface" }]} onCommit={(mount) => put({ ...point, mount })} />
       ) : null}
