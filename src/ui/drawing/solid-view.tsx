@@ -38,6 +38,16 @@ export function SolidView() {
   const walk = useRef(false);
   walk.current = walking;
 
+  // The colours are those of the page: they change with its theme.
+  const [theme, setTheme] = useState("");
+  useEffect(() => {
+    const tell = (): void => setTheme(document.documentElement.dataset.theme ?? "");
+    tell();
+    const watch = new MutationObserver(tell);
+    watch.observe(document.documentElement, { attributes: true, attributeFilter: ["data-theme"] });
+    return () => watch.disconnect();
+  }, []);
+
   // The renderer lives as long as the view.
   useEffect(() => {
     const el = box.current!;
@@ -108,7 +118,7 @@ export function SolidView() {
     s.scene.background = new THREE.Color(inks.page);
     s.scene.add(content.current);
     s.draw();
-  }, [house, plan, selection, storey, joists]);
+  }, [house, plan, selection, storey, joists, theme]);
 
   /** Looks at the shown part of the house from the south-east, or stands in the room shown. */
   const place = (inRoom: boolean): void => {
