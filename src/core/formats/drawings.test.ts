@@ -98,6 +98,12 @@ describe("drawings in", () => {
     expect(why(outlinesFrom(read(dxf(square, 6)), ["W"], 90_000))).toMatch(/at most 100 m/);
     expect(why(outlinesFrom(read(dxf(square, 6)), ["W"], 100))).toMatch(/too small for a room/);
   });
+  it("refuses a drawing cut short anywhere, at once and in words", () => {
+    const whole = sheetDxf(planSheet(house, "g", plan));
+    for (let cut = 0; cut < whole.trimEnd().length - 1; cut += 211) expect(why(readDxf(whole.slice(0, cut)))).toMatch(/cut short|not a DXF|group code|not closed|no name/);
+    const noTables = whole.replace(/ENDTAB/g, "LAYER");
+    expect("plan" in readDxf(noTables)).toBe(true);
+  });
   it("never throws on cut-short or garbled drawings", () => {
     const whole = sheetDxf(planSheet(house, "g", plan));
     fc.assert(
@@ -106,7 +112,7 @@ describe("drawings in", () => {
         if ("plan" in r) outlinesFrom(r.plan, r.plan.layers.map((l) => l.name), 1);
         else expect(r.refusals[0]!.message.length).toBeGreaterThan(10);
       }),
-      { numRuns: 60 },
+      { numRuns: 300 },
     );
   });
 });

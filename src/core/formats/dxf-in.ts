@@ -41,15 +41,17 @@ export function readDxf(text: string): { plan: DxfPlan } | { refusals: Refusal[]
   if (text.length > DXF_MOST) return refuse(`the drawing has ${text.length} characters; at most ${DXF_MOST} are read`);
   if (text.startsWith("AutoCAD Binary DXF")) return refuse("the drawing is a binary DXF; save it as an ASCII DXF");
   if (!/^\s*0\s*\r?\n\s*SECTION/m.test(text.slice(0, 4000))) return refuse("the file is not a DXF drawing: it does not start with a section");
+  const skipped = new Map<string, number>();
+  const lean = linesOnly(text, skipped);
+  if ("message" in lean) return refuse(lean.message);
   let file: { entities?: unknown[]; header?: Record<string, unknown> } | null;
   try {
-    file = new DxfParser().parseSync(text) as unknown as typeof file;
+    file = new DxfParser().parseSync(lean.text) as unknown as typeof file;
   } catch (e) {
     return refuse(`the drawing cannot be read: ${(e as Error).message.slice(0, 120)}`);
   }
   if (!file || !Array.isArray(file.entities)) return refuse("the drawing ends before its lines begin; it may be cut short");
   const layers = new Map<string, DxfLayer>();
-  const skipped = new Map<string, number>();
   let count = 0;
   for (const raw of file.entities as Entity[]) {
     const points = (raw.vertices ?? []).map((p) => ({ x: p.x, y: p.y }));
@@ -73,6 +75,60 @@ export function readDxf(text: string): { plan: DxfPlan } | { refusals: Refusal[]
   const code = Number(file.header?.$INSUNITS);
   const unit = units[code];
   return { plan: { layers: [...layers.values()].sort((a, b) => (a.name < b.name ? -1 : 1)), unit: unit?.[1] ?? null, unitName: unit?.[0] ?? "not said", left: [...skipped].map(([k, n]) => `${n} × ${k.toLowerCase()}`) } };
+}
+
+/** Kinds of entity a plan is read from, and how the one that spans several ends. */
+const read = new Set(["LINE", "LWPOLYLINE"]);
+
+/**
+ * The drawing with nothing in it but its unit, its lines and its polylines, every section and polyline closed: what is cut short or
+ * unbalanced is refused here, before anything is made of it. Other entities are counted in `skipped`.
+ */
+function linesOnly(text: string, skipped: Map<string, number>): { text: string } | { message: string } {
+  const lines = text.split(/\r\n|\r|\n/);
+  while (lines.length && lines[lines.length - 1]!.trim() === "") lines.pop();
+  if (lines.length % 2) return { message: "the drawing ends in the middle of a value; it may be cut short" };
+  const out: string[] = [];
+  let section = "";
+  let keep = false;
+  let inPolyline = false;
+  let unit = "";
+  let ended = false;
+  for (let i = 0; i < lines.length; i += 2) {
+    const code = lines[i]!.trim();
+    const value = lines[i + 1]!.trim();
+    if (!/^-?\d{1,4}$/.test(code)) return { message: `line ${i + 1} is “${code.slice(0, 20)}”; a group code, a whole number, is wanted there` };
+    if (ended) break;
+    if (code === "0") {
+      if (value === "SECTION") {
+        if (section) return { message: `the section ${section} is not closed before the next begins` };
+        section = lines[i + 2]?.trim() === "2" ? lines[i + 3]!.trim() : "";
+        if (!section) return { message: `the section at line ${i + 1} has no name` };
+        continue;
+      }
+      if (value === "ENDSEC") {
+        if (inPolyline) return { message: "a polyline is not closed; the drawing may be cut short" };
+        section = "";
+        keep = false;
+        continue;
+      }
+      if (value === "EOF") {
+        ended = true;
+        continue;
+      }
+      if (section !== "ENTITIES") continue;
+      if (value === "POLYLINE") inPolyline = true;
+      keep = inPolyline ? ["POLYLINE", "VERTEX", "SEQEND"].includes(value) : read.has(value);
+      if (value === "SEQEND") inPolyline = false;
+      else if (!keep && !inPolyline) skipped.set(value, (skipped.get(value) ?? 0) + 1);
+    }
+    if (section === "HEADER" && code === "9" && value === "$INSUNITS" && lines[i + 2]?.trim() === "70") unit = lines[i + 3]!.trim();
+    if (section === "ENTITIES" && keep) out.push(code, value);
+  }
+  if (section) return { message: `the section ${section} is not closed; the drawing may be cut short` };
+  if (!ended) return { message: "the drawing does not end as a DXF does; it may be cut short" };
+  const head = /^\d+$/.test(unit) ? ["0", "SECTION", "2", "HEADER", "9", "$INSUNITS", "70", unit, "0", "ENDSEC"] : [];
+  return { text: [...head, "0", "SECTION", "2", "ENTITIES", ...out, "0", "ENDSEC", "0", "EOF", ""].join("\n") };
 }
 
 /** Chains lines end to end into closed outlines, as far as each end meets just one other. */
