@@ -27,6 +27,11 @@ describe("routes, timber and the solid view", () => {
     await press("Why this way?");
     await page.waitForSelector("[data-why]");
     expect(await text("[data-why]")).toMatch(/The cheapest at these weights: [\s\S]*dearer by what [\d\s\u2009.]+ of cable is worth/);
+    // An answer belongs to the job it was asked of: after a change it is gone.
+    await press("Pin this run");
+    await page.waitForFunction(() => !document.querySelector("[data-why]"));
+    await key("z", "Control");
+    await stored();
   });
 
   it("lays the whole job every way, side by side, and takes the one with the fewest holes", async () => {

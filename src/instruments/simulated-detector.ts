@@ -1,5 +1,5 @@
 import type { DetectorReading, DetectorSignal, WallDetector, WallTruth } from "./port";
-import { seeded } from "./seeded";
+import { seeded } from "../core/routing/seeded";
 
 /** How far a sweep moves between readings, mm. */
 const STEP = 10;

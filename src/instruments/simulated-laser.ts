@@ -1,5 +1,6 @@
 import type { LaserMeasure } from "./port";
-import { seeded, spread } from "./seeded";
+import { seeded } from "../core/routing/seeded";
+import { spread } from "./spread";
 
 export const laserSettings = ["steady", "noisy", "misread"] as const;
 export type LaserSetting = (typeof laserSettings)[number];

@@ -3,29 +3,34 @@ import { type Catalogue, cableOf, standardCatalogue } from "../rules/catalogue";
 import { figure } from "../rules/words";
 import { cookerDemand } from "./cooker";
 import { type Finding, finding } from "../rules/findings";
-import type { Job } from "../job/model";
+import type { Circuit, Job, Point } from "../job/model";
 
 /** Nominal voltage, V. */
 const NOMINAL = 230;
 
+/** Board that feeds a circuit: its own, else the first of the job; undefined when there is none. */
+export const boardOfCircuit = (job: Job, c: Circuit): Point | undefined => (c.board === null ? undefined : job.points.find((p) => p.id === c.board)) ?? job.points.find((p) => p.kind === "board");
+
 /** What is wrong with a circuit as described: its way, its RCD, its conductor, its spurs. */
 export function circuitFindings(job: Job, catalogue: Catalogue = standardCatalogue): Finding[] {
   const out: Finding[] = [];
-  const board = job.points.find((p) => p.kind === "board");
-  const ways = board?.ways ?? 0;
-  const taken = new Map<number, string>();
-  const freeWay = (): number | null => {
-    for (let w = 1; w <= ways; w++) if (!job.circuits.some((c) => c.way === w)) return w;
+  // Ways are counted board by board.
+  const taken = new Map<string, string>();
+  const freeWay = (board: Point | undefined): number | null => {
+    for (let w = 1; w <= (board?.ways ?? 0); w++) if (!job.circuits.some((c) => c.way === w && boardOfCircuit(job, c)?.id === board?.id)) return w;
     return null;
   };
   for (const c of [...job.circuits].sort((a, b) => (a.label < b.label ? -1 : 1))) {
-    const free = freeWay();
+    const board = boardOfCircuit(job, c);
+    const ways = board?.ways ?? 0;
+    const free = freeWay(board);
+    const place = `${board?.id ?? ""} ${c.way}`;
     const give = free === null ? { remedy: board ? "Fit a larger board, or free a way." : "Place a board first." } : { remedy: `Give ${c.label} way ${free}`, fix: [{ collection: "circuits" as const, id: c.id, set: { way: free } }] };
     if (board && c.way === null) out.push(finding("circuit.way", { subject: c.id, message: `${c.label} has no way in the board.`, ...give }));
     else if (board && c.way !== null && c.way > ways)
       out.push(finding("circuit.way", { subject: c.id, message: `${c.label} is on way ${c.way}, but the board has ${ways}.`, measured: c.way, limit: ways, sense: "most", unit: "ways", ...give }));
-    else if (c.way !== null && taken.has(c.way)) out.push(finding("circuit.way", { subject: c.id, message: `${c.label} and ${taken.get(c.way)} share way ${c.way}.`, ...give }));
-    if (c.way !== null) taken.set(c.way, c.label);
+    else if (c.way !== null && taken.has(place)) out.push(finding("circuit.way", { subject: c.id, message: `${c.label} and ${taken.get(place)} share way ${c.way}.`, ...give }));
+    if (c.way !== null) taken.set(place, c.label);
     const sockets = (c.kind === "ring" || c.kind === "radial") && c.device.rating <= 32;
     if ((sockets || c.kind === "lighting") && c.rcd !== 30) out.push(finding("circuit.rcd", { subject: c.id, message: `${c.label} ${c.rcd === null ? "has no RCD" : `is behind ${c.rcd} mA`}.`, ...(c.rcd === null ? {} : { measured: c.rcd }), limit: 30, sense: "most", unit: "mA", remedy: `Put ${c.label} behind a 30 mA RCD`, fix: [{ collection: "circuits", id: c.id, set: { rcd: 30 } }] }));
     if (c.watts > 0) {

@@ -49,6 +49,7 @@ function wayOut(c: Circuit, runs: readonly Run[], board: string): Run[] {
 export function laidRatings(h: House, runs: readonly Run[], holes: readonly Hole[]): Finding[] {
   const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
   const warm = new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
+  const label = (id: string): string => h.points[h.pointOfId.get(id) ?? -1]?.point.label ?? id;
   const board = h.job.points.find((p) => p.kind === "board")?.id ?? "";
   return h.job.circuits.flatMap((c): Finding[] => {
     const cable = cableOf(c.cable, h.catalogue);
@@ -57,7 +58,7 @@ export function laidRatings(h: House, runs: readonly Run[], holes: readonly Hole
     const legs = wayOut(c, own, c.board ?? board).flatMap((r) => {
       const shared = holes.filter((o) => o.runs.includes(r.id)).map((o) => new Set(o.runs.map((x) => circuitOf.get(x)!).filter((x) => x !== c.id && warm.has(x))).size + 1);
       const together = Math.max(1, ...shared);
-      return r.legs.map((l): CircuitLeg => ({ length: pathLength(l.path), method: methodOf(h, l), grouped: l.method === "through-joists" && warm.has(c.id) ? together : 1, ambient: c.ambient, insulated: 0 }));
+      return r.legs.map((l, i): CircuitLeg & { name: string } => ({ name: `${label(r.from)} to ${label(r.to)}, leg ${i + 1},`, length: pathLength(l.path), method: methodOf(h, l), grouped: l.method === "through-joists" && warm.has(c.id) ? together : 1, ambient: c.ambient, insulated: 0 }));
     });
     const kind = c.kind === "shower" || c.kind === "outbuilding" ? "fixed" : c.kind;
     const outlet = c.points.some((id) => h.job.points.some((p) => p.id === id && p.kind === "cooker-control" && p.gang === 2));
@@ -65,7 +66,8 @@ export function laidRatings(h: House, runs: readonly Run[], holes: readonly Hole
     // Armour is rated by its own methods; on walls and joists it is clipped.
     const input = { kind, device: c.device, cable, designCurrent: load, legs: cable.family === "armoured" ? legs.map((l) => ({ ...l, method: "C" as const })) : legs, ze: null };
     if (!legs.length || circuitFault(input)) return [];
-    const judged = checkCircuit(input).findings.filter((f) => f.severity !== "note" && (["circuit.ring", "circuit.capacity", "circuit.loop"].includes(f.rule) || (f.rule === "circuit.drop" && c.watts > 0)));
-    return judged.map((f) => ({ ...f, subject: c.id, message: `${c.label} as laid: ${f.message}` }));
+    const { findings, worstLeg } = checkCircuit(input);
+    const judged = findings.filter((f) => f.severity !== "note" && (["circuit.ring", "circuit.capacity", "circuit.loop"].includes(f.rule) || (f.rule === "circuit.drop" && c.watts > 0)));
+    return judged.map((f) => ({ ...f, subject: c.id, message: `${c.label} as laid: ${f.message.replace(/^Leg \d+/, legs[worstLeg]!.name)}` }));
   });
 }

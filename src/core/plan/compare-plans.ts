@@ -1,3 +1,4 @@
+import { RADIAL_RATING, twoRadials } from "../circuits/two-radials";
 import type { Circuit, Costs, Job } from "../job/model";
 import { pathLength } from "../geometry/wall-frame";
 import type { Catalogue } from "../rules/catalogue";
@@ -76,7 +77,6 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
   const order: string[] = [];
   for (const r of own) if (circuit.points.includes(r.to) && !order.includes(r.to)) order.push(r.to);
   let best: { plan: Plan; points: [string[], string[]]; cable: number } | null = null;
-  const id2 = `${circuit.id.slice(0, 37)}-b`;
   const cableOf = (plan: Plan, ids: readonly string[]): number => plan.runs.filter((r) => ids.includes(r.circuit)).reduce((s, r) => s + r.cutLength, 0) / 1000;
   // The ring is cut where one of its longest steps between points lies: those are the few splits worth laying.
   const steps = own.filter((r) => order.includes(r.from) && order.includes(r.to)).sort((a, b) => b.pathLength - a.pathLength).slice(0, 3);
@@ -84,15 +84,16 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
     const cut = Math.max(order.indexOf(s.from), order.indexOf(s.to));
     const points: [string[], string[]] = [order.slice(0, cut), order.slice(cut)];
     if (!points[0].length || !points[1].length) continue;
-    const radial = (id: string, list: string[]): Circuit => ({ ...circuit, id, kind: "radial", device: { ...circuit.device, rating: 20 }, points: list, order: "find", spurs: circuit.spurs.filter((x) => list.includes(x.from)) });
-    const plan = laid([radial(circuit.id, points[0]), { ...radial(id2, points[1]), label: `${circuit.label.slice(0, 10)}b`, way: null }]);
-    const cable = cableOf(plan, [circuit.id, id2]);
+    const both = twoRadials(circuit, points[0], points[1], null);
+    const plan = laid(both);
+    const cable = cableOf(plan, both.map((c) => c.id));
     if (!best || cable < best.cable - 1e-9) best = { plan, points, cable };
   }
   if (!best) return null;
+  const radialIds = twoRadials(circuit, [], [], null).map((c) => c.id);
   const bores = (plan: Plan): number => plan.holes.filter((o) => o.in.kind === "joist").length;
   const ring = { runs: own.length, cable: cableOf(ringPlan, [circuit.id]), bores: bores(ringPlan), rating: 32 };
-  const radials = { runs: best.plan.runs.filter((r) => [circuit.id, id2].includes(r.circuit)).length, cable: best.cable, bores: bores(best.plan), rating: 40, points: best.points };
+  const radials = { runs: best.plan.runs.filter((r) => radialIds.includes(r.circuit)).length, cable: best.cable, bores: bores(best.plan), rating: 2 * RADIAL_RATING, points: best.points };
   const less = ring.cable - radials.cable;
   return { ring, radials, words: `${Math.abs(less) < 0.05 ? "Both take the same cable" : `The ${less > 0 ? "radials take" : "ring takes"} ${Math.abs(less).toFixed(1)} m less`}. Two radials need one more way and give 40 A in all; a ring gives 32 A, and one loose terminal breaks it without a sign.` };
 }

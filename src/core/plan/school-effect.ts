@@ -1,3 +1,4 @@
+import { twoRadials } from "../circuits/two-radials";
 import type { Circuit, Job } from "../job/model";
 import { canonical } from "../job/model";
 import type { Catalogue } from "../rules/catalogue";
@@ -53,14 +54,8 @@ function asRadials(c: Circuit, plan: Plan, taken: ReadonlySet<number>, ways: num
   if (cut <= 0 || order.length < 2) return [c];
   let way: number | null = null;
   for (let w = 1; w <= ways && way === null; w++) if (!taken.has(w)) way = w;
-  const device = { ...c.device, rating: 20 };
   const first = order.slice(0, cut);
-  const second = c.points.filter((p) => !first.includes(p));
-  const spursOf = (points: readonly string[]) => c.spurs.filter((s) => points.includes(s.from));
-  return [
-    { ...c, kind: "radial", device, points: first, order: "find", spurs: spursOf(first) },
-    { ...c, id: `${c.id.slice(0, 38)}-2`, label: `${c.label.slice(0, 10)}-2`, kind: "radial", device, points: second, order: "find", spurs: spursOf(second), way },
-  ];
+  return twoRadials(c, first, c.points.filter((p) => !first.includes(p)), way);
 }
 
 /** Two 20 A socket radials joined into one ring. */

@@ -1,22 +1,12 @@
 import { type Job, canonical, jobSchema } from "../job/model";
-
-/** A seeded stream of numbers in [0, 1): the same seed gives the same house. Mulberry32. */
-function stream(seed: number): () => number {
-  let a = seed >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) | 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 4294967296;
-  };
-}
+import { seeded } from "./seeded";
 
 /**
  * A made-up storey for tests and timing: rooms in a row with a shared wall, a deck of solid joists over all of them,
  * a board, one ring and one lighting circuit. Sizes, builds and places follow from the seed.
  */
 export function generatedHouse(seed: number, rooms = 2, sockets = 3): Job {
-  const next = stream(seed);
+  const next = seeded(seed);
   const between = (lo: number, hi: number, step = 10): number => Math.round((lo + next() * (hi - lo)) / step) * step;
   const depth = between(2800, 4600);
   const job: Record<string, unknown[]> = { rooms: [], walls: [], openings: [], points: [] };

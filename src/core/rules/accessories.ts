@@ -52,6 +52,9 @@ export const accessories: Record<PointKind, Accessory> = {
   board: { name: "Board", letter: "DB", plate: boardSize, box: boardSize, height: 1400, newHeight: 1400, on: "wall", gangs: [1, 2] },
 };
 
+/** Middle of a socket by kind of room where it differs from the usual height, mm: over a worktop or a bench. Typical practice. */
+export const socketHeights: Readonly<Partial<Record<string, number>>> = { kitchen: 1056, utility: 1056, workshop: 1080, yard: 450 };
+
 /** Plate size of a point, mm. */
 export const plateOf = (p: { kind: PointKind; gang: 1 | 2 }): { width: number; height: number } => accessories[p.kind].plate[p.gang];
 /** Inside size of its box, mm. */

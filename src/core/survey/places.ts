@@ -4,7 +4,7 @@ import { overlap, rectAround, rectOf } from "../geometry/rect";
 import type { Face, House } from "../job/house";
 import { type Circuit, type Job, type Point, type Room, pointSchema } from "../job/model";
 import type { Change } from "../job/patch";
-import { type PointKind, accessories, plateOf } from "../rules/accessories";
+import { type PointKind, accessories, plateOf, socketHeights } from "../rules/accessories";
 import { mm } from "../rules/findings";
 import { type NewId, changeOf, wallsOf } from "./change-of";
 import { ceilingPointsOf } from "./reshape";
@@ -25,9 +25,8 @@ export function usualCircuit(job: Job, kind: PointKind, picked: string | null): 
 /** Height of the middle of a point of a kind in a room, mm: by kind of room, and by whether the dwelling is new. Typical; skirting-level elsewhere. */
 export function usualHeight(job: Job, room: Room, kind: PointKind): number {
   const of = accessories[kind];
-  if (kind === "socket" && (room.kind === "kitchen" || room.kind === "utility")) return 1056;
-  if (kind === "socket" && room.kind === "workshop") return 1080;
-  if (kind === "socket" && room.kind === "yard") return Math.max(450, of.height ?? 450);
+  const here = kind === "socket" ? socketHeights[room.kind] : undefined;
+  if (here !== undefined) return here;
   return (job.dwelling.newDwelling ? of.newHeight : of.height) ?? 1200;
 }
 

@@ -179,6 +179,24 @@ describe("placing points", () => {
     expect(inSpace(after).get("L2")).toEqual([5500, 1500, 2415]);
     expect(copyPoints(layHouse(job), room(job, "B"), room(job, "A"), null, newId)).toMatch(/no points/);
   });
+  it("takes the height from the room and from whether the dwelling is new", () => {
+    const job = twoRooms();
+    const height = (kind: Room["kind"], newDwelling = false): number => {
+      const j: Job = { ...job, dwelling: { ...job.dwelling, newDwelling }, rooms: job.rooms.map((r) => ({ ...r, kind })) };
+      const made = addPoint(layHouse(j), room(j, "B"), null, "socket", 2, null, newId);
+      if (typeof made === "string") throw new Error(made);
+      return (made.changes[0]!.after as { place: { v: number } }).place.v;
+    };
+    expect([height("bedroom"), height("bedroom", true), height("kitchen"), height("kitchen", true), height("workshop"), height("yard")]).toEqual([300, 450, 1056, 1056, 1080, 450]);
+  });
+  it("refuses a ceiling light where there is no deck over the room, and a plate under a slope comes down", () => {
+    const job = twoRooms();
+    expect(addPoint(layHouse({ ...job, decks: [] }), room(job, "B"), null, "light", 1, null, newId)).toMatch(/no deck over B/);
+    const sloped: Job = { ...job, rooms: job.rooms.map((r) => ({ ...r, slopes: [{ wall: 0, eaves: 600, pitch: 1 }] })) };
+    const made = addPoint(layHouse(sloped), room(sloped, "B"), wallOf(sloped, "B", 0).id, "switch", 1, null, newId);
+    // A plate of 86 under 600: its middle at 557.
+    expect(typeof made === "string" ? made : (made.changes[0]!.after as { place: { v: number } }).place.v).toBe(557);
+  });
   it("paints points onto a circuit and off any other", () => {
     let job = twoRooms();
     const c = (id: string, points: string[]) => ({ collection: "circuits" as const, id, before: null, after: { id, label: id, name: id, kind: "radial", device: { curve: "B", rating: 20 }, rcd: 30, cable: "te-2.5", way: null, points, order: "find", spurs: [], walls: "hidden", ambient: 30, watts: 0, state: "new" } });

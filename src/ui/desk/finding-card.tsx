@@ -10,6 +10,7 @@ import { type Finding, type Fix, mm } from "../../core/rules/findings";
 import { type Change } from "../../core/job/patch";
 import type { Point } from "../../core/job/model";
 import { askWorker } from "../job/ask";
+import { useAsked } from "../job/use-asked";
 import { edit, useDesk } from "../job/store";
 
 const mark = { stop: "✕", warn: "!", note: "i" } as const;
@@ -100,15 +101,10 @@ export function FindingCard({ f }: { f: Finding }) {
 
 /** The least change that would free a point that cannot be reached. */
 function WhatFrees({ point }: { point: string }) {
-  const [told, setTold] = useState<Freeing | "working" | null>(null);
-  const ask = async (): Promise<void> => {
-    setTold("working");
-    const { job, catalogue } = useDesk.getState();
-    setTold(await askWorker().freeing(job, catalogue, point));
-  };
+  const { answer: told, ask } = useAsked<Freeing>((job) => askWorker().freeing(job, useDesk.getState().catalogue, point));
   if (told === null)
     return (
-      <button type="button" className="min-h-6 cursor-pointer text-[13.5px] text-accent underline underline-offset-2" onClick={() => void ask()}>
+      <button type="button" className="min-h-6 cursor-pointer text-[13.5px] text-accent underline underline-offset-2" onClick={ask}>
         What would free it?
       </button>
     );

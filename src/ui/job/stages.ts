@@ -56,7 +56,7 @@ export function stageStates(job: Job, plan: Plan | null, siteBook: readonly Site
   const state = (id: StageId, words: string, done: boolean): StageState => ({ words, open: open(id), settled: done && open(id) === 0 });
   const laid = plan?.runs.length ?? 0;
   const wired = new Set(job.circuits.flatMap((c) => [...c.points, ...c.spurs.map((s) => s.point)]));
-  const ways = job.points.find((p) => p.kind === "board")?.ways ?? 0;
+  const ways = job.points.filter((p) => p.kind === "board").reduce((n, b) => n + b.ways, 0);
   const chased = plan?.takeoff.filter((t) => t.item === "Capping").reduce((s, t) => s + t.quantity, 0) ?? 0;
   const clips = plan?.clips.reduce((s, c) => s + c.marks.length, 0) ?? 0;
   const done = progress(siteBook, (plan?.runs ?? []).map((r) => ({ id: r.id, steps: plan ? neededSteps(plan, r.id) : [] })));

@@ -1,12 +1,13 @@
 "use client";
-import { useState } from "react";
 import { Paintbrush, Plus, Trash2 } from "lucide-react";
+import { boardOfCircuit } from "../../core/circuits/circuit-findings";
 import { foundShape } from "../../core/circuits/found";
 import type { RingAgainstRadials } from "../../core/plan/compare-plans";
 import type { Circuit } from "../../core/job/model";
 import { mm } from "../../core/rules/findings";
 import { runStyles } from "../drawing/run-style";
 import { askWorker } from "../job/ask";
+import { useAsked } from "../job/use-asked";
 import { addCircuit, removeCircuit, say, setCircuit } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
@@ -63,7 +64,8 @@ function CircuitForm({ c }: { c: Circuit }) {
   const wired = new Set(job.circuits.flatMap((x) => [...x.points, ...x.spurs.map((s) => s.point)]));
   const loose = job.points.filter((p) => p.kind !== "board" && !wired.has(p.id));
   const boards = job.points.filter((p) => p.kind === "board");
-  const ways = job.points.find((p) => p.kind === "board")?.ways ?? 0;
+  const board = boardOfCircuit(job, c);
+  const ways = board?.ways ?? 0;
   return (
     <div className="grid gap-1 pb-2 pl-1">
       <Button look={painting ? "solid" : "plain"} icon={<Paintbrush size={14} />} aria-pressed={painting} onClick={() => useDesk.setState({ paint: painting ? null : c.id })}>
@@ -78,7 +80,7 @@ function CircuitForm({ c }: { c: Circuit }) {
       <SelectField label="Curve" value={c.device.curve} options={[{ value: "B", name: "B" }, { value: "C", name: "C" }]} onCommit={(curve) => put({ device: { ...c.device, curve } })} />
       <SelectField label="RCD" value={String(c.rcd ?? "")} options={[{ value: "30", name: "30 mA" }, { value: "100", name: "100 mA" }, { value: "300", name: "300 mA" }, { value: "", name: "none" }]} onCommit={(r) => put({ rcd: r === "" ? null : (Number(r) as 30 | 100 | 300) })} />
       <SelectField label="Cable" value={c.cable} options={useDesk.getState().catalogue.cables.map((x) => ({ value: x.id, name: x.name }))} onCommit={(cable) => put({ cable })} />
-      <SelectField label="Way" value={String(c.way ?? "")} options={[{ value: "", name: "none yet" }, ...Array.from({ length: Math.max(ways, c.way ?? 0) }, (_, i) => ({ value: String(i + 1), name: `way ${i + 1}${job.circuits.some((x) => x.id !== c.id && x.way === i + 1) ? ", taken" : ""}` }))]} onCommit={(w) => put({ way: w === "" ? null : Number(w) })} />
+      <SelectField label="Way" value={String(c.way ?? "")} options={[{ value: "", name: "none yet" }, ...Array.from({ length: Math.max(ways, c.way ?? 0) }, (_, i) => ({ value: String(i + 1), name: `way ${i + 1}${job.circuits.some((x) => x.id !== c.id && x.way === i + 1 && boardOfCircuit(job, x)?.id === board?.id) ? ", taken" : ""}` }))]} onCommit={(w) => put({ way: w === "" ? null : Number(w) })} />
       <SelectField label="On walls" value={c.walls} options={[{ value: "hidden", name: "hidden, in zones" }, { value: "surface", name: "clipped on the surface" }]} onCommit={(walls) => put({ walls })} />
       <SelectField label="Order" value={c.order} options={[{ value: "find", name: "shortest, worked out" }, { value: "given", name: "as listed" }]} onCommit={(o) => put({ order: o })} />
       {boards.length > 1 ? <SelectField label="Board" name="circuit board" value={c.board ?? ""} options={[{ value: "", name: "the first one" }, ...boards.map((b) => ({ value: b.id, name: b.label }))]} onCommit={(b) => put({ board: b || null })} /> : null}
@@ -112,13 +114,8 @@ function CircuitForm({ c }: { c: Circuit }) {
 
 /** The circuit laid both ways: one ring, or two radials over the same points. */
 function RingOrRadials({ circuit }: { circuit: string }) {
-  const [r, setR] = useState<RingAgainstRadials | "working" | "none" | null>(null);
-  const ask = async (): Promise<void> => {
-    setR("working");
-    const { job, catalogue } = useDesk.getState();
-    setR((await askWorker().ringAgainstRadials(job, catalogue, circuit)) ?? "none");
-  };
-  if (r === null) return <Button onClick={() => void ask()}>Lay it as a ring and as two radials</Button>;
+  const { answer: r, ask } = useAsked<RingAgainstRadials | "none">(async (job) => (await askWorker().ringAgainstRadials(job, useDesk.getState().catalogue, circuit)) ?? "none");
+  if (r === null) return <Button onClick={ask}>Lay it as a ring and as two radials</Button>;
   if (r === "working") return <p className="text-[13px] text-soft">Laying it both ways.</p>;
   if (r === "none") return <p className="text-[13px] text-soft">It cannot be laid both ways: a point cannot be reached.</p>;
   return (

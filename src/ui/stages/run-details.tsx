@@ -64,7 +64,7 @@ export function RunDetails({ run }: { run: Run }) {
         ))}
       </dl>
       <div className="mt-2 flex flex-wrap gap-1">
-        <WhyThisWay key={plan?.runs.length ?? 0} run={run.id} />
+        <WhyThisWay run={run.id} />
         {run.pinned ? null : <Button onClick={() => say(pinRuns([run.id]))}>Pin this run</Button>}
         {bundle.length > 1 ? <Button onClick={() => say(pinRuns(bundle))}>Pin the bundle of {bundle.length}</Button> : null}
       </div>

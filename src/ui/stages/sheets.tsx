@@ -1,4 +1,5 @@
 "use client";
+import { boardOfCircuit } from "../../core/circuits/circuit-findings";
 import { Download, Smartphone } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
@@ -143,29 +144,34 @@ export function EndsSheet() {
 
 export function BoardSheet() {
   const { job, plan } = useNames();
-  const board = job.points.find((p) => p.kind === "board");
-  const ways = Array.from({ length: Math.max(board?.ways ?? 0, ...job.circuits.map((c) => c.way ?? 0)) }, (_, i) => i + 1);
+  const boards = job.points.filter((p) => p.kind === "board");
   const without = job.circuits.filter((c) => c.way === null);
   return (
-    <SheetFrame title={board ? `Board ${board.label}` : "Board"} about="Which circuit is on which way. Nothing is dead until it is tested: isolate, prove dead, prove the tester before and after.">
-      {board ? (
-        <Table
-          label="Ways"
-          rows={ways}
-          keyOf={String}
-          empty="The board has no ways: set their number in its form."
-          columns={[
-            { name: "Way", num: true, cell: (w) => w },
-            { name: "Circuit", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => `${c.label} · ${c.name}`).join(" and ") || "spare" },
-            { name: "Device", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => `${c.device.curve}${c.device.rating}`).join(", ") },
-            { name: "RCD", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => (c.rcd ? `${c.rcd} mA` : "none")).join(", ") },
-            { name: "Cable", cell: (w) => job.circuits.filter((c) => c.way === w).map((c) => cableOf(c.cable, useDesk.getState().catalogue)?.name).join(", ") },
-            { name: "Cables in", num: true, cell: (w) => job.circuits.filter((c) => c.way === w).reduce((s, c) => s + (plan?.runs.filter((r) => r.circuit === c.id && (r.from === board.id || r.to === board.id)).length ?? 0), 0) || "" },
-          ]}
-        />
-      ) : (
-        <p className="text-soft">There is no board yet. Add one in Points: every run starts there.</p>
-      )}
+    <SheetFrame title={boards.length === 1 ? `Board ${boards[0]!.label}` : boards.length ? "Boards" : "Board"} about="Which circuit is on which way. Nothing is dead until it is tested: isolate, prove dead, prove the tester before and after.">
+      {boards.length ? null : <p className="text-soft">There is no board yet. Add one in Points: every run starts there.</p>}
+      {boards.map((board) => {
+        const mine = job.circuits.filter((c) => boardOfCircuit(job, c)?.id === board.id);
+        const on = (w: number): typeof mine => mine.filter((c) => c.way === w);
+        return (
+          <div key={board.id} className="mb-3">
+            {boards.length > 1 ? <h3 className="text-lg">{board.label}</h3> : null}
+            <Table
+              label={`Ways of ${board.label}`}
+              rows={Array.from({ length: Math.max(board.ways, ...mine.map((c) => c.way ?? 0)) }, (_, i) => i + 1)}
+              keyOf={String}
+              empty="The board has no ways: set their number in its form."
+              columns={[
+                { name: "Way", num: true, cell: (w) => w },
+                { name: "Circuit", cell: (w) => on(w).map((c) => `${c.label} · ${c.name}`).join(" and ") || "spare" },
+                { name: "Device", cell: (w) => on(w).map((c) => `${c.device.curve}${c.device.rating}`).join(", ") },
+                { name: "RCD", cell: (w) => on(w).map((c) => (c.rcd ? `${c.rcd} mA` : "none")).join(", ") },
+                { name: "Cable", cell: (w) => on(w).map((c) => cableOf(c.cable, useDesk.getState().catalogue)?.name).join(", ") },
+                { name: "Cables in", num: true, cell: (w) => on(w).reduce((s, c) => s + (plan?.runs.filter((r) => r.circuit === c.id && (r.from === board.id || r.to === board.id)).length ?? 0), 0) || "" },
+              ]}
+            />
+          </div>
+        );
+      })}
       {without.length ? <p className="mt-2 font-medium text-stop">✕ Without a way: {without.map((c) => c.label).join(", ")}</p> : null}
     </SheetFrame>
   );

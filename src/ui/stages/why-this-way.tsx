@@ -1,20 +1,15 @@
 "use client";
-import { useState } from "react";
 import { type Why, differenceWords } from "../../core/routing/why";
 import { mm } from "../../core/rules/findings";
 import { askWorker } from "../job/ask";
 import { useDesk } from "../job/store";
+import { useAsked } from "../job/use-asked";
 import { Button } from "../kit/button";
 
 /** Why a run goes this way: what its way is made of, and what the next best ways would cost more. */
 export function WhyThisWay({ run }: { run: string }) {
-  const [why, setWhy] = useState<Why | "working" | "none" | null>(null);
-  const ask = async (): Promise<void> => {
-    setWhy("working");
-    const { job, catalogue } = useDesk.getState();
-    setWhy((await askWorker().why(job, catalogue, run)) ?? "none");
-  };
-  if (why === null) return <Button onClick={() => void ask()}>Why this way?</Button>;
+  const { answer: why, ask } = useAsked<Why | "none">(async (job) => (await askWorker().why(job, useDesk.getState().catalogue, run)) ?? "none");
+  if (why === null) return <Button onClick={ask}>Why this way?</Button>;
   if (why === "working")
     return (
       <p className="text-[13px] text-soft" aria-live="polite">

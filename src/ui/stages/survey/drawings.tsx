@@ -10,6 +10,7 @@ import { sendPicture } from "../../job/pictures";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
 import { Sheet } from "../../kit/dialog";
+import { DialogFoot } from "../../kit/dialog-foot";
 import { CheckField, NumberField } from "../../kit/field";
 import { OutlineDrawing, startFacts } from "./new-room";
 
@@ -150,17 +151,9 @@ function PickLayers({ plan, onDone }: { plan: DxfPlan; onDone: () => void }) {
         <p aria-live="polite" className="text-[13.5px]" data-outlines>
           {outlines.length ? `${outlines.length} ${outlines.length === 1 ? "room" : "rooms"}, ${mm(Math.max(...all.map((p) => p.x)))} × ${mm(Math.max(...all.map((p) => p.y)))} mm in all.` : "refusals" in made ? `${made.refusals[0]!.path} ${made.refusals[0]!.message}.` : ""}
         </p>
-        {fault ? (
-          <p role="alert" className="font-medium text-stop">
-            {fault}
-          </p>
-        ) : null}
-        <div className="flex justify-end gap-2">
-          <Button onClick={onDone}>Leave it</Button>
-          <Button look="solid" onClick={add}>
-            Add the rooms
-          </Button>
-        </div>
+        <DialogFoot fault={fault} onLeave={onDone} onDo={add}>
+          Add the rooms
+        </DialogFoot>
       </div>
     </div>
   );

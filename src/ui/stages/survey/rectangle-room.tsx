@@ -4,8 +4,8 @@ import type { XY } from "../../../core/geometry/polygon";
 import { freeCorner } from "../../../core/survey/reshape";
 import { addRooms, currentStorey } from "../../job/edits";
 import { useDesk } from "../../job/store";
-import { Button } from "../../kit/button";
 import { Sheet } from "../../kit/dialog";
+import { DialogFoot } from "../../kit/dialog-foot";
 import { NumberField } from "../../kit/field";
 import { OutlineDrawing, RoomFactsFields, type RoomFacts, startFacts } from "./new-room";
 import { mm } from "../../../core/rules/findings";
@@ -37,24 +37,17 @@ function Rectangle({ onDone, outline }: { onDone: () => void; outline: XY[] | nu
           <NumberField label="South-west corner, north" name="room north" value={box.y} onCommit={(y) => setBox((b) => ({ ...b, y }))} />
         </>
       )}
-      {fault ? (
-        <p role="alert" className="font-medium text-stop">
-          {fault}
-        </p>
-      ) : null}
-      <div className="mt-2 flex justify-end gap-2">
-        <Button onClick={onDone}>Leave it</Button>
-        <Button
-          look="solid"
-          onClick={() => {
-            const refused = addRooms([{ ...facts, outline: corners }]);
-            if (refused) return setFault(refused);
-            onDone();
-          }}
-        >
-          Add the room
-        </Button>
-      </div>
+      <DialogFoot
+        fault={fault}
+        onLeave={onDone}
+        onDo={() => {
+          const refused = addRooms([{ ...facts, outline: corners }]);
+          if (refused) return setFault(refused);
+          onDone();
+        }}
+      >
+        Add the room
+      </DialogFoot>
     </div>
   );
 }

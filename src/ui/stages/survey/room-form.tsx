@@ -9,6 +9,7 @@ import { copyRoom, editWith, removeRoom, say, turnRoom } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
 import { Sheet } from "../../kit/dialog";
+import { DialogFoot } from "../../kit/dialog-foot";
 import { CheckField, NumberField, SelectField, TextField } from "../../kit/field";
 import { useAgainst } from "./new-room";
 
@@ -108,25 +109,18 @@ function Against({ room, onDone }: { room: Room; onDone: () => void }) {
       <NumberField label="Thickness" name="shared thickness" value={thickness} min={20} max={2000} onCommit={setThickness} />
       <SelectField label="Lined up" value={lineUp} options={[{ value: "left", name: "at the left end" }, { value: "middle", name: "in the middle" }, { value: "right", name: "at the right end" }, { value: "stay", name: "where it is along the wall" }]} onCommit={setLineUp} />
       <p className="text-[12.5px] text-soft">Left and right as seen from the other room.</p>
-      {fault ? (
-        <p role="alert" className="font-medium text-stop">
-          {fault}
-        </p>
-      ) : null}
-      <div className="mt-1 flex justify-end gap-2">
-        <Button onClick={onDone}>Leave it</Button>
-        <Button
-          look="solid"
-          onClick={() => {
-            const [other, n] = chosen.split(" ");
-            const refused = editWith(alignRoom(job, room, Number(side), { room: job.rooms.find((r) => r.id === other)!, side: Number(n) }, thickness, lineUp));
-            if (refused) setFault(refused);
-            else onDone();
-          }}
-        >
-          Set it there
-        </Button>
-      </div>
+      <DialogFoot
+        fault={fault}
+        onLeave={onDone}
+        onDo={() => {
+          const [other, n] = chosen.split(" ");
+          const refused = editWith(alignRoom(job, room, Number(side), { room: job.rooms.find((r) => r.id === other)!, side: Number(n) }, thickness, lineUp));
+          if (refused) setFault(refused);
+          else onDone();
+        }}
+      >
+        Set it there
+      </DialogFoot>
     </div>
   );
 }
@@ -151,17 +145,9 @@ function CopyRoom({ room, open, onClose }: { room: Room; open: boolean; onClose:
         {job.storeys.length > 1 ? <SelectField label="Storey" name="copy storey" value={f.storey} options={job.storeys.map((s) => ({ value: s.id, name: s.name }))} onCommit={(storey) => setF({ ...f, storey })} /> : null}
         <CheckField label="Turned over, left for right" value={f.mirror} onCommit={(mirror) => setF({ ...f, mirror })} />
         <CheckField label="With its points" value={f.points} onCommit={(points) => setF({ ...f, points })} />
-        {fault ? (
-          <p role="alert" className="font-medium text-stop">
-            {fault}
-          </p>
-        ) : null}
-        <div className="mt-1 flex justify-end gap-2">
-          <Button onClick={onClose}>Leave it</Button>
-          <Button look="solid" icon={f.mirror ? <FlipHorizontal2 size={14} /> : <Copy size={14} />} onClick={add}>
-            Add the copy
-          </Button>
-        </div>
+        <DialogFoot fault={fault} onLeave={onClose} onDo={add} icon={f.mirror ? <FlipHorizontal2 size={14} /> : <Copy size={14} />}>
+          Add the copy
+        </DialogFoot>
       </div>
     </Sheet>
   );

@@ -12,6 +12,7 @@ import { newId } from "../../job/edits";
 import { edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
 import { Sheet } from "../../kit/dialog";
+import { DialogFoot } from "../../kit/dialog-foot";
 import { NumberField, SelectField } from "../../kit/field";
 import { OutlineDrawing, RoomFactsFields, type RoomFacts, startFacts, useAgainst } from "./new-room";
 
@@ -126,17 +127,9 @@ function Walk({ onDone }: { onDone: () => void }) {
             <p className="text-[12.5px] text-soft">Left and right as seen from the other room. The wall thickness above is that of the shared wall.</p>
           </>
         ) : null}
-        {fault ? (
-          <p role="alert" className="font-medium text-stop">
-            {fault}
-          </p>
-        ) : null}
-        <div className="mt-1 flex justify-end gap-2">
-          <Button onClick={onDone}>Leave it</Button>
-          <Button look="solid" onClick={add}>
-            Add the room
-          </Button>
-        </div>
+        <DialogFoot fault={fault} onLeave={onDone} onDo={add}>
+          Add the room
+        </DialogFoot>
       </div>
     </div>
   );
