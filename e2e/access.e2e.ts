@@ -10,7 +10,19 @@ beforeAll(async () => {
 });
 afterAll(async () => app?.stop());
 
-const stages = ["survey", "points", "circuits", "routes", "timber", "containment", "fixings", "ends", "board", "materials", "site-book"];
+const stages = [
+  "survey",
+  "points",
+  "circuits",
+  "routes",
+  "timber",
+  "containment",
+  "fixings",
+  "ends",
+  "board",
+  "materials",
+  "site-book",
+];
 const screens = [
   { path: "/", width: 1280, theme: "light" },
   { path: "/", width: 390, theme: "dark" },
@@ -35,20 +47,42 @@ const screens = [
 ];
 
 describe("every screen", () => {
-  it.each(screens)("$path at $width, $theme: no serious fault, nothing wider than the screen", async ({ path, width, theme }) => {
-    const page = await app.browser.newPage();
-    await page.setViewport({ width, height: width === 390 ? 844 : 800 });
-    await page.evaluateOnNewDocument((t) => localStorage.setItem("lumbet-theme", t), theme);
-    await page.goto(app.address + path);
-    await page.waitForSelector(path.includes("stage") ? "[data-storing]" : "h1");
-    if (path.includes("stage")) await page.waitForFunction(() => /runs laid/.test(document.body.innerText) || document.querySelector(".order")?.textContent?.includes("runs laid"));
-    await page.evaluate(axe);
-    const found = await page.evaluate(async () => {
-      const r = await (window as unknown as { axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> } }).axe.run();
-      return r.violations.filter((v) => v.impact === "serious" || v.impact === "critical").map((v) => `${v.id}: ${v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160)).join(" | ")}`);
-    });
-    expect(found).toEqual([]);
-    expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(0);
-    await page.close();
-  });
+  it.each(screens)(
+    "$path at $width, $theme: no serious fault, nothing wider than the screen",
+    async ({ path, width, theme }) => {
+      const page = await app.browser.newPage();
+      await page.setViewport({ width, height: width === 390 ? 844 : 800 });
+      await page.evaluateOnNewDocument((t) => localStorage.setItem("lumbet-theme", t), theme);
+      await page.goto(app.address + path);
+      await page.waitForSelector(path.includes("stage") ? "[data-storing]" : "h1");
+      if (path.includes("stage"))
+        await page.waitForFunction(
+          () =>
+            /runs laid/.test(document.body.innerText) ||
+            document.querySelector(".order")?.textContent?.includes("runs laid"),
+        );
+      await page.evaluate(axe);
+      const found = await page.evaluate(async () => {
+        const r = await (
+          window as unknown as {
+            axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> };
+          }
+        ).axe.run();
+        return r.violations
+          .filter((v) => v.impact === "serious" || v.impact === "critical")
+          .map(
+            (v) =>
+              `${v.id}: ${v.nodes
+                .slice(0, 3)
+                .map((n) => n.html.slice(0, 160))
+                .join(" | ")}`,
+          );
+      });
+      expect(found).toEqual([]);
+      expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(
+        0,
+      );
+      await page.close();
+    },
+  );
 });

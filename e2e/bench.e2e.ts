@@ -16,7 +16,12 @@ beforeAll(async () => {
 afterAll(async () => app?.stop());
 
 const text = (selector: string): Promise<string> => page.$eval(selector, (e) => (e as HTMLElement).innerText);
-const see = (words: RegExp): Promise<unknown> => page.waitForFunction((source) => new RegExp(source, "i").test(document.body.innerText), { timeout: 15_000 }, words.source);
+const see = (words: RegExp): Promise<unknown> =>
+  page.waitForFunction(
+    (source) => new RegExp(source, "i").test(document.body.innerText),
+    { timeout: 15_000 },
+    words.source,
+  );
 const fill = async (field: string, value: string): Promise<void> => {
   await page.waitForSelector(`[data-field="${field}"]`);
   await page.focus(`[data-field="${field}"]`);
@@ -24,7 +29,8 @@ const fill = async (field: string, value: string): Promise<void> => {
   await page.keyboard.press("Backspace");
   await page.keyboard.type(value);
 };
-const calc = (args: string[], input?: string) => spawnSync(process.execPath, ["scripts/run-cli.mjs", "calc", ...args], { input, encoding: "utf8" });
+const calc = (args: string[], input?: string) =>
+  spawnSync(process.execPath, ["scripts/run-cli.mjs", "calc", ...args], { input, encoding: "utf8" });
 
 describe("one question, asked at each of the four doors", () => {
   const bad = { width: 150, angle: 190 };
@@ -35,8 +41,14 @@ describe("one question, asked at each of the four doors", () => {
     const { error } = JSON.parse(single.stderr) as { error: { message: string; path: string } };
     expect(error.path).toBe("angle");
     expect(error.message).toMatch(/^angle: got 190; must be less than 180$/);
-    const batch = calc(["--batch"], `${JSON.stringify({ name: "fold.tray", input: bad })}\n{"name":"clip.layout","input":{"length":2000,"max":300}}\n`);
-    const [first, second] = batch.stdout.trim().split("\n").map((l) => JSON.parse(l) as { ok: boolean; error?: unknown; output?: { count: number } });
+    const batch = calc(
+      ["--batch"],
+      `${JSON.stringify({ name: "fold.tray", input: bad })}\n{"name":"clip.layout","input":{"length":2000,"max":300}}\n`,
+    );
+    const [first, second] = batch.stdout
+      .trim()
+      .split("\n")
+      .map((l) => JSON.parse(l) as { ok: boolean; error?: unknown; output?: { count: number } });
     expect(first).toEqual({ ok: false, error });
     expect(second!.output!.count).toBe(7);
     const http = await fetch(`${app.address}/api/calc/fold.tray`, { method: "POST", body: JSON.stringify(bad) });
@@ -52,7 +64,9 @@ describe("one question, asked at each of the four doors", () => {
     const good = JSON.stringify({ width: 150, angle: 90 });
     const single = JSON.parse(calc(["fold.tray", good]).stdout) as { cutOffset: number };
     expect(single.cutOffset).toBeCloseTo(106.066, 3);
-    expect(await (await fetch(`${app.address}/api/calc/fold.tray`, { method: "POST", body: good })).json()).toEqual(single);
+    expect(await (await fetch(`${app.address}/api/calc/fold.tray`, { method: "POST", body: good })).json()).toEqual(
+      single,
+    );
     await fill("angle", "90");
     await page.waitForFunction(() => document.querySelector("[data-headline]")?.textContent?.includes("106.1"));
   });
@@ -86,7 +100,11 @@ describe("the Bench", () => {
   });
   it("shows a busy sign while a long question is worked, and then a plan with its bound", async () => {
     await page.goto(`${app.address}/bench/materials.cut`);
-    await page.waitForFunction(() => document.querySelector("[data-answer]")?.getAttribute("aria-busy") === "false" && document.querySelector("[data-headline]") !== null);
+    await page.waitForFunction(
+      () =>
+        document.querySelector("[data-answer]")?.getAttribute("aria-busy") === "false" &&
+        document.querySelector("[data-headline]") !== null,
+    );
     expect(await text("[data-answer]")).toMatch(/proven|at least|bound/i);
   });
 });
@@ -111,8 +129,17 @@ describe("rules, catalogue, schools and steps", () => {
     const header = sheet.split("\r\n")[0]!;
     const line = sheet.split("\r\n").find((l) => l.startsWith("20S,"))!;
     const k = header.split(",").indexOf("acrossCorners");
-    const with28 = line.split(",").map((c, i) => (i === k ? "28.5" : c)).join(",");
-    writeFileSync(join(dir, "bad.csv"), `${header}\r\n${line.split(",").map((c, i) => (i === k ? "wide" : c)).join(",")}\r\n`);
+    const with28 = line
+      .split(",")
+      .map((c, i) => (i === k ? "28.5" : c))
+      .join(",");
+    writeFileSync(
+      join(dir, "bad.csv"),
+      `${header}\r\n${line
+        .split(",")
+        .map((c, i) => (i === k ? "wide" : c))
+        .join(",")}\r\n`,
+    );
     writeFileSync(join(dir, "good.csv"), `${header}\r\n${with28}\r\n`);
     await page.goto(`${app.address}/catalogue`);
     await page.click("::-p-xpath(//button[@role='tab'][contains(., 'land')])");
@@ -123,7 +150,10 @@ describe("rules, catalogue, schools and steps", () => {
     await page.keyboard.press("Escape");
     await input.uploadFile(join(dir, "good.csv"));
     await see(/1 row brought in/);
-    const asked = await fetch(`${app.address}/api/calc/gland.pick`, { method: "POST", body: JSON.stringify({ cable: { catalogue: "swa-3x2.5" }, outdoor: true }) });
+    const asked = await fetch(`${app.address}/api/calc/gland.pick`, {
+      method: "POST",
+      body: JSON.stringify({ cable: { catalogue: "swa-3x2.5" }, outdoor: true }),
+    });
     expect(await asked.json()).toMatchObject({ gland: "20S", acrossCorners: 28.5 });
   });
   it("counts what the other school would change in this job, and keeps the choice", async () => {
@@ -134,7 +164,11 @@ describe("rules, catalogue, schools and steps", () => {
     await page.click(`::-p-xpath(//*[@data-school="clipOutOfReach"]//button[contains(., "Stay on the table")])`);
     await see(/Chosen for this job/);
     await page.reload();
-    await page.waitForFunction(() => document.querySelector('[data-school="clipOutOfReach"] [aria-checked="true"]')?.textContent?.includes("Stay on the table"));
+    await page.waitForFunction(() =>
+      document
+        .querySelector('[data-school="clipOutOfReach"] [aria-checked="true"]')
+        ?.textContent?.includes("Stay on the table"),
+    );
   });
   it("goes through the cards of an end with one thumb", async () => {
     await page.setViewport({ width: 390, height: 844 });
@@ -146,7 +180,11 @@ describe("rules, catalogue, schools and steps", () => {
       expect(await page.$eval("[data-next]", (e) => e.getBoundingClientRect().height)).toBeGreaterThanOrEqual(48);
       await page.click("[data-next]");
       n++;
-      await page.waitForFunction((k) => document.querySelector(`[data-card="${k}"]`) !== null || /steps done/.test(document.body.innerText), {}, n);
+      await page.waitForFunction(
+        (k) => document.querySelector(`[data-card="${k}"]`) !== null || /steps done/.test(document.body.innerText),
+        {},
+        n,
+      );
     }
     expect(await text("h2")).toBe(`All ${n} steps done`);
     await page.setViewport({ width: 1280, height: 800 });

@@ -2,13 +2,22 @@ import type { ElementHandle, Page } from "puppeteer-core";
 
 /** What a person does with a page: read, press, type; each waits until it can. */
 export function handsOf(page: () => Page) {
-  const see = (words: string | RegExp): Promise<unknown> => page().waitForFunction((source, flags) => new RegExp(source, flags).test(document.body.innerText), { timeout: 15_000 }, typeof words === "string" ? words.replace(/[.*+?^${}()|[\]\\]/g, "\\$&") : words.source, "i");
+  const see = (words: string | RegExp): Promise<unknown> =>
+    page().waitForFunction(
+      (source, flags) => new RegExp(source, flags).test(document.body.innerText),
+      { timeout: 15_000 },
+      typeof words === "string" ? words.replace(/[.*+?^${}()|[\]\\]/g, "\\$&") : words.source,
+      "i",
+    );
   const field = (name: string): string => `[data-field="${name}"]`;
   return {
     see,
     text: (selector: string): Promise<string> => page().$eval(selector, (e) => (e as HTMLElement).innerText),
     press: async (name: string): Promise<void> => {
-      const b = (await page().waitForSelector(`::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${name}") or contains(@aria-label, "${name}")])`, { timeout: 15_000 })) as ElementHandle<HTMLElement>;
+      const b = (await page().waitForSelector(
+        `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${name}") or contains(@aria-label, "${name}")])`,
+        { timeout: 15_000 },
+      )) as ElementHandle<HTMLElement>;
       await b.evaluate((e) => e.scrollIntoView({ block: "center" }));
       await b.click();
     },
@@ -28,8 +37,17 @@ export function handsOf(page: () => Page) {
     },
     /** Chooses from a list by the words of the choice. */
     choose: async (name: string, words: string): Promise<void> => {
-      await page().waitForFunction((f, w) => [...(document.querySelector<HTMLSelectElement>(f)?.options ?? [])].some((o) => o.text.includes(w)), { timeout: 15_000 }, field(name), words);
-      const value = await page().$eval(field(name), (e, w) => [...(e as HTMLSelectElement).options].find((o) => o.text.includes(w))!.value, words);
+      await page().waitForFunction(
+        (f, w) => [...(document.querySelector<HTMLSelectElement>(f)?.options ?? [])].some((o) => o.text.includes(w)),
+        { timeout: 15_000 },
+        field(name),
+        words,
+      );
+      const value = await page().$eval(
+        field(name),
+        (e, w) => [...(e as HTMLSelectElement).options].find((o) => o.text.includes(w))!.value,
+        words,
+      );
       await page().select(field(name), value);
     },
     key: async (key: string, held: "Control" | "Shift" | null = null): Promise<void> => {

@@ -20,7 +20,8 @@ afterAll(async () => app?.stop());
 
 const { text, see, press, place, stored, type } = handsOf(() => page);
 /** Runs, holes and cut lengths of a job as the server works them out, for comparing two jobs. */
-const cutList = async (id: string): Promise<string> => (await fetch(`${app.address}/api/jobs/${id}/cut-list.csv`)).text();
+const cutList = async (id: string): Promise<string> =>
+  (await fetch(`${app.address}/api/jobs/${id}/cut-list.csv`)).text();
 
 describe("from a surveyed room to a tick on site", () => {
   it("lists the demo with what is in it", async () => {
@@ -35,7 +36,12 @@ describe("from a surveyed room to a tick on site", () => {
     await see("31 runs laid");
     await place("Twin socket");
     await page.waitForSelector('[data-point-tag="S18"]');
-    expect(await page.$$eval('[data-zone="point-vertical"]', (z) => z.filter((x) => x.getAttribute("data-point")?.startsWith("p-")).length)).toBeGreaterThan(0);
+    expect(
+      await page.$$eval(
+        '[data-zone="point-vertical"]',
+        (z) => z.filter((x) => x.getAttribute("data-point")?.startsWith("p-")).length,
+      ),
+    ).toBeGreaterThan(0);
     await see("32 runs laid");
     await stored();
     await page.keyboard.press("Escape");
@@ -60,7 +66,11 @@ describe("from a surveyed room to a tick on site", () => {
     await page.waitForSelector('[data-point-tag="S5"]');
     await page.$eval('[data-point-tag="S5"]', (e) => (e as unknown as SVGElement).focus());
     await type("u", "9999");
-    await see("From left, u is 9 999; it must be between 0 and 3 600 mm.".replaceAll(" ", "\u2009").replace(/\u2009(?!\d)|(?<!\d)\u2009/g, " "));
+    await see(
+      "From left, u is 9 999; it must be between 0 and 3 600 mm."
+        .replaceAll(" ", "\u2009")
+        .replace(/\u2009(?!\d)|(?<!\d)\u2009/g, " "),
+    );
     expect(await page.$eval('[data-field="u"]', (e) => (e as HTMLInputElement).value)).toBe("9999");
     await page.keyboard.press("Escape");
   });
@@ -69,7 +79,9 @@ describe("from a surveyed room to a tick on site", () => {
     await page.$eval('[data-point-tag="S5"]', (e) => (e as unknown as SVGElement).focus());
     await type("u", "1900");
     await page.waitForSelector('[data-finding="kitchen.sink"][data-subject="s5"]');
-    expect(await text('[data-finding="kitchen.sink"][data-subject="s5"]')).toMatch(/Outlet near the sink[\s\S]*77[\s\S]*least 300/);
+    expect(await text('[data-finding="kitchen.sink"][data-subject="s5"]')).toMatch(
+      /Outlet near the sink[\s\S]*77[\s\S]*least 300/,
+    );
     await page.click('[data-finding="kitchen.sink"][data-subject="s5"] [data-remedy]');
     await page.waitForFunction(() => !document.querySelector('[data-finding="kitchen.sink"][data-subject="s5"]'));
     expect(await page.$eval('[data-field="u"]', (e) => (e as HTMLInputElement).value)).toBe("2123");
@@ -87,7 +99,9 @@ describe("from a surveyed room to a tick on site", () => {
     await page.mouse.move(b.x + b.width / 2 + 6, b.y + b.height / 2, { steps: 3 });
     await page.mouse.move(b.x + b.width / 2 + 10, b.y + b.height / 2, { steps: 3 });
     await page.mouse.up();
-    await page.waitForFunction(() => Number((document.querySelector('[data-field="u"]') as HTMLInputElement | null)?.value) > 500);
+    await page.waitForFunction(
+      () => Number((document.querySelector('[data-field="u"]') as HTMLInputElement | null)?.value) > 500,
+    );
     await stored();
   });
 
@@ -184,7 +198,9 @@ describe("from a surveyed room to a tick on site", () => {
     await page.reload();
     await page.waitForSelector('[data-point-tag="S2"]');
     await page.$eval('[data-point-tag="S2"]', (e) => (e as unknown as SVGElement).focus());
-    await page.waitForFunction(() => (document.querySelector('[data-field="u"]') as HTMLInputElement | null)?.value === "2600");
+    await page.waitForFunction(
+      () => (document.querySelector('[data-field="u"]') as HTMLInputElement | null)?.value === "2600",
+    );
     await other.close();
   });
 

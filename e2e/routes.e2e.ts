@@ -16,8 +16,16 @@ beforeAll(async () => {
 });
 afterAll(async () => app?.stop());
 
-const job = async () => (JSON.parse(await (await fetch(`${app.address}/api/jobs/tern-cottage/file`)).text()) as { job: import("../src/core/job/model").Job }).job;
-const bores = async (): Promise<number> => (await (await fetch(`${app.address}/api/jobs/tern-cottage/boring.csv`)).text()).split("\r\n").filter((l) => /,\d+,\d+,\d/.test(l)).length;
+const job = async () =>
+  (
+    JSON.parse(await (await fetch(`${app.address}/api/jobs/tern-cottage/file`)).text()) as {
+      job: import("../src/core/job/model").Job;
+    }
+  ).job;
+const bores = async (): Promise<number> =>
+  (await (await fetch(`${app.address}/api/jobs/tern-cottage/boring.csv`)).text())
+    .split("\r\n")
+    .filter((l) => /,\d+,\d+,\d/.test(l)).length;
 
 describe("routes, timber and the solid view", () => {
   it("says why a run goes this way, and what the next best would cost", async () => {
@@ -26,7 +34,9 @@ describe("routes, timber and the solid view", () => {
     await press("L1 to W1");
     await press("Why this way?");
     await page.waitForSelector("[data-why]");
-    expect(await text("[data-why]")).toMatch(/The cheapest at these weights: [\s\S]*dearer by what [\d\s\u2009.]+ of cable is worth/);
+    expect(await text("[data-why]")).toMatch(
+      /The cheapest at these weights: [\s\S]*dearer by what [\d\s\u2009.]+ of cable is worth/,
+    );
     // An answer belongs to the job it was asked of: after a change it is gone.
     await press("Pin this run");
     await page.waitForFunction(() => !document.querySelector("[data-why]"));
@@ -50,7 +60,9 @@ describe("routes, timber and the solid view", () => {
   });
 
   it("changes one weight by hand", async () => {
-    await page.$$eval("summary", (l) => (l.find((s) => s.textContent?.includes("Every weight")) as HTMLElement).click());
+    await page.$$eval("summary", (l) =>
+      (l.find((s) => s.textContent?.includes("Every weight")) as HTMLElement).click(),
+    );
     await type("weight bend", "90");
     await stored();
     expect((await job()).settings.cost.bend).toBe(90);
@@ -83,11 +95,17 @@ describe("routes, timber and the solid view", () => {
   it("shows chalk lines, a joist's card with its room to each limit, and bores on a line asked for", async () => {
     await page.goto(`${app.address}/jobs/tern-cottage?stage=timber&room=kitchen`);
     await page.waitForSelector("[data-chalk]");
-    await page.$eval('[aria-label="Joist 12 of Deck over ground floor"]', (e) => e.dispatchEvent(new MouseEvent("click", { bubbles: true })));
+    await page.$eval('[aria-label="Joist 12 of Deck over ground floor"]', (e) =>
+      e.dispatchEvent(new MouseEvent("click", { bubbles: true })),
+    );
     await see("Joist 12, span");
     await see("Room to each limit");
     await type("bore line", "1");
-    await see("The line is 1 from the bearing; it must be 1 050 to 1 680 from the nearer one".replaceAll("1 ", "1\u2009").replace("is 1\u2009from", "is 1 from"));
+    await see(
+      "The line is 1 from the bearing; it must be 1 050 to 1 680 from the nearer one"
+        .replaceAll("1 ", "1\u2009")
+        .replace("is 1\u2009from", "is 1 from"),
+    );
     await type("bore line", "1300");
     await stored();
     expect((await job()).decks.find((d) => d.id === "deck-over")!.boreLines).toEqual([1300]);
@@ -103,7 +121,9 @@ describe("routes, timber and the solid view", () => {
     await page.waitForSelector("[data-schedule]");
     const words = await text("[data-schedule]");
     expect(words).toMatch(/Line 1[\s\S]*chalk from joist \d+ at/);
-    expect(words).toMatch(/Loft floor, rear[\s\S]*All joists: Engineered joists are cut only as their maker says[\s\S]*Ask the maker/);
+    expect(words).toMatch(
+      /Loft floor, rear[\s\S]*All joists: Engineered joists are cut only as their maker says[\s\S]*Ask the maker/,
+    );
     const csv = await (await fetch(`${app.address}/api/jobs/tern-cottage/boring.csv`)).text();
     expect(csv.split("\r\n")[0]).toBe("in,line,joist,span,from bearing mm,from top mm,diameter mm,cables,plate");
   });
@@ -113,11 +133,23 @@ describe("routes, timber and the solid view", () => {
     await page.waitForSelector("[data-solid]");
     const box = (await (await page.$("[data-solid]"))!.boundingBox())!;
     // Press about until something is picked: a wall, a joist, a run or a point lies under most of the middle.
-    for (const [x, y] of [[0.5, 0.5], [0.45, 0.6], [0.55, 0.45], [0.5, 0.65]] as const) {
+    for (const [x, y] of [
+      [0.5, 0.5],
+      [0.45, 0.6],
+      [0.55, 0.45],
+      [0.5, 0.65],
+    ] as const) {
       await page.mouse.click(box.x + box.width * x, box.y + box.height * y);
-      if (await page.$("[aria-label=Inspector] section[aria-label^='Wall'], [aria-label=Inspector] section[aria-label^='Joist'], [aria-label=Inspector] section[aria-label^='Run'], [aria-label=Inspector] section[aria-label^='Point']")) break;
+      if (
+        await page.$(
+          "[aria-label=Inspector] section[aria-label^='Wall'], [aria-label=Inspector] section[aria-label^='Joist'], [aria-label=Inspector] section[aria-label^='Run'], [aria-label=Inspector] section[aria-label^='Point']",
+        )
+      )
+        break;
     }
-    await page.waitForSelector("[aria-label=Inspector] section[aria-label^='Wall'], [aria-label=Inspector] section[aria-label^='Joist'], [aria-label=Inspector] section[aria-label^='Run'], [aria-label=Inspector] section[aria-label^='Point']");
+    await page.waitForSelector(
+      "[aria-label=Inspector] section[aria-label^='Wall'], [aria-label=Inspector] section[aria-label^='Joist'], [aria-label=Inspector] section[aria-label^='Run'], [aria-label=Inspector] section[aria-label^='Point']",
+    );
     await choose("solid storey", "First floor");
     await press("Stand in the room");
     await see("Stand back");
@@ -129,7 +161,9 @@ describe("routes, timber and the solid view", () => {
     await key("w");
     await key("w");
     await see("Wall 2 of Kitchen");
-    await page.$$eval("summary", (l) => (l.find((s) => s.textContent?.includes("Behind this wall")) as HTMLElement).click());
+    await page.$$eval("summary", (l) =>
+      (l.find((s) => s.textContent?.includes("Behind this wall")) as HTMLElement).click(),
+    );
     await page.waitForSelector("[data-behind]");
     expect(await text("[data-behind]")).toMatch(/from left[\s\S]*deep, from Glaze room/);
   });

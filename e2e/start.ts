@@ -23,21 +23,41 @@ const freePort = (): Promise<number> =>
   });
 
 const chromium = (): string => {
-  const found = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"].find((p) => p && existsSync(p));
+  const found = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"].find(
+    (p) => p && existsSync(p),
+  );
   if (!found) throw new Error("No Chromium: install Debian's chromium package, or name one in CHROMIUM.");
   return found;
 };
 
 export async function start(): Promise<Running> {
-  if (!existsSync(".next/BUILD_ID") || !readFileSync(".next/BUILD_ID", "utf8")) throw new Error("Not built: run `npm run build` first.");
+  if (!existsSync(".next/BUILD_ID") || !readFileSync(".next/BUILD_ID", "utf8"))
+    throw new Error("Not built: run `npm run build` first.");
   const port = await freePort();
   const data = mkdtempSync(join(tmpdir(), "lumbet-e2e-"));
-  const server: ChildProcess = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data, NEXT_TELEMETRY_DISABLED: "1" } });
+  const server: ChildProcess = spawn(
+    process.execPath,
+    ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)],
+    { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data, NEXT_TELEMETRY_DISABLED: "1" } },
+  );
   await new Promise<void>((ready, fail) => {
     server.stdout!.on("data", (c) => String(c).includes("Ready") && ready());
     server.once("exit", (code) => fail(new Error(`The server ended at once (${code})`)));
   });
-  const browser = await puppeteer.launch({ executablePath: chromium(), args: ["--headless=new", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync", "--no-first-run", "--use-angle=swiftshader", "--enable-unsafe-swiftshader"] });
+  const browser = await puppeteer.launch({
+    executablePath: chromium(),
+    args: [
+      "--headless=new",
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--disable-sync",
+      "--no-first-run",
+      "--use-angle=swiftshader",
+      "--enable-unsafe-swiftshader",
+    ],
+  });
   return {
     address: `http://127.0.0.1:${port}`,
     browser,

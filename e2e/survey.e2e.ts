@@ -25,12 +25,25 @@ const file = (name: string, content: string | Buffer): string => {
   writeFileSync(path, content);
   return path;
 };
-const upload = async (selector: string, path: string): Promise<void> => ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(path);
+const upload = async (selector: string, path: string): Promise<void> =>
+  ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(path);
 const jobId = (): string => new URL(page.url()).pathname.split("/").pop()!;
-const job = async () => (JSON.parse(await (await fetch(`${app.address}/api/jobs/${jobId()}/file`)).text()) as { job: import("../src/core/job/model").Job }).job;
+const job = async () =>
+  (
+    JSON.parse(await (await fetch(`${app.address}/api/jobs/${jobId()}/file`)).text()) as {
+      job: import("../src/core/job/model").Job;
+    }
+  ).job;
 
 /** Walks one room, sets it against a wall, and waits until it is shown. */
-async function walk(r: { walk: string; name: string; kind: string; against?: string; side?: string; lineUp?: string }): Promise<void> {
+async function walk(r: {
+  walk: string;
+  name: string;
+  kind: string;
+  against?: string;
+  side?: string;
+  lineUp?: string;
+}): Promise<void> {
   await press("Walk a room");
   await page.waitForSelector("[data-walk]");
   await page.type("[data-walk]", r.walk);
@@ -43,7 +56,13 @@ async function walk(r: { walk: string; name: string; kind: string; against?: str
     await choose("lined up", r.lineUp ?? "left");
   }
   await press("Add the room");
-  await page.waitForFunction((n) => !document.querySelector("[data-walk]") && document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n, {}, r.name);
+  await page.waitForFunction(
+    (n) =>
+      !document.querySelector("[data-walk]") &&
+      document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n,
+    {},
+    r.name,
+  );
 }
 
 describe("a four-bedroom house, entered on the screen", () => {
@@ -53,11 +72,41 @@ describe("a four-bedroom house, entered on the screen", () => {
     await type("job name", "Heron House");
     await page.waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 15_000 });
     await walk({ walk: "4000 r 3600 r 4000 r 3600", name: "Kitchen", kind: "kitchen" });
-    await walk({ walk: "4000 r 2400 r 4000 r", name: "Hall", kind: "hall", against: "wall 3 of Kitchen", side: "corner 1 to 2" });
-    await walk({ walk: "4m r 4200 r ? r 4200", name: "Living room", kind: "living", against: "wall 3 of Hall", side: "corner 1 to 2" });
-    await walk({ walk: "3500 r 3600 r 3500 r 3600", name: "Utility", kind: "utility", against: "wall 2 of Kitchen", side: "corner 4 to 1" });
-    await walk({ walk: "3500 r 2400 r 3500 r 2400", name: "Study", kind: "other", against: "wall 2 of Hall", side: "corner 4 to 1" });
-    await walk({ walk: "3500 r 4200 r 3500 r 4200", name: "Dining room", kind: "living", against: "wall 2 of Living room", side: "corner 4 to 1" });
+    await walk({
+      walk: "4000 r 2400 r 4000 r",
+      name: "Hall",
+      kind: "hall",
+      against: "wall 3 of Kitchen",
+      side: "corner 1 to 2",
+    });
+    await walk({
+      walk: "4m r 4200 r ? r 4200",
+      name: "Living room",
+      kind: "living",
+      against: "wall 3 of Hall",
+      side: "corner 1 to 2",
+    });
+    await walk({
+      walk: "3500 r 3600 r 3500 r 3600",
+      name: "Utility",
+      kind: "utility",
+      against: "wall 2 of Kitchen",
+      side: "corner 4 to 1",
+    });
+    await walk({
+      walk: "3500 r 2400 r 3500 r 2400",
+      name: "Study",
+      kind: "other",
+      against: "wall 2 of Hall",
+      side: "corner 4 to 1",
+    });
+    await walk({
+      walk: "3500 r 4200 r 3500 r 4200",
+      name: "Dining room",
+      kind: "living",
+      against: "wall 2 of Living room",
+      side: "corner 4 to 1",
+    });
     await see("6 rooms, 0 decks");
     await stored();
     const rooms = (await job()).rooms;
@@ -73,7 +122,12 @@ describe("a four-bedroom house, entered on the screen", () => {
     await choose("Build", "metal stud");
     await stored();
     const now = await job();
-    expect(now.walls.filter((w) => w.build === "metal-stud").map((w) => now.rooms.find((r) => r.id === w.room)!.name).sort()).toEqual(["Hall", "Kitchen"]);
+    expect(
+      now.walls
+        .filter((w) => w.build === "metal-stud")
+        .map((w) => now.rooms.find((r) => r.id === w.room)!.name)
+        .sort(),
+    ).toEqual(["Hall", "Kitchen"]);
     await page.keyboard.press("Escape");
   });
 
@@ -83,13 +137,24 @@ describe("a four-bedroom house, entered on the screen", () => {
     await press("Add one above");
     await page.waitForFunction(() => /First floor/.test(document.querySelector("header")?.textContent ?? ""));
     const ground = (await job()).rooms;
-    for (const [from, name, kind] of [["Kitchen", "Bedroom 1", "bedroom"], ["Hall", "Landing", "landing"], ["Living room", "Bedroom 2", "bedroom"], ["Utility", "Bedroom 3", "bedroom"], ["Study", "Bathroom", "bathroom"], ["Dining room", "Bedroom 4", "bedroom"]] as const) {
+    for (const [from, name, kind] of [
+      ["Kitchen", "Bedroom 1", "bedroom"],
+      ["Hall", "Landing", "landing"],
+      ["Living room", "Bedroom 2", "bedroom"],
+      ["Utility", "Bedroom 3", "bedroom"],
+      ["Study", "Bathroom", "bathroom"],
+      ["Dining room", "Bedroom 4", "bedroom"],
+    ] as const) {
       await page.select("[data-room]", ground.find((r) => r.name === from)!.id);
       await press("Copy the room");
       await type("copy name", name);
       await choose("copy storey", "First floor");
       await press("Add the copy");
-      await page.waitForFunction((n) => document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n, {}, name);
+      await page.waitForFunction(
+        (n) => document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n,
+        {},
+        name,
+      );
       await choose("Kind", kind);
     }
     await press("Add joists over");
@@ -116,16 +181,40 @@ describe("a four-bedroom house, entered on the screen", () => {
     await place("Ceiling light");
     await place("Light switch");
     await see("8 placed");
-    for (const name of ["Bedroom 2", "Bedroom 3", "Bedroom 4", "Landing", "Bathroom", "Living room", "Dining room", "Study", "Utility"]) {
+    for (const name of [
+      "Bedroom 2",
+      "Bedroom 3",
+      "Bedroom 4",
+      "Landing",
+      "Bathroom",
+      "Living room",
+      "Dining room",
+      "Study",
+      "Utility",
+    ]) {
       await page.select("[data-room]", idOf(name));
       await choose("copy points", "Bedroom 1");
-      await page.waitForFunction((n) => document.querySelector("[aria-label='Several points']") && document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n, {}, name);
+      await page.waitForFunction(
+        (n) =>
+          document.querySelector("[aria-label='Several points']") &&
+          document.querySelector<HTMLSelectElement>("[data-room]")?.selectedOptions[0]?.text === n,
+        {},
+        name,
+      );
     }
     await see("80 placed");
     await page.select("[data-room]", idOf("Hall"));
     for (const name of ["Board", "Twin socket", "Light switch", "Ceiling light"]) await place(name);
     await page.select("[data-room]", idOf("Kitchen"));
-    for (const name of ["Twin socket", "Twin socket", "Cooker control", "Fused connection unit", "Ceiling light", "Light switch"]) await place(name);
+    for (const name of [
+      "Twin socket",
+      "Twin socket",
+      "Cooker control",
+      "Fused connection unit",
+      "Ceiling light",
+      "Light switch",
+    ])
+      await place(name);
     await see("90 placed");
     await stored();
     const labels = (await job()).points.map((p) => p.label);
@@ -148,7 +237,13 @@ describe("a four-bedroom house, entered on the screen", () => {
     await page.select("[data-room]", now.rooms.find((r) => r.name === "Hall")!.id);
     await press("C1New ring");
     await press("Paint points onto C1");
-    const socket = now.points.find((p) => p.kind === "socket" && p.place.on === "wall" && now.walls.find((w) => w.id === (p.place as { wall: string }).wall)!.room === now.rooms.find((r) => r.name === "Hall")!.id)!;
+    const socket = now.points.find(
+      (p) =>
+        p.kind === "socket" &&
+        p.place.on === "wall" &&
+        now.walls.find((w) => w.id === (p.place as { wall: string }).wall)!.room ===
+          now.rooms.find((r) => r.name === "Hall")!.id,
+    )!;
     const tag = (await page.waitForSelector(`[data-point-tag="${socket.label}"]`))!;
     await tag.click();
     await see("15 wired");
@@ -168,7 +263,10 @@ describe("a four-bedroom house, entered on the screen", () => {
   });
 
   it("finds any room, wall, point or circuit from one box", async () => {
-    for (const [words, seen] of [["wall 2 bathroom", "Wall 2 of Bathroom"], ["circuit c1", "Painting C1|Paint points onto C1"]] as const) {
+    for (const [words, seen] of [
+      ["wall 2 bathroom", "Wall 2 of Bathroom"],
+      ["circuit c1", "Painting C1|Paint points onto C1"],
+    ] as const) {
       await key("/");
       await page.waitForSelector("[cmdk-input]");
       await page.type("[cmdk-input]", words);
@@ -198,7 +296,11 @@ describe("a four-bedroom house, entered on the screen", () => {
     await page.$eval('[data-corner-handle="1"]', (e) => (e as unknown as SVGElement).focus());
     const words = await page.$eval('[data-corner-handle="1"]', (e) => e.getAttribute("aria-label"));
     await page.keyboard.press("ArrowRight");
-    await page.waitForFunction((w) => document.querySelector('[data-corner-handle="1"]')?.getAttribute("aria-label") !== w, {}, words);
+    await page.waitForFunction(
+      (w) => document.querySelector('[data-corner-handle="1"]')?.getAttribute("aria-label") !== w,
+      {},
+      words,
+    );
     await stored();
     expect((await job()).rooms.find((r) => r.name === "Study")!.outline[0]).toEqual({ x: before.x + 10, y: before.y });
   });
@@ -207,7 +309,8 @@ describe("a four-bedroom house, entered on the screen", () => {
 });
 
 describe("drawings in and out, instruments, photos", () => {
-  const line = (x1: number, y1: number, x2: number, y2: number): string => `0\nLINE\n8\nROOMS\n10\n${x1}\n20\n${y1}\n11\n${x2}\n21\n${y2}\n`;
+  const line = (x1: number, y1: number, x2: number, y2: number): string =>
+    `0\nLINE\n8\nROOMS\n10\n${x1}\n20\n${y1}\n11\n${x2}\n21\n${y2}\n`;
   const dxf = `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n6\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${line(0, 0, 3.2, 0)}${line(3.2, 0, 3.2, 2.6)}${line(3.2, 2.6, 0, 2.6)}${line(0, 2.6, 0, 0)}0\nENDSEC\n0\nEOF\n`;
 
   it("takes rooms from a DXF drawing by its layers, and refuses a broken one in words", async () => {
@@ -229,17 +332,23 @@ describe("drawings in and out, instruments, photos", () => {
 
   it("gives plan and unrolled rooms as files that other programs read", async () => {
     const room = (await job()).rooms[0]!;
-    const plan = new DxfParser().parseSync(await (await fetch(`${app.address}/api/jobs/${jobId()}/plan.dxf?storey=ground`)).text())! as unknown as { entities: { layer: string }[] };
+    const plan = new DxfParser().parseSync(
+      await (await fetch(`${app.address}/api/jobs/${jobId()}/plan.dxf?storey=ground`)).text(),
+    )! as unknown as { entities: { layer: string }[] };
     expect(plan.entities.filter((e) => e.layer === "ROOMS")).toHaveLength(1);
     const svg = await (await fetch(`${app.address}/api/jobs/${jobId()}/unrolled.svg?room=${room.id}`)).text();
     expect(svg).toContain('<g id="WALLS"');
     expect((await fetch(`${app.address}/api/jobs/${jobId()}/unrolled.svg?room=nowhere`)).status).toBe(404);
-    expect((await (await fetch(`${app.address}/api/jobs/${jobId()}/points.csv`)).text()).split("\r\n")[0]).toMatch(/^label,kind,size/);
+    expect((await (await fetch(`${app.address}/api/jobs/${jobId()}/points.csv`)).text()).split("\r\n")[0]).toMatch(
+      /^label,kind,size/,
+    );
   });
 
   it("lays an image under the plan and scales it by a known length", async () => {
     await upload("[data-trace]", file("not-a-picture.png", "hello"));
-    await page.waitForFunction(() => document.querySelector("[data-drawing-fault]")?.textContent?.includes("no picture"));
+    await page.waitForFunction(() =>
+      document.querySelector("[data-drawing-fault]")?.textContent?.includes("no picture"),
+    );
     await upload("[data-trace]", "docs/screenshots/bench.png");
     await see("Give it a known length");
     await stored();
@@ -261,7 +370,13 @@ describe("drawings in and out, instruments, photos", () => {
   it("draws a room on the plan by pressing its corners", async () => {
     await press("Draw a room on the plan");
     const b = (await (await page.waitForSelector(".drawing"))!.boundingBox())!;
-    for (const [x, y] of [[0.3, 0.7], [0.3, 0.4], [0.6, 0.4], [0.6, 0.7]] as const) await page.mouse.click(b.x + b.width * x, b.y + b.height * y);
+    for (const [x, y] of [
+      [0.3, 0.7],
+      [0.3, 0.4],
+      [0.6, 0.4],
+      [0.6, 0.7],
+    ] as const)
+      await page.mouse.click(b.x + b.width * x, b.y + b.height * y);
     await page.waitForSelector('[data-outline-tool="4"]');
     await press("Close the outline");
     await type("new room name", "Traced room");
@@ -275,11 +390,15 @@ describe("drawings in and out, instruments, photos", () => {
     await press("Walk a room");
     await page.waitForSelector("[data-walk]");
     for (let i = 0; i < 4; i++) await key("F9");
-    await page.waitForFunction(() => /^36\d\d r 28\d\d r 36\d\d r 28\d\d r/.test((document.querySelector("[data-walk]") as HTMLInputElement).value));
+    await page.waitForFunction(() =>
+      /^36\d\d r 28\d\d r 36\d\d r 28\d\d r/.test((document.querySelector("[data-walk]") as HTMLInputElement).value),
+    );
     await page.waitForFunction(() => /Closes|Ends/.test(document.querySelector("[data-gap]")?.textContent ?? ""));
     await page.focus('[data-field="new room height"]');
     await key("F9");
-    await page.waitForFunction(() => (document.activeElement as HTMLElement | null)?.dataset.field === "new room thickness");
+    await page.waitForFunction(
+      () => (document.activeElement as HTMLElement | null)?.dataset.field === "new room thickness",
+    );
     await page.keyboard.press("Escape");
     await page.keyboard.press("Escape");
   });
@@ -294,7 +413,9 @@ describe("drawings in and out, instruments, photos", () => {
     await key("i");
     await press("Sweep the wall");
     await page.waitForSelector("[data-sweep]");
-    expect(await text("[data-sweep]")).toMatch(/Foil-backed board sets it off from end to end: this sweep tells nothing/);
+    expect(await text("[data-sweep]")).toMatch(
+      /Foil-backed board sets it off from end to end: this sweep tells nothing/,
+    );
     await page.waitForSelector("[data-sweep-line]");
     await key("i");
   });

@@ -22,15 +22,25 @@ function time(name: string, target: string, rounds: number, run: (round: number)
     run(i);
     return performance.now() - t;
   }).sort((a, b) => a - b);
-  console.log(`${name.padEnd(46)} ${ts[Math.floor(rounds / 2)]!.toFixed(2).padStart(9)} ms   (most ${ts[rounds - 1]!.toFixed(2)}; aim ${target})`);
+  console.log(
+    `${name.padEnd(46)} ${ts[Math.floor(rounds / 2)]!.toFixed(2).padStart(9)} ms   (most ${ts[rounds - 1]!.toFixed(2)}; aim ${target})`,
+  );
 }
 
 const demo = ternCottage();
 const cold = performance.now();
 makePlan(demo);
-console.log(`${"plan of the demo, first ever, nothing warm".padEnd(46)} ${(performance.now() - cold).toFixed(2).padStart(9)} ms`);
+console.log(
+  `${"plan of the demo, first ever, nothing warm".padEnd(46)} ${(performance.now() - cold).toFixed(2).padStart(9)} ms`,
+);
 time("plan of the demo", "150", 31, () => makePlan(demo));
-const moved = (round: number): Job => canonical({ ...demo, points: demo.points.map((p) => (p.id === "s5" && p.place.on === "wall" ? { ...p, place: { ...p.place, u: 2700 + 10 * round } } : p)) });
+const moved = (round: number): Job =>
+  canonical({
+    ...demo,
+    points: demo.points.map((p) =>
+      p.id === "s5" && p.place.on === "wall" ? { ...p, place: { ...p.place, u: 2700 + 10 * round } } : p,
+    ),
+  });
 time("plan of the demo after moving one point", "400", 31, (r) => makePlan(moved(r)));
 const planned = makePlan(demo);
 time("quick plan while a point is dragged", "50", 31, (r) => makePlan(moved(r), { before: planned }));
@@ -38,47 +48,83 @@ time("zones and points while dragging (one frame)", "16", 51, (r) => layHouse(mo
 const house90 = generatedHouse(5, 12, 6);
 time("12 rooms, 97 points: one frame of dragging", "16", 51, () => layHouse(house90));
 const house16 = generatedBlock(5, 1, 12, 6);
-time(`plan of a house of ${house16.points.length} points and ${house16.circuits.length} circuits`, "1000", 5, () => makePlan(house16));
+time(`plan of a house of ${house16.points.length} points and ${house16.circuits.length} circuits`, "1000", 5, () =>
+  makePlan(house16),
+);
 const block = generatedBlock(3, 12);
 time(`plan of a block of 12 flats, ${block.points.length} points`, "20000", 1, () => makePlan(block), 0);
-console.log(`${"  memory of this process after it".padEnd(46)} ${(process.memoryUsage().rss / 1e6).toFixed(0).padStart(9)} MB   (aim 500)`);
-for (const [name, job] of [["the demo", demo], ["the house", house16], ["two flats", generatedBlock(3, 2)]] as const)
+console.log(
+  `${"  memory of this process after it".padEnd(46)} ${(process.memoryUsage().rss / 1e6).toFixed(0).padStart(9)} MB   (aim 500)`,
+);
+for (const [name, job] of [
+  ["the demo", demo],
+  ["the house", house16],
+  ["two flats", generatedBlock(3, 2)],
+] as const)
   for (const p of presetNames) {
     const plan = makePlan({ ...job, settings: { ...job.settings, cost: presets[p].cost } });
-    console.log(`${`  ${name}, ${presets[p].name.toLowerCase()}: cable against its bound`.padEnd(46)} ${plan.cable.ratio.toFixed(3).padStart(9)}      (${(plan.cable.total / 1000).toFixed(1)} m, ${plan.holes.length} holes${p === "cable" ? "; aim 1.05" : ""})`);
+    console.log(
+      `${`  ${name}, ${presets[p].name.toLowerCase()}: cable against its bound`.padEnd(46)} ${plan.cable.ratio.toFixed(3).padStart(9)}      (${(plan.cable.total / 1000).toFixed(1)} m, ${plan.holes.length} holes${p === "cable" ? "; aim 1.05" : ""})`,
+    );
   }
 const large = generatedHouse(5, 8, 4);
 time("plan of 8 rooms, 49 points", "", 9, () => makePlan(large));
 
 /** Every calculator on its first values; the slowest is named. */
 const slow = new Set(["circuit.compare", "materials.cut"]);
-const each = calculators.filter((c) => !slow.has(c.name)).map((c) => {
-  for (let i = 0; i < 30; i++) answer(c, c.first);
-  const ts = Array.from({ length: 51 }, () => {
-    const t = performance.now();
-    answer(c, c.first);
-    return performance.now() - t;
-  }).sort((a, b) => a - b);
-  return { name: c.name, median: ts[25]! };
-}).sort((a, b) => b.median - a.median);
-console.log(`${`slowest of ${each.length} calculators: ${each[0]!.name}`.padEnd(46)} ${each[0]!.median.toFixed(2).padStart(9)} ms   (aim 1)`);
+const each = calculators
+  .filter((c) => !slow.has(c.name))
+  .map((c) => {
+    for (let i = 0; i < 30; i++) answer(c, c.first);
+    const ts = Array.from({ length: 51 }, () => {
+      const t = performance.now();
+      answer(c, c.first);
+      return performance.now() - t;
+    }).sort((a, b) => a - b);
+    return { name: c.name, median: ts[25]! };
+  })
+  .sort((a, b) => b.median - a.median);
+console.log(
+  `${`slowest of ${each.length} calculators: ${each[0]!.name}`.padEnd(46)} ${each[0]!.median.toFixed(2).padStart(9)} ms   (aim 1)`,
+);
 const places = Array.from({ length: 26 }, (_, i) => [(i * 7919) % 9000, (i * 104_729) % 7000] as const);
-const between = (n: number): number[][] => places.slice(0, n).map(([x, y]) => places.slice(0, n).map(([u, v]) => Math.abs(x - u) + Math.abs(y - v)));
+const between = (n: number): number[][] =>
+  places.slice(0, n).map(([x, y]) => places.slice(0, n).map(([u, v]) => Math.abs(x - u) + Math.abs(y - v)));
 const compare = calculatorNamed("circuit.compare")!;
 time("circuit.compare, 13 points, exact", "300", 9, () => answer(compare, { distances: between(14) }));
 time("circuit.compare, 25 points, with bound", "", 5, () => answer(compare, { distances: between(26) }));
 const cut = calculatorNamed("materials.cut")!;
-const sixty = { pieces: Array.from({ length: 60 }, (_, i) => ({ id: `p${i}`, length: 2000 + ((i * 7919) % 11_000) })), stock: Array.from({ length: 8 }, (_, i) => ({ id: `d${i}`, length: i % 2 ? 100_000 : 50_000 })) };
+const sixty = {
+  pieces: Array.from({ length: 60 }, (_, i) => ({ id: `p${i}`, length: 2000 + ((i * 7919) % 11_000) })),
+  stock: Array.from({ length: 8 }, (_, i) => ({ id: `d${i}`, length: i % 2 ? 100_000 : 50_000 })),
+};
 time("materials.cut, 60 pieces on 8 drums", "1000", 5, () => answer(cut, sixty));
 const cutOut = answer(cut, sixty);
-if (cutOut.ok) console.log(`${"  proven optimal".padEnd(46)} ${String((cutOut.output as { optimal: boolean }).optimal).padStart(9)}`);
-time("command line: one question, whole process", "600", 5, () => spawnSync("npm", ["run", "-s", "calc", "--", "fold.tray", '{"width":150,"angle":90}']));
+if (cutOut.ok)
+  console.log(
+    `${"  proven optimal".padEnd(46)} ${String((cutOut.output as { optimal: boolean }).optimal).padStart(9)}`,
+  );
+time("command line: one question, whole process", "600", 5, () =>
+  spawnSync("npm", ["run", "-s", "calc", "--", "fold.tray", '{"width":150,"angle":90}']),
+);
 
 /** Frames a second while a point is dragged in the browser, and how long an edit takes until it is stored. */
 async function frames(port: number): Promise<void> {
-  const chromium = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser"].find((p) => p && existsSync(p));
+  const chromium = [process.env.CHROMIUM, "/usr/bin/chromium", "/usr/bin/chromium-browser"].find(
+    (p) => p && existsSync(p),
+  );
   if (!chromium) return console.log("No Chromium: frames while dragging are left out.");
-  const browser = await puppeteer.launch({ executablePath: chromium, args: ["--headless=new", "--no-sandbox", "--disable-gpu", "--disable-background-networking", "--disable-component-update", "--disable-sync"] });
+  const browser = await puppeteer.launch({
+    executablePath: chromium,
+    args: [
+      "--headless=new",
+      "--no-sandbox",
+      "--disable-gpu",
+      "--disable-background-networking",
+      "--disable-component-update",
+      "--disable-sync",
+    ],
+  });
   const page = await browser.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   for (const [path, tag] of [["/jobs/tern-cottage?stage=points&room=kitchen", "S5"]] as const) {
@@ -89,15 +135,24 @@ async function frames(port: number): Promise<void> {
     await page.mouse.move(x, y);
     await page.mouse.down();
     // As text: what a bundler adds to functions is not there in the page.
-    await page.evaluate("window.stamps = []; window.counting = true; const tick = (t) => { window.stamps.push(t); if (window.counting) requestAnimationFrame(tick); }; requestAnimationFrame(tick);");
+    await page.evaluate(
+      "window.stamps = []; window.counting = true; const tick = (t) => { window.stamps.push(t); if (window.counting) requestAnimationFrame(tick); }; requestAnimationFrame(tick);",
+    );
     for (let i = 0; i < 120; i++) await page.mouse.move(x + 40 * Math.sin(i / 9), y + 6 * Math.cos(i / 7));
     const stamps = (await page.evaluate("window.counting = false; window.stamps")) as number[];
-    const gaps = stamps.slice(1).map((t, i) => t - stamps[i]!).sort((p, q) => p - q);
-    console.log(`${`dragging a point, one frame (${gaps.length} frames)`.padEnd(46)} ${gaps[Math.floor(gaps.length / 2)]!.toFixed(2).padStart(9)} ms   (95 of 100 within ${gaps[Math.floor(gaps.length * 0.95)]!.toFixed(1)}; aim 16.7)`);
+    const gaps = stamps
+      .slice(1)
+      .map((t, i) => t - stamps[i]!)
+      .sort((p, q) => p - q);
+    console.log(
+      `${`dragging a point, one frame (${gaps.length} frames)`.padEnd(46)} ${gaps[Math.floor(gaps.length / 2)]!.toFixed(2).padStart(9)} ms   (95 of 100 within ${gaps[Math.floor(gaps.length * 0.95)]!.toFixed(1)}; aim 16.7)`,
+    );
     const from = performance.now();
     await page.mouse.up();
     await page.waitForSelector('[data-storing="stored"]');
-    console.log(`${"an edit, from letting go until it is stored".padEnd(46)} ${(performance.now() - from).toFixed(0).padStart(9)} ms   (aim 200)`);
+    console.log(
+      `${"an edit, from letting go until it is stored".padEnd(46)} ${(performance.now() - from).toFixed(0).padStart(9)} ms   (aim 200)`,
+    );
   }
   await browser.close();
 }
@@ -106,18 +161,28 @@ if (existsSync(".next/BUILD_ID")) {
   const port = 43_000 + (process.pid % 2000);
   const data = mkdtempSync(join(tmpdir(), "lumbet-bench-"));
   const from = performance.now();
-  const server = spawn(process.execPath, ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)], { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data } });
+  const server = spawn(
+    process.execPath,
+    ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)],
+    { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data } },
+  );
   await new Promise<void>((done) => server.stdout.on("data", (c) => String(c).includes("Ready") && done()));
-  console.log(`${"start of the built server, new database".padEnd(46)} ${(performance.now() - from).toFixed(0).padStart(9)} ms   (aim 3000)`);
+  console.log(
+    `${"start of the built server, new database".padEnd(46)} ${(performance.now() - from).toFixed(0).padStart(9)} ms   (aim 3000)`,
+  );
   const html = await (await fetch(`http://127.0.0.1:${port}/jobs/tern-cottage`)).text();
   const scripts = [...new Set([...html.matchAll(/\/_next\/static\/[^"'\\]+\.js/g)].map((m) => m[0]))];
   let all = 0;
-  for (const s of scripts) all += gzipSync(Buffer.from(await (await fetch(`http://127.0.0.1:${port}${s}`)).arrayBuffer())).length;
+  for (const s of scripts)
+    all += gzipSync(Buffer.from(await (await fetch(`http://127.0.0.1:${port}${s}`)).arrayBuffer())).length;
   const blank = await (await fetch(`http://127.0.0.1:${port}/no-such-page`)).text();
   const own = new Set([...blank.matchAll(/\/_next\/static\/[^"'\\]+\.js/g)].map((m) => m[0]));
   let framework = 0;
-  for (const s of scripts) if (own.has(s)) framework += gzipSync(readFileSync(join(".next", s.replace("/_next/", "")))).length;
-  console.log(`${"script of the room view, compressed".padEnd(46)} ${((all - framework) / 1000).toFixed(0).padStart(9)} kB   (beyond ${(framework / 1000).toFixed(0)} kB on every page; aim 200)`);
+  for (const s of scripts)
+    if (own.has(s)) framework += gzipSync(readFileSync(join(".next", s.replace("/_next/", "")))).length;
+  console.log(
+    `${"script of the room view, compressed".padEnd(46)} ${((all - framework) / 1000).toFixed(0).padStart(9)} kB   (beyond ${(framework / 1000).toFixed(0)} kB on every page; aim 200)`,
+  );
   await frames(port).catch((e: Error) => console.log(`Frames while dragging could not be counted: ${e.message}`));
   server.kill();
   await new Promise((r) => server.once("exit", r));

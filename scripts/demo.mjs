@@ -17,14 +17,21 @@ function stop(words) {
   console.error(words);
   process.exit(1);
 }
-for (const a of args) if (a !== "--reset") stop(`Unknown option ${a}. The only one is --reset, which puts the demo back as it was.`);
-if (!Number.isInteger(port) || port < 1 || port > 65535) stop(`PORT is ${process.env.PORT}; it must be a whole number between 1 and 65535.`);
+for (const a of args)
+  if (a !== "--reset") stop(`Unknown option ${a}. The only one is --reset, which puts the demo back as it was.`);
+if (!Number.isInteger(port) || port < 1 || port > 65535)
+  stop(`PORT is ${process.env.PORT}; it must be a whole number between 1 and 65535.`);
 const [major, minor] = process.versions.node.split(".").map(Number);
-if (major < 20 || (major === 20 && minor < 9)) stop(`Node ${process.versions.node} is too old; Lumbet needs 20.9 or newer.`);
+if (major < 20 || (major === 20 && minor < 9))
+  stop(`Node ${process.versions.node} is too old; Lumbet needs 20.9 or newer.`);
 
 function run(command, list, words) {
   console.log(words);
-  const r = spawnSync(command, list, { stdio: ["ignore", "ignore", "inherit"], env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" }, shell: process.platform === "win32" });
+  const r = spawnSync(command, list, {
+    stdio: ["ignore", "ignore", "inherit"],
+    env: { ...process.env, NEXT_TELEMETRY_DISABLED: "1" },
+    shell: process.platform === "win32",
+  });
   if (r.status !== 0) stop(`${words} failed (${command} ${list.join(" ")}, exit ${r.status ?? r.signal}).`);
 }
 
@@ -39,7 +46,8 @@ const free = await new Promise((done) => {
   probe.once("error", (e) => done(e.code ?? "busy"));
   probe.listen(port, host, () => probe.close(() => done(true)));
 });
-if (free !== true) stop(`Port ${port} on ${host} is in use (${free}). Stop what uses it, or choose another: PORT=4311 npm run demo`);
+if (free !== true)
+  stop(`Port ${port} on ${host} is in use (${free}). Stop what uses it, or choose another: PORT=4311 npm run demo`);
 
 const lock = join(data, "lumbet.lock");
 if (existsSync(lock)) {
@@ -51,7 +59,10 @@ if (existsSync(lock)) {
   } catch (e) {
     alive = e.code === "ENOENT" ? alive : false;
   }
-  if (alive) stop(`The data folder ${data} is in use by another Lumbet (process ${pid}). Stop that one first, or set LUMBET_DATA to another folder.`);
+  if (alive)
+    stop(
+      `The data folder ${data} is in use by another Lumbet (process ${pid}). Stop that one first, or set LUMBET_DATA to another folder.`,
+    );
 }
 if (args.includes("--reset")) {
   rmSync(data, { recursive: true, force: true });
@@ -59,7 +70,8 @@ if (args.includes("--reset")) {
 }
 
 const stamp = join(root, "node_modules", ".package-lock.json");
-if (!existsSync(stamp) || statSync(stamp).mtimeMs + 1000 < statSync("package-lock.json").mtimeMs) run("npm", ["install", "--no-save", "--no-audit", "--no-fund"], "Installing packages");
+if (!existsSync(stamp) || statSync(stamp).mtimeMs + 1000 < statSync("package-lock.json").mtimeMs)
+  run("npm", ["install", "--no-save", "--no-audit", "--no-fund"], "Installing packages");
 const built = join(root, ".next", "lumbet-built");
 const sources = ["src", "package-lock.json", "next.config.ts", "postcss.config.mjs"].map((p) => join(root, p));
 if (!existsSync(built) || statSync(built).mtimeMs < Math.max(...sources.map(newest))) {
@@ -67,7 +79,11 @@ if (!existsSync(built) || statSync(built).mtimeMs < Math.max(...sources.map(newe
   writeFileSync(built, new Date().toISOString());
 }
 
-const server = spawn(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "start", "-H", host, "-p", String(port)], { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data, NEXT_TELEMETRY_DISABLED: "1" } });
+const server = spawn(
+  process.execPath,
+  [join(root, "node_modules/next/dist/bin/next"), "start", "-H", host, "-p", String(port)],
+  { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data, NEXT_TELEMETRY_DISABLED: "1" } },
+);
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));
 let told = false;

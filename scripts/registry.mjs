@@ -8,7 +8,10 @@ const out = join(dir, "list.ts");
 
 /** Brings the list up to date; returns whether it was. */
 export function writeRegistry(check = false) {
-  const names = readdirSync(dir).filter((f) => /^[a-z]+\.[a-z0-9-]+\.ts$/.test(f) && !f.endsWith(".test.ts")).map((f) => f.slice(0, -3)).sort();
+  const names = readdirSync(dir)
+    .filter((f) => /^[a-z]+\.[a-z0-9-]+\.ts$/.test(f) && !f.endsWith(".test.ts"))
+    .map((f) => f.slice(0, -3))
+    .sort();
   const variable = (n) => n.replace(/[.-](\w)/g, (_, c) => c.toUpperCase());
   const text = `// Made by scripts/registry.mjs from the files of this folder.\nimport type { Calculator } from "./calculator";\n${names.map((n) => `import ${variable(n)} from "./${n}";\n`).join("")}\nexport const list: readonly Calculator[] = [\n${names.map((n) => `  ${variable(n)},\n`).join("")}];\n`;
   let old = "";

@@ -23,7 +23,16 @@ if (made < Math.max(newest(join(root, "src/core")), newest(join(root, "src/cli")
   const { build } = await import("esbuild");
   mkdirSync(dirname(out), { recursive: true });
   const fresh = `${out}.${process.pid}`;
-  await build({ entryPoints: [join(root, "src/cli", `${tool}.ts`)], outfile: fresh, bundle: true, platform: "node", format: "esm", target: "node20", minify: true, logLevel: "error" });
+  await build({
+    entryPoints: [join(root, "src/cli", `${tool}.ts`)],
+    outfile: fresh,
+    bundle: true,
+    platform: "node",
+    format: "esm",
+    target: "node20",
+    minify: true,
+    logLevel: "error",
+  });
   renameSync(fresh, out);
 }
 process.argv = [process.argv[0], out, ...args];

@@ -9,7 +9,8 @@ import { fileURLToPath } from "node:url";
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 process.chdir(root);
 const env = { ...process.env, NEXT_TELEMETRY_DISABLED: "1" };
-const call = (command, args, more = {}) => spawnSync(command, args, { stdio: ["ignore", "inherit", "inherit"], env, ...more }).status === 0;
+const call = (command, args, more = {}) =>
+  spawnSync(command, args, { stdio: ["ignore", "inherit", "inherit"], env, ...more }).status === 0;
 const bin = (path, ...args) => call(process.execPath, [join(root, "node_modules", path), ...args]);
 
 let passed = 0;
@@ -32,7 +33,12 @@ if (!existsSync(stamp) || statSync(stamp).mtimeMs + 1000 < statSync("package-loc
   }
 }
 const chromium = ["/usr/bin/chromium", "/usr/bin/chromium-browser", "/usr/bin/google-chrome"];
-if (!process.env.CHROMIUM && !chromium.some((p) => existsSync(p)) && process.getuid?.() === 0 && existsSync("/usr/bin/apt-get")) {
+if (
+  !process.env.CHROMIUM &&
+  !chromium.some((p) => existsSync(p)) &&
+  process.getuid?.() === 0 &&
+  existsSync("/usr/bin/apt-get")
+) {
   console.log("== Chromium, from Debian's packages");
   call("apt-get", ["update", "-qq"]);
   call("apt-get", ["install", "-y", "-qq", "chromium"], { env: { ...env, DEBIAN_FRONTEND: "noninteractive" } });
@@ -42,7 +48,15 @@ if (!process.env.CHROMIUM && !chromium.some((p) => existsSync(p)) && process.get
 function tests(name, config) {
   console.log(`\n== ${name}`);
   const report = join(mkdtempSync(join(tmpdir(), "lumbet-report-")), "report.json");
-  const ok = bin("vitest/vitest.mjs", "run", "--config", config, "--reporter=default", "--reporter=json", `--outputFile.json=${report}`);
+  const ok = bin(
+    "vitest/vitest.mjs",
+    "run",
+    "--config",
+    config,
+    "--reporter=default",
+    "--reporter=json",
+    `--outputFile.json=${report}`,
+  );
   if (!existsSync(report)) {
     failed++;
     return;
@@ -56,9 +70,15 @@ check("route types", () => bin("next/dist/bin/next", "typegen"));
 check("types", () => bin("typescript/bin/tsc", "--noEmit"));
 check("types of the core, without DOM or Node", () => bin("typescript/bin/tsc", "--noEmit", "-p", "src/core"));
 check("lint", () => bin("eslint/bin/eslint.js", "src", "e2e", "scripts"));
-check("boundaries", () => bin("dependency-cruiser/bin/dependency-cruise.mjs", "src", "--config", ".dependency-cruiser.cjs"));
-check("the list of calculators is that of the files", () => call(process.execPath, ["scripts/registry.mjs", "--check"]));
-check("the published schemas and rule book are those of the code", () => bin("tsx/dist/cli.mjs", "scripts/schemas.ts", "--check"));
+check("boundaries", () =>
+  bin("dependency-cruiser/bin/dependency-cruise.mjs", "src", "--config", ".dependency-cruiser.cjs"),
+);
+check("the list of calculators is that of the files", () =>
+  call(process.execPath, ["scripts/registry.mjs", "--check"]),
+);
+check("the published schemas and rule book are those of the code", () =>
+  bin("tsx/dist/cli.mjs", "scripts/schemas.ts", "--check"),
+);
 tests("unit tests", "vitest.config.ts");
 if (check("build", () => bin("next/dist/bin/next", "build"))) tests("journeys in the browser", "e2e/vitest.config.ts");
 

@@ -19,7 +19,11 @@ const version = z.number().int().min(0);
 export async function edit(jobId: string, base: number, patch: unknown): Promise<EditAnswer> {
   const id = idSchema.safeParse(jobId);
   const from = version.safeParse(base);
-  if (!id.success || !from.success) return { kind: "refused", refusals: [{ path: id.success ? "version" : "job", message: "is not one this server can know" }] };
+  if (!id.success || !from.success)
+    return {
+      kind: "refused",
+      refusals: [{ path: id.success ? "version" : "job", message: "is not one this server can know" }],
+    };
   return editJob(await database(), id.data, from.data, patch);
 }
 
@@ -33,9 +37,14 @@ export async function siteBook(jobId: string): ReturnType<typeof siteBookOf> {
 
 export async function addSiteEntries(jobId: string, entries: unknown) {
   const parsed = z.array(siteEntrySchema).min(1).max(500).safeParse(entries);
-  if (!parsed.success) return { ok: false as const, message: parsed.error.issues.map((i) => `${i.path.join(".")}: ${i.message}`).join("; ") };
+  if (!parsed.success)
+    return {
+      ok: false as const,
+      message: parsed.error.issues.map((i) => `${i.path.join(".")}: ${i.message}`).join("; "),
+    };
   const db = await database();
-  if (!(await findJob(db, idSchema.parse(jobId)))) return { ok: false as const, message: "This job is no longer there." };
+  if (!(await findJob(db, idSchema.parse(jobId))))
+    return { ok: false as const, message: "This job is no longer there." };
   await storeEntries(db, jobId, parsed.data);
   return { ok: true as const, siteBook: await siteBookOf(db, jobId) };
 }
@@ -44,7 +53,8 @@ const nameSchema = z.string().trim().min(1).max(80);
 
 export async function createJob(from: "blank" | "demo", name: string) {
   const parsed = nameSchema.safeParse(name);
-  if (!parsed.success) return { ok: false as const, message: `Name is “${String(name).slice(0, 90)}”; give it 1 to 80 characters.` };
+  if (!parsed.success)
+    return { ok: false as const, message: `Name is “${String(name).slice(0, 90)}”; give it 1 to 80 characters.` };
   const id = nanoid(10);
   const db = await database();
   const made = from === "demo" ? { ...ternCottage(id), name: parsed.data } : blankJob(id, parsed.data);

@@ -17,9 +17,20 @@ import { type KeptAnswer, dropAnswer, keepAnswer, keptAnswers } from "../data/ke
 
 type Told = { ok: true } | { ok: false; message: string };
 
-const keep = z.strictObject({ name: z.string().trim().min(1, "Name is empty; give it 1 to 80 characters.").max(80, "Name is too long; at most 80 characters fit."), calculator: z.string().max(60), input: z.unknown(), jobId: idSchema.nullable() });
+const keep = z.strictObject({
+  name: z
+    .string()
+    .trim()
+    .min(1, "Name is empty; give it 1 to 80 characters.")
+    .max(80, "Name is too long; at most 80 characters fit."),
+  calculator: z.string().max(60),
+  input: z.unknown(),
+  jobId: idSchema.nullable(),
+});
 
-export async function keepBenchAnswer(what: unknown): Promise<{ ok: true; kept: KeptAnswer[] } | { ok: false; message: string }> {
+export async function keepBenchAnswer(
+  what: unknown,
+): Promise<{ ok: true; kept: KeptAnswer[] } | { ok: false; message: string }> {
   const parsed = keep.safeParse(what);
   if (!parsed.success) return { ok: false, message: parsed.error.issues[0]!.message };
   const { name, calculator, input, jobId } = parsed.data;
@@ -29,9 +40,18 @@ export async function keepBenchAnswer(what: unknown): Promise<{ ok: true; kept: 
   const catalogue = await catalogueOf(db);
   const a = answer(c, input, catalogue);
   if (!a.ok) return { ok: false, message: a.error.message };
-  if (JSON.stringify(input).length > 200_000) return { ok: false, message: "The input is larger than 200 000 characters; keep it as a file of your own." };
-  if (jobId !== null && !(await findJob(db, jobId))) return { ok: false, message: "That job is no longer there; keep the answer without it, or choose another." };
-  await keepAnswer(db, { id: nanoid(10), name, calculator, input, headline: sheetOf(c, input, catalogue)?.headline ?? "", jobId });
+  if (JSON.stringify(input).length > 200_000)
+    return { ok: false, message: "The input is larger than 200 000 characters; keep it as a file of your own." };
+  if (jobId !== null && !(await findJob(db, jobId)))
+    return { ok: false, message: "That job is no longer there; keep the answer without it, or choose another." };
+  await keepAnswer(db, {
+    id: nanoid(10),
+    name,
+    calculator,
+    input,
+    headline: sheetOf(c, input, catalogue)?.headline ?? "",
+    jobId,
+  });
   return { ok: true, kept: await keptAnswers(db) };
 }
 
@@ -41,9 +61,14 @@ export async function dropBenchAnswer(id: string): Promise<KeptAnswer[]> {
   return keptAnswers(db);
 }
 
-export async function importCatalogue(table: string, text: string): Promise<{ ok: true; rows: number } | { ok: false; refusals: { path: string; message: string }[] }> {
-  if (!isCatalogueTable(table)) return { ok: false, refusals: [{ path: "table", message: "is none of the catalogue" }] };
-  if (typeof text !== "string" || text.length > 1_000_000) return { ok: false, refusals: [{ path: "", message: "the sheet has more than 1 000 000 characters" }] };
+export async function importCatalogue(
+  table: string,
+  text: string,
+): Promise<{ ok: true; rows: number } | { ok: false; refusals: { path: string; message: string }[] }> {
+  if (!isCatalogueTable(table))
+    return { ok: false, refusals: [{ path: "table", message: "is none of the catalogue" }] };
+  if (typeof text !== "string" || text.length > 1_000_000)
+    return { ok: false, refusals: [{ path: "", message: "the sheet has more than 1 000 000 characters" }] };
   const read = readCatalogueCsv(table, text);
   if (!read.ok) return read;
   await putRows(await database(), read.rows);
@@ -56,7 +81,10 @@ export async function putCatalogueRow(table: string, row: unknown): Promise<Told
   if (!parsed.success) {
     const issue = parsed.error.issues[0]!;
     const field = String(issue.path[0] ?? "row");
-    return { ok: false, message: `${field} is ${JSON.stringify((row as Record<string, unknown> | null)?.[field]) ?? "nothing"}: ${issue.message}` };
+    return {
+      ok: false,
+      message: `${field} is ${JSON.stringify((row as Record<string, unknown> | null)?.[field]) ?? "nothing"}: ${issue.message}`,
+    };
   }
   await putRows(await database(), [{ table, row: parsed.data as CatalogueRow["row"] }]);
   return { ok: true };
@@ -68,13 +96,23 @@ export async function resetCatalogue(table: string, id?: string): Promise<Told> 
   return { ok: true };
 }
 
-const schoolKey = z.string().refine((k): k is SchoolKey => Object.hasOwn(schoolsSchema.shape, k), "is no question of the schools");
+const schoolKey = z
+  .string()
+  .refine((k): k is SchoolKey => Object.hasOwn(schoolsSchema.shape, k), "is no question of the schools");
 
 /** Chooses a school for one job, or for all jobs there are and all to come. */
-export async function chooseSchool(jobId: string | null, key: string, value: string): Promise<{ ok: true; jobs: number } | { ok: false; message: string }> {
+export async function chooseSchool(
+  jobId: string | null,
+  key: string,
+  value: string,
+): Promise<{ ok: true; jobs: number } | { ok: false; message: string }> {
   const k = schoolKey.safeParse(key);
   const v = k.success ? schoolsSchema.shape[k.data].safeParse(value) : null;
-  if (!k.success || !v?.success) return { ok: false, message: `School is “${String(value).slice(0, 40)}”; it must be one of the two of its question.` };
+  if (!k.success || !v?.success)
+    return {
+      ok: false,
+      message: `School is “${String(value).slice(0, 40)}”; it must be one of the two of its question.`,
+    };
   const db = await database();
   const ids = jobId === null ? (await listJobs(db)).map((j) => j.id) : [idSchema.parse(jobId)];
   if (jobId === null) await setDefaultSchools(db, { ...(await defaultSchools(db)), [k.data]: v.data });
@@ -84,8 +122,16 @@ export async function chooseSchool(jobId: string | null, key: string, value: str
     if (!found) return { ok: false, message: "This job is no longer there." };
     const { settings } = found.job;
     if (settings.schools[k.data] === v.data) continue;
-    const done = await editJob(db, id, found.version, [{ collection: "head", id: "settings", before: settings, after: { ...settings, schools: { ...settings.schools, [k.data]: v.data } } }]);
-    if (done.kind !== "stored") return { ok: false, message: `${found.job.name} could not be changed; open it and try there.` };
+    const done = await editJob(db, id, found.version, [
+      {
+        collection: "head",
+        id: "settings",
+        before: settings,
+        after: { ...settings, schools: { ...settings.schools, [k.data]: v.data } },
+      },
+    ]);
+    if (done.kind !== "stored")
+      return { ok: false, message: `${found.job.name} could not be changed; open it and try there.` };
     jobs++;
   }
   return { ok: true, jobs };

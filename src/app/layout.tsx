@@ -12,7 +12,10 @@ import type { ReactNode } from "react";
 import { themeScript } from "../ui/kit/theme-script";
 import { Toasts } from "../ui/kit/toasts";
 
-export const metadata: Metadata = { title: { default: "Lumbet", template: "%s · Lumbet" }, description: "Plan and carry out electrical first fix." };
+export const metadata: Metadata = {
+  title: { default: "Lumbet", template: "%s · Lumbet" },
+  description: "Plan and carry out electrical first fix.",
+};
 export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 
 export default function Layout({ children }: { children: ReactNode }) {

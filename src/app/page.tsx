@@ -7,5 +7,16 @@ export const dynamic = "force-dynamic";
 
 export default async function Page() {
   const jobs = await listJobs(await database());
-  return <JobsPage jobs={jobs} actions={{ create: createJob, duplicate: duplicateJob, remove: removeJob, restore: restoreJob, importFile: importJob }} />;
+  return (
+    <JobsPage
+      jobs={jobs}
+      actions={{
+        create: createJob,
+        duplicate: duplicateJob,
+        remove: removeJob,
+        restore: restoreJob,
+        importFile: importJob,
+      }}
+    />
+  );
 }

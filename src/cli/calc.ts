@@ -10,7 +10,11 @@ function fail(error: InputError): never {
   process.exit(2);
 }
 
-const unknown = (name: unknown): InputError => ({ code: "unknown-calculator", message: `name: got ${JSON.stringify(name) ?? "nothing"}; must be one of ${calculators.map((c) => c.name).join(", ")}`, path: "name" });
+const unknown = (name: unknown): InputError => ({
+  code: "unknown-calculator",
+  message: `name: got ${JSON.stringify(name) ?? "nothing"}; must be one of ${calculators.map((c) => c.name).join(", ")}`,
+  path: "name",
+});
 
 function run(name: unknown, input: unknown): Answer {
   const c = typeof name === "string" ? calculatorNamed(name) : null;
@@ -21,7 +25,10 @@ function parse(text: string): { ok: true; value: unknown } | { ok: false; error:
   try {
     return { ok: true, value: JSON.parse(text) };
   } catch (e) {
-    return { ok: false, error: { code: "not-json", message: `input: is not whole JSON: ${(e as Error).message}`, path: "" } };
+    return {
+      ok: false,
+      error: { code: "not-json", message: `input: is not whole JSON: ${(e as Error).message}`, path: "" },
+    };
   }
 }
 
@@ -36,13 +43,24 @@ async function batch(): Promise<void> {
 }
 
 const [first, second] = process.argv.slice(2);
-if (first === "--list") process.stdout.write(calculators.map((c) => c.name).sort().join("\n") + "\n");
+if (first === "--list")
+  process.stdout.write(
+    calculators
+      .map((c) => c.name)
+      .sort()
+      .join("\n") + "\n",
+  );
 else if (first === "--schema") {
   const c = calculatorNamed(second ?? "");
   if (!c) fail(unknown(second));
   process.stdout.write(JSON.stringify(z.toJSONSchema(c.input, { io: "input" }), null, 2) + "\n");
 } else if (first === "--batch") await batch();
-else if (first === undefined) fail({ code: "usage", message: "name a calculator: npm run -s calc -- NAME 'JSON', or --list, --schema NAME, --batch", path: "" });
+else if (first === undefined)
+  fail({
+    code: "usage",
+    message: "name a calculator: npm run -s calc -- NAME 'JSON', or --list, --schema NAME, --batch",
+    path: "",
+  });
 else {
   const c = calculatorNamed(first);
   if (!c) fail(unknown(first));

@@ -17,5 +17,10 @@ try {
   fail("unreadable", `${file} cannot be read: ${(e as Error).message}`);
 }
 const read = readJobFile(text);
-if (!read.ok) fail("refused", read.refusals.map((r) => (r.path ? `${r.path}: ${r.message}` : r.message)).join("; "), read.refusals[0]?.path);
+if (!read.ok)
+  fail(
+    "refused",
+    read.refusals.map((r) => (r.path ? `${r.path}: ${r.message}` : r.message)).join("; "),
+    read.refusals[0]?.path,
+  );
 process.stdout.write(JSON.stringify(makePlan(read.file.job, { clock: () => performance.now() }), null, 2) + "\n");

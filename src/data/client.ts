@@ -17,7 +17,11 @@ const migrationsFolder = (): string => join(/* turbopackIgnore: true */ process.
 
 async function openEmbedded(folder: string): Promise<Db> {
   lockFolder(folder);
-  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([import("@electric-sql/pglite"), import("drizzle-orm/pglite"), import("drizzle-orm/pglite/migrator")]);
+  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
+    import("@electric-sql/pglite"),
+    import("drizzle-orm/pglite"),
+    import("drizzle-orm/pglite/migrator"),
+  ]);
   const files = join(folder, "pg");
   mkdirSync(files, { recursive: true });
   const db = drizzle({ client: new PGlite(files), schema });
@@ -26,7 +30,11 @@ async function openEmbedded(folder: string): Promise<Db> {
 }
 
 async function openServer(url: string): Promise<Db> {
-  const [{ default: postgres }, { drizzle }, { migrate }] = await Promise.all([import("postgres"), import("drizzle-orm/postgres-js"), import("drizzle-orm/postgres-js/migrator")]);
+  const [{ default: postgres }, { drizzle }, { migrate }] = await Promise.all([
+    import("postgres"),
+    import("drizzle-orm/postgres-js"),
+    import("drizzle-orm/postgres-js/migrator"),
+  ]);
   const db = drizzle({ client: postgres(url, { max: 8, onnotice: () => {} }), schema });
   await migrate(db, { migrationsFolder: migrationsFolder() });
   return db as unknown as Db;
@@ -34,7 +42,11 @@ async function openServer(url: string): Promise<Db> {
 
 /** A database in memory, migrated: for tests. */
 export async function openMemory(): Promise<Db> {
-  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([import("@electric-sql/pglite"), import("drizzle-orm/pglite"), import("drizzle-orm/pglite/migrator")]);
+  const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
+    import("@electric-sql/pglite"),
+    import("drizzle-orm/pglite"),
+    import("drizzle-orm/pglite/migrator"),
+  ]);
   const db = drizzle({ client: new PGlite(), schema });
   await migrate(db, { migrationsFolder: migrationsFolder() });
   return db as unknown as Db;
@@ -47,7 +59,9 @@ const held = globalThis as { lumbetDb?: Promise<Db> };
  * @throws FolderBusy when another process has the folder
  */
 export function database(): Promise<Db> {
-  held.lumbetDb ??= (process.env.DATABASE_URL ? openServer(process.env.DATABASE_URL) : openEmbedded(dataFolder())).catch((e: unknown) => {
+  held.lumbetDb ??= (
+    process.env.DATABASE_URL ? openServer(process.env.DATABASE_URL) : openEmbedded(dataFolder())
+  ).catch((e: unknown) => {
     delete held.lumbetDb;
     throw e;
   });

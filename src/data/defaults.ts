@@ -11,5 +11,8 @@ export async function defaultSchools(db: Db): Promise<Schools> {
 }
 
 export async function setDefaultSchools(db: Db, schools: Schools): Promise<void> {
-  await db.insert(schema.defaults).values({ key: "schools", value: schools }).onConflictDoUpdate({ target: schema.defaults.key, set: { value: schools } });
+  await db
+    .insert(schema.defaults)
+    .values({ key: "schools", value: schools })
+    .onConflictDoUpdate({ target: schema.defaults.key, set: { value: schools } });
 }

@@ -49,7 +49,10 @@ export function lockFolder(folder: string): () => void {
   const path = join(folder, LOCK);
   for (let attempt = 0; ; attempt++) {
     const holder = holderOf(folder);
-    if (holder !== null && holder !== process.pid) throw new FolderBusy(`The data folder ${folder} is in use by another Lumbet (process ${holder}). Stop that one first, or set LUMBET_DATA to another folder.`);
+    if (holder !== null && holder !== process.pid)
+      throw new FolderBusy(
+        `The data folder ${folder} is in use by another Lumbet (process ${holder}). Stop that one first, or set LUMBET_DATA to another folder.`,
+      );
     try {
       if (attempt > 0 || holder === process.pid) rmSync(path, { force: true });
       const fd = openSync(path, "wx");

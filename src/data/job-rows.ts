@@ -34,16 +34,28 @@ export async function readJob(db: Db, id: string): Promise<{ job: Job; version: 
   if (!head) return null;
   const lists: Record<string, unknown[]> = {};
   for (const c of collectionNames) {
-    const rows = await db.select().from(tableOf(c)).where(eq(tableOf(c).jobId, id));
+    const rows = await db
+      .select()
+      .from(tableOf(c))
+      .where(eq(tableOf(c).jobId, id));
     lists[c] = rows.map(({ jobId: _, ...row }) => row);
   }
-  const job = jobSchema.parse({ id: head.id, name: head.name, address: head.address, dwelling: head.dwelling, settings: head.settings, ...lists });
+  const job = jobSchema.parse({
+    id: head.id,
+    name: head.name,
+    address: head.address,
+    dwelling: head.dwelling,
+    settings: head.settings,
+    ...lists,
+  });
   return { job: canonical(job), version: head.version };
 }
 
 /** Writes a whole new job; its id must not be taken. */
 export async function writeJob(db: Db, job: Job): Promise<void> {
-  await db.insert(schema.jobs).values({ id: job.id, name: job.name, address: job.address, dwelling: job.dwelling, settings: job.settings });
+  await db
+    .insert(schema.jobs)
+    .values({ id: job.id, name: job.name, address: job.address, dwelling: job.dwelling, settings: job.settings });
   for (const c of collectionNames) {
     const rows = job[c].map((x) => ({ jobId: job.id, ...x }));
     for (let i = 0; i < rows.length; i += 200) await db.insert(tableOf(c)).values(rows.slice(i, i + 200) as never);
@@ -53,7 +65,10 @@ export async function writeJob(db: Db, job: Job): Promise<void> {
 /** Stores one change of a checked patch. */
 export async function writeChange(db: Db, jobId: string, c: Change): Promise<void> {
   if (c.collection === "head") {
-    await db.update(schema.jobs).set({ [c.id]: c.after }).where(eq(schema.jobs.id, jobId));
+    await db
+      .update(schema.jobs)
+      .set({ [c.id]: c.after })
+      .where(eq(schema.jobs.id, jobId));
     return;
   }
   const t = tableOf(c.collection);

@@ -30,15 +30,24 @@ describe("jobs in the database", () => {
   });
   it("merge changes to different things and hold back a clash", async () => {
     expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2123)))).toMatchObject({ kind: "stored", version: 2 });
-    expect(await editJob(db, job.id, 1, patch(s5, move(s5, 3000)))).toMatchObject({ kind: "stored", version: 3, missed: [{ version: 2 }] });
-    expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2500)))).toMatchObject({ kind: "conflict", clashes: [{ id: "s4" }] });
+    expect(await editJob(db, job.id, 1, patch(s5, move(s5, 3000)))).toMatchObject({
+      kind: "stored",
+      version: 3,
+      missed: [{ version: 2 }],
+    });
+    expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2500)))).toMatchObject({
+      kind: "conflict",
+      clashes: [{ id: "s4" }],
+    });
     const now = (await findJob(db, job.id))!.job;
     expect(now.points.find((p) => p.id === "s4")!.place).toMatchObject({ u: 2123 });
     expect(await editsSince(db, job.id, 1)).toHaveLength(2);
   });
   it("refuse a patch that breaks the job, and change nothing", async () => {
     const room = job.rooms[0]!;
-    const r = await editJob(db, job.id, 1, [{ collection: "rooms", id: room.id, before: room, after: { ...room, outline: [...room.outline].reverse() } }]);
+    const r = await editJob(db, job.id, 1, [
+      { collection: "rooms", id: room.id, before: room, after: { ...room, outline: [...room.outline].reverse() } },
+    ]);
     expect(r).toMatchObject({ kind: "refused" });
     expect((await findJob(db, job.id))!.version).toBe(1);
   });
@@ -50,7 +59,15 @@ describe("jobs in the database", () => {
     expect(await listJobs(db)).toHaveLength(1);
   });
   it("keep site lines once, however often they are sent", async () => {
-    const line = { id: "e1", run: "r1.s4-s3", kind: "done", step: "bored", text: "", by: "A", at: "2026-11-24T08:00:00.000Z" } as const;
+    const line = {
+      id: "e1",
+      run: "r1.s4-s3",
+      kind: "done",
+      step: "bored",
+      text: "",
+      by: "A",
+      at: "2026-11-24T08:00:00.000Z",
+    } as const;
     await addSiteEntries(db, job.id, [line]);
     await addSiteEntries(db, job.id, [line, { ...line, id: "e2", kind: "undone" }]);
     expect((await siteBookOf(db, job.id)).map((e) => e.kind)).toEqual(["done", "undone"]);
@@ -60,7 +77,15 @@ describe("jobs in the database", () => {
 describe("the demo", () => {
   it("starts with its known problems and nothing else to stop for", () => {
     const plan = makePlan(job);
-    expect(plan.findings.filter((f) => f.severity !== "note").map((f) => `${f.rule} ${f.subject}`)).toEqual(["circuit.way k", "fill.space trunking-1", "kitchen.sink s4", "timber.hole.zone old-hole", "found.colours board", "found.colours s17", "stock.short swa-3x10"]);
+    expect(plan.findings.filter((f) => f.severity !== "note").map((f) => `${f.rule} ${f.subject}`)).toEqual([
+      "circuit.way k",
+      "fill.space trunking-1",
+      "kitchen.sink s4",
+      "timber.hole.zone old-hole",
+      "found.colours board",
+      "found.colours s17",
+      "stock.short swa-3x10",
+    ]);
     expect(plan.runs).toHaveLength(31);
   });
 });
@@ -88,13 +113,20 @@ describe("pictures beside a job", () => {
     await addPicture(db, job.id, { id: "p2", type: "image/png", data: "BBBB" });
     expect(await pictureOf(db, job.id, "p1")).toEqual({ id: "p1", type: "image/png", data: "AAAA" });
     expect(await pictureOf(db, job.id, "none")).toBeNull();
-    const named = { ...job, photos: [{ id: "ph", wall: job.walls[0]!.id, picture: "p2", u: 0, v: 0, text: "", at: "2026-11-24" }] };
+    const named = {
+      ...job,
+      photos: [{ id: "ph", wall: job.walls[0]!.id, picture: "p2", u: 0, v: 0, text: "", at: "2026-11-24" }],
+    };
     const file = readJobFile(writeJobFile(named, [], await picturesOf(db, job.id, picturesNamed(named))));
     expect(file.ok && file.file.pictures.map((p) => p.id)).toEqual(["p2"]);
   });
   it("are told by how they begin, not by their name", () => {
-    expect(pictureKind(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1]))).toEqual({ type: "image/png" });
-    expect(pictureKind(new TextEncoder().encode("<svg/>"))).toEqual({ message: "the file is no picture that is kept; PNG, JPEG and WebP are" });
+    expect(pictureKind(Uint8Array.from([0x89, 0x50, 0x4e, 0x47, 0x0d, 0x0a, 0x1a, 0x0a, 1]))).toEqual({
+      type: "image/png",
+    });
+    expect(pictureKind(new TextEncoder().encode("<svg/>"))).toEqual({
+      message: "the file is no picture that is kept; PNG, JPEG and WebP are",
+    });
     expect(pictureKind(new Uint8Array(0))).toEqual({ message: "the picture is empty" });
   });
 });

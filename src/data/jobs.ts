@@ -19,9 +19,18 @@ export interface JobLine {
 
 /** Jobs on the list, newest change first. */
 export async function listJobs(db: Db): Promise<JobLine[]> {
-  const count = (table: string) => sql<number>`(select count(*)::int from ${sql.identifier(table)} x where x.job_id = ${schema.jobs}.id)`;
+  const count = (table: string) =>
+    sql<number>`(select count(*)::int from ${sql.identifier(table)} x where x.job_id = ${schema.jobs}.id)`;
   const rows = await db
-    .select({ id: schema.jobs.id, name: schema.jobs.name, address: schema.jobs.address, updatedAt: schema.jobs.updatedAt, rooms: count("rooms"), points: count("points"), circuits: count("circuits") })
+    .select({
+      id: schema.jobs.id,
+      name: schema.jobs.name,
+      address: schema.jobs.address,
+      updatedAt: schema.jobs.updatedAt,
+      rooms: count("rooms"),
+      points: count("points"),
+      circuits: count("circuits"),
+    })
     .from(schema.jobs)
     .where(isNull(schema.jobs.deletedAt))
     .orderBy(desc(schema.jobs.updatedAt), asc(schema.jobs.id));
@@ -30,7 +39,10 @@ export async function listJobs(db: Db): Promise<JobLine[]> {
 
 /** A job that is on the list, with its version; null when there is none. */
 export async function findJob(db: Db, id: string): Promise<{ job: Job; version: number } | null> {
-  const [row] = await db.select({ id: schema.jobs.id }).from(schema.jobs).where(and(eq(schema.jobs.id, id), isNull(schema.jobs.deletedAt)));
+  const [row] = await db
+    .select({ id: schema.jobs.id })
+    .from(schema.jobs)
+    .where(and(eq(schema.jobs.id, id), isNull(schema.jobs.deletedAt)));
   return row ? readJob(db, id) : null;
 }
 
@@ -66,15 +78,28 @@ export async function editJob(db: Db, id: string, base: number, input: unknown):
   if ("refusals" in parsed) return { kind: "refused", refusals: parsed.refusals };
   return db.transaction(async (tx) => {
     const t = tx as unknown as Db;
-    const [head] = await t.select({ version: schema.jobs.version }).from(schema.jobs).where(and(eq(schema.jobs.id, id), isNull(schema.jobs.deletedAt))).for("update");
+    const [head] = await t
+      .select({ version: schema.jobs.version })
+      .from(schema.jobs)
+      .where(and(eq(schema.jobs.id, id), isNull(schema.jobs.deletedAt)))
+      .for("update");
     if (!head) return { kind: "gone" };
     const { job } = (await readJob(t, id))!;
-    const clashes = parsed.patch.filter((c) => !equal(current(job, c), c.before) && !equal(current(job, c), c.after)).map(({ collection, id: thing }) => ({ collection, id: thing }));
+    const clashes = parsed.patch
+      .filter((c) => !equal(current(job, c), c.before) && !equal(current(job, c), c.after))
+      .map(({ collection, id: thing }) => ({ collection, id: thing }));
     if (clashes.length) return { kind: "conflict", version: head.version, job, clashes };
     const next = applyPatch(job, parsed.patch);
     const refusals = checkInvariants(next, await catalogueOf(t));
     if (refusals.length) return { kind: "refused", refusals };
-    const missed = base < head.version ? await t.select({ version: schema.edits.version, patch: schema.edits.patch }).from(schema.edits).where(and(eq(schema.edits.jobId, id), gt(schema.edits.version, base))).orderBy(asc(schema.edits.version)) : [];
+    const missed =
+      base < head.version
+        ? await t
+            .select({ version: schema.edits.version, patch: schema.edits.patch })
+            .from(schema.edits)
+            .where(and(eq(schema.edits.jobId, id), gt(schema.edits.version, base)))
+            .orderBy(asc(schema.edits.version))
+        : [];
     for (const c of parsed.patch) await writeChange(t, id, c);
     const version = head.version + 1;
     await t.update(schema.jobs).set({ version, updatedAt: new Date() }).where(eq(schema.jobs.id, id));
@@ -85,6 +110,10 @@ export async function editJob(db: Db, id: string, base: number, input: unknown):
 
 /** Patches stored after a version, oldest first. */
 export async function editsSince(db: Db, id: string, version: number): Promise<{ version: number; patch: Change[] }[]> {
-  const rows = await db.select({ version: schema.edits.version, patch: schema.edits.patch }).from(schema.edits).where(and(eq(schema.edits.jobId, id), gt(schema.edits.version, version))).orderBy(asc(schema.edits.version));
+  const rows = await db
+    .select({ version: schema.edits.version, patch: schema.edits.patch })
+    .from(schema.edits)
+    .where(and(eq(schema.edits.jobId, id), gt(schema.edits.version, version)))
+    .orderBy(asc(schema.edits.version));
   return rows as { version: number; patch: Change[] }[];
 }

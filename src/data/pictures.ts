@@ -7,17 +7,26 @@ import * as schema from "./schema";
 export type Picture = JobFile["pictures"][number];
 
 export async function addPicture(db: Db, jobId: string, p: Picture): Promise<void> {
-  await db.insert(schema.pictures).values({ jobId, ...p }).onConflictDoNothing();
+  await db
+    .insert(schema.pictures)
+    .values({ jobId, ...p })
+    .onConflictDoNothing();
 }
 
 export async function pictureOf(db: Db, jobId: string, id: string): Promise<Picture | null> {
-  const [row] = await db.select({ id: schema.pictures.id, type: schema.pictures.type, data: schema.pictures.data }).from(schema.pictures).where(and(eq(schema.pictures.jobId, jobId), eq(schema.pictures.id, id)));
+  const [row] = await db
+    .select({ id: schema.pictures.id, type: schema.pictures.type, data: schema.pictures.data })
+    .from(schema.pictures)
+    .where(and(eq(schema.pictures.jobId, jobId), eq(schema.pictures.id, id)));
   return row ?? null;
 }
 
 /** All pictures that the job's photos and traced drawings name. */
 export async function picturesOf(db: Db, jobId: string, named: ReadonlySet<string>): Promise<Picture[]> {
   if (!named.size) return [];
-  const rows = await db.select({ id: schema.pictures.id, type: schema.pictures.type, data: schema.pictures.data }).from(schema.pictures).where(eq(schema.pictures.jobId, jobId));
+  const rows = await db
+    .select({ id: schema.pictures.id, type: schema.pictures.type, data: schema.pictures.data })
+    .from(schema.pictures)
+    .where(eq(schema.pictures.jobId, jobId));
   return rows.filter((r) => named.has(r.id)).sort((a, b) => (a.id < b.id ? -1 : 1));
 }

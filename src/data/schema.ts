@@ -1,4 +1,14 @@
-import { boolean, doublePrecision, index, integer, jsonb, pgTable, primaryKey, text, timestamp } from "drizzle-orm/pg-core";
+import {
+  boolean,
+  doublePrecision,
+  index,
+  integer,
+  jsonb,
+  pgTable,
+  primaryKey,
+  text,
+  timestamp,
+} from "drizzle-orm/pg-core";
 import type { Circuit, Deck, Dwelling, Forbidden, FoundTrunking, Pin, Point, Room, Settings } from "../core/job/model";
 
 /** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
@@ -17,31 +27,84 @@ export const jobs = pgTable("jobs", {
   deletedAt: timestamp("deleted_at", { withTimezone: true }),
 });
 
-const ofJob = () => text("job_id").notNull().references(() => jobs.id, { onDelete: "cascade" });
+const ofJob = () =>
+  text("job_id")
+    .notNull()
+    .references(() => jobs.id, { onDelete: "cascade" });
 
-export const storeys = pgTable("storeys", { jobId: ofJob(), id: text("id").notNull(), name: text("name").notNull(), level: doublePrecision("level").notNull(), height: doublePrecision("height").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const storeys = pgTable(
+  "storeys",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    name: text("name").notNull(),
+    level: doublePrecision("level").notNull(),
+    height: doublePrecision("height").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
 
 export const rooms = pgTable(
   "rooms",
-  { jobId: ofJob(), id: text("id").notNull(), storey: text("storey").notNull(), name: text("name").notNull(), kind: text("kind").$type<Room["kind"]>().notNull(), outline: jsonb("outline").$type<Room["outline"]>().notNull(), height: doublePrecision("height").notNull(), startWall: integer("start_wall").notNull(), slopes: jsonb("slopes").$type<Room["slopes"]>().notNull().default([]) },
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    storey: text("storey").notNull(),
+    name: text("name").notNull(),
+    kind: text("kind").$type<Room["kind"]>().notNull(),
+    outline: jsonb("outline").$type<Room["outline"]>().notNull(),
+    height: doublePrecision("height").notNull(),
+    startWall: integer("start_wall").notNull(),
+    slopes: jsonb("slopes").$type<Room["slopes"]>().notNull().default([]),
+  },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
 
 export const walls = pgTable(
   "walls",
-  { jobId: ofJob(), id: text("id").notNull(), room: text("room").notNull(), index: integer("index").notNull(), build: text("build").notNull(), thickness: doublePrecision("thickness").notNull(), insulated: boolean("insulated").notNull(), backing: text("backing").notNull(), foilBacked: boolean("foil_backed").notNull() },
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    room: text("room").notNull(),
+    index: integer("index").notNull(),
+    build: text("build").notNull(),
+    thickness: doublePrecision("thickness").notNull(),
+    insulated: boolean("insulated").notNull(),
+    backing: text("backing").notNull(),
+    foilBacked: boolean("foil_backed").notNull(),
+  },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
 
 export const openings = pgTable(
   "openings",
-  { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), kind: text("kind").notNull(), u: doublePrecision("u").notNull(), v: doublePrecision("v").notNull(), width: doublePrecision("width").notNull(), height: doublePrecision("height").notNull() },
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    wall: text("wall").notNull(),
+    kind: text("kind").notNull(),
+    u: doublePrecision("u").notNull(),
+    v: doublePrecision("v").notNull(),
+    width: doublePrecision("width").notNull(),
+    height: doublePrecision("height").notNull(),
+  },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
 
 export const fixtures = pgTable(
   "fixtures",
-  { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), kind: text("kind").notNull(), name: text("name").notNull(), u: doublePrecision("u").notNull(), v: doublePrecision("v").notNull(), width: doublePrecision("width").notNull(), height: doublePrecision("height").notNull(), depth: doublePrecision("depth").notNull() },
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    wall: text("wall").notNull(),
+    kind: text("kind").notNull(),
+    name: text("name").notNull(),
+    u: doublePrecision("u").notNull(),
+    v: doublePrecision("v").notNull(),
+    width: doublePrecision("width").notNull(),
+    height: doublePrecision("height").notNull(),
+    depth: doublePrecision("depth").notNull(),
+  },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
 
@@ -112,30 +175,145 @@ export const circuits = pgTable(
 );
 
 /** Runs pinned by hand, with their legs. */
-export const pins = pgTable("pins", { jobId: ofJob(), id: text("id").notNull(), circuit: text("circuit").notNull(), from: text("from").notNull(), to: text("to").notNull(), legs: jsonb("legs").$type<Pin["legs"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const pins = pgTable(
+  "pins",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    circuit: text("circuit").notNull(),
+    from: text("from").notNull(),
+    to: text("to").notNull(),
+    legs: jsonb("legs").$type<Pin["legs"]>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
 
-export const drums = pgTable("drums", { jobId: ofJob(), id: text("id").notNull(), label: text("label").notNull(), cable: text("cable").notNull(), length: doublePrecision("length").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const drums = pgTable(
+  "drums",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    label: text("label").notNull(),
+    cable: text("cable").notNull(),
+    length: doublePrecision("length").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
 
 /** Cables found in the house. */
-export const foundCables = pgTable("found_cables", { jobId: ofJob(), id: text("id").notNull(), from: text("from").notNull(), to: text("to"), cable: text("cable").notNull(), colours: text("colours").notNull(), fate: text("fate").notNull(), note: text("note").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const foundCables = pgTable(
+  "found_cables",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    from: text("from").notNull(),
+    to: text("to"),
+    cable: text("cable").notNull(),
+    colours: text("colours").notNull(),
+    fate: text("fate").notNull(),
+    note: text("note").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
 
 /** Trunking found in the house. */
-export const foundTrunkings = pgTable("found_trunkings", { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), size: text("size").notNull(), from: jsonb("from").$type<FoundTrunking["from"]>().notNull(), to: jsonb("to").$type<FoundTrunking["to"]>().notNull(), holds: jsonb("holds").$type<FoundTrunking["holds"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const foundTrunkings = pgTable(
+  "found_trunkings",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    wall: text("wall").notNull(),
+    size: text("size").notNull(),
+    from: jsonb("from").$type<FoundTrunking["from"]>().notNull(),
+    to: jsonb("to").$type<FoundTrunking["to"]>().notNull(),
+    holds: jsonb("holds").$type<FoundTrunking["holds"]>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
 
 /** Parts of walls and decks kept free of runs. */
-export const forbidden = pgTable("forbidden", { jobId: ofJob(), id: text("id").notNull(), name: text("name").notNull(), place: jsonb("place").$type<Forbidden["place"]>().notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const forbidden = pgTable(
+  "forbidden",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    name: text("name").notNull(),
+    place: jsonb("place").$type<Forbidden["place"]>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
 
 /** Photos of walls and drawings to trace; their pictures are in `pictures`. */
-export const photos = pgTable("photos", { jobId: ofJob(), id: text("id").notNull(), wall: text("wall").notNull(), picture: text("picture").notNull(), u: doublePrecision("u").notNull(), v: doublePrecision("v").notNull(), text: text("text").notNull(), at: text("at").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
-export const traces = pgTable("traces", { jobId: ofJob(), id: text("id").notNull(), storey: text("storey").notNull(), picture: text("picture").notNull(), name: text("name").notNull(), x: doublePrecision("x").notNull(), y: doublePrecision("y").notNull(), scale: doublePrecision("scale").notNull(), width: integer("width").notNull(), height: integer("height").notNull(), shown: boolean("shown").notNull() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const photos = pgTable(
+  "photos",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    wall: text("wall").notNull(),
+    picture: text("picture").notNull(),
+    u: doublePrecision("u").notNull(),
+    v: doublePrecision("v").notNull(),
+    text: text("text").notNull(),
+    at: text("at").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+export const traces = pgTable(
+  "traces",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    storey: text("storey").notNull(),
+    picture: text("picture").notNull(),
+    name: text("name").notNull(),
+    x: doublePrecision("x").notNull(),
+    y: doublePrecision("y").notNull(),
+    scale: doublePrecision("scale").notNull(),
+    width: integer("width").notNull(),
+    height: integer("height").notNull(),
+    shown: boolean("shown").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
 /** Pictures by id; base64 of the file as it came. */
-export const pictures = pgTable("pictures", { jobId: ofJob(), id: text("id").notNull(), type: text("type").$type<"image/png" | "image/jpeg" | "image/webp">().notNull(), data: text("data").notNull(), storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow() }, (t) => [primaryKey({ columns: [t.jobId, t.id] })]);
+export const pictures = pgTable(
+  "pictures",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    type: text("type").$type<"image/png" | "image/jpeg" | "image/webp">().notNull(),
+    data: text("data").notNull(),
+    storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
 
 /** Answers kept from the Bench, by name; of one job or of none. */
-export const keptAnswers = pgTable("kept_answers", { id: text("id").primaryKey(), name: text("name").notNull(), calculator: text("calculator").notNull(), input: jsonb("input").notNull(), headline: text("headline").notNull(), jobId: text("job_id").references(() => jobs.id, { onDelete: "set null" }), at: timestamp("at", { withTimezone: true }).notNull().defaultNow() }, (t) => [index("kept_answers_job").on(t.jobId)]);
+export const keptAnswers = pgTable(
+  "kept_answers",
+  {
+    id: text("id").primaryKey(),
+    name: text("name").notNull(),
+    calculator: text("calculator").notNull(),
+    input: jsonb("input").notNull(),
+    headline: text("headline").notNull(),
+    jobId: text("job_id").references(() => jobs.id, { onDelete: "set null" }),
+    at: timestamp("at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [index("kept_answers_job").on(t.jobId)],
+);
 
 /** Rows of the catalogue that the user's makers' sheets put in place of the typical ones. */
-export const catalogueRows = pgTable("catalogue_rows", { table: text("table").notNull(), id: text("id").notNull(), row: jsonb("row").notNull(), at: timestamp("at", { withTimezone: true }).notNull().defaultNow() }, (t) => [primaryKey({ columns: [t.table, t.id] })]);
+export const catalogueRows = pgTable(
+  "catalogue_rows",
+  {
+    table: text("table").notNull(),
+    id: text("id").notNull(),
+    row: jsonb("row").notNull(),
+    at: timestamp("at", { withTimezone: true }).notNull().defaultNow(),
+  },
+  (t) => [primaryKey({ columns: [t.table, t.id] })],
+);
 
 /** Choices that hold for every new job, by name. */
 export const defaults = pgTable("defaults", { key: text("key").primaryKey(), value: jsonb("value").notNull() });
@@ -143,13 +321,28 @@ export const defaults = pgTable("defaults", { key: text("key").primaryKey(), val
 /** Every patch as stored: what others changed since a version, and a trail of who did what. */
 export const edits = pgTable(
   "edits",
-  { jobId: ofJob(), version: integer("version").notNull(), patch: jsonb("patch").notNull(), at: timestamp("at", { withTimezone: true }).notNull().defaultNow() },
+  {
+    jobId: ofJob(),
+    version: integer("version").notNull(),
+    patch: jsonb("patch").notNull(),
+    at: timestamp("at", { withTimezone: true }).notNull().defaultNow(),
+  },
   (t) => [primaryKey({ columns: [t.jobId, t.version] })],
 );
 
 /** The site book: lines are only added, never changed. */
 export const siteEntries = pgTable(
   "site_entries",
-  { jobId: ofJob(), id: text("id").notNull(), run: text("run").notNull(), kind: text("kind").notNull(), step: text("step"), text: text("text").notNull(), by: text("by").notNull(), at: text("at").notNull(), storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow() },
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    run: text("run").notNull(),
+    kind: text("kind").notNull(),
+    step: text("step"),
+    text: text("text").notNull(),
+    by: text("by").notNull(),
+    at: text("at").notNull(),
+    storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
+  },
   (t) => [primaryKey({ columns: [t.jobId, t.id] }), index("site_entries_run").on(t.jobId, t.run)],
 );

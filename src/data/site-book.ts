@@ -5,8 +5,20 @@ import * as schema from "./schema";
 
 /** All lines of a job's site book, oldest first. */
 export async function siteBookOf(db: Db, jobId: string): Promise<SiteEntry[]> {
-  const rows = await db.select().from(schema.siteEntries).where(eq(schema.siteEntries.jobId, jobId)).orderBy(asc(schema.siteEntries.at), asc(schema.siteEntries.id));
-  return rows.map(({ id, run, kind, step, text, by, at }) => ({ id, run, kind: kind as SiteEntry["kind"], step: step as SiteEntry["step"], text, by, at }));
+  const rows = await db
+    .select()
+    .from(schema.siteEntries)
+    .where(eq(schema.siteEntries.jobId, jobId))
+    .orderBy(asc(schema.siteEntries.at), asc(schema.siteEntries.id));
+  return rows.map(({ id, run, kind, step, text, by, at }) => ({
+    id,
+    run,
+    kind: kind as SiteEntry["kind"],
+    step: step as SiteEntry["step"],
+    text,
+    by,
+    at,
+  }));
 }
 
 /** Adds lines; one already there (sent twice from a phone with a poor signal) is left as it is. */

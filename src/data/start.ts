@@ -7,7 +7,9 @@ export async function openAtStart(): Promise<void> {
   try {
     await seedIfNew(await database());
   } catch (e) {
-    process.stderr.write(`${e instanceof FolderBusy ? e.message : `The database could not be opened: ${(e as Error).stack ?? String(e)}`}\n`);
+    process.stderr.write(
+      `${e instanceof FolderBusy ? e.message : `The database could not be opened: ${(e as Error).stack ?? String(e)}`}\n`,
+    );
     process.exit(3);
   }
 }

@@ -31,7 +31,14 @@ describe("the simulated laser", () => {
 });
 
 describe("the simulated wall detector", () => {
-  const wall = (more: Partial<WallTruth>): WallTruth => ({ length: 3000, foilBacked: false, metal: [], timber: [], cables: [], ...more });
+  const wall = (more: Partial<WallTruth>): WallTruth => ({
+    length: 3000,
+    foilBacked: false,
+    metal: [],
+    timber: [],
+    cables: [],
+    ...more,
+  });
   const sweep = async (t: WallTruth) => {
     const { signals } = await simulatedDetector(3).sweep(t);
     return { signals, ...judgeSweep(t, signals) };

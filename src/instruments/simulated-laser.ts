@@ -21,7 +21,11 @@ export function simulatedLaser(setting: LaserSetting, seed: number): LaserMeasur
     name: "Laser measure, simulated",
     simulated: true,
     measure: async (truth) => {
-      if (!Number.isFinite(truth) || truth < REACH.least || truth > REACH.most) return { length: null, words: `No reading: ${Math.round(truth)} is out of its reach of ${REACH.least} to ${REACH.most} mm.` };
+      if (!Number.isFinite(truth) || truth < REACH.least || truth > REACH.most)
+        return {
+          length: null,
+          words: `No reading: ${Math.round(truth)} is out of its reach of ${REACH.least} to ${REACH.most} mm.`,
+        };
       const slip = spread(next) * (setting === "noisy" ? 4 : 0.5);
       const wrong = setting === "misread" && next() < 1 / 3 ? (next() < 0.5 ? -BODY : BODY) : 0;
       const length = Math.round(truth + slip + wrong);

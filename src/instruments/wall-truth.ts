@@ -11,7 +11,8 @@ const METAL_STUDS = 600;
 export function wallTruth(h: House, plan: Plan | null, wall: string, v: number): WallTruth {
   const f = h.faces[h.faceOfWall.get(wall) ?? -1];
   if (!f) return { length: 0, foilBacked: false, metal: [], timber: [], cables: [] };
-  const every = (pitch: number): number[] => Array.from({ length: Math.floor(f.shape.length / pitch) + 1 }, (_, i) => i * pitch);
+  const every = (pitch: number): number[] =>
+    Array.from({ length: Math.floor(f.shape.length / pitch) + 1 }, (_, i) => i * pitch);
   const label = (id: string): string => h.points[h.pointOfId.get(id) ?? -1]?.point.label ?? id;
   const kept = new Set(h.job.circuits.filter((c) => c.state === "keep").map((c) => c.id));
   const cables: WallTruth["cables"][number][] = [];
@@ -21,10 +22,18 @@ export function wallTruth(h: House, plan: Plan | null, wall: string, v: number):
       for (let i = 1; i < l.path.length; i++) {
         const [a, b] = [toFace(f.frame, l.path[i - 1]!), toFace(f.frame, l.path[i]!)];
         const name = `${label(r.from)} to ${label(r.to)}`;
-        if (Math.abs(a.u - b.u) < 1 && Math.min(a.v, b.v) <= v && Math.max(a.v, b.v) >= v) cables.push({ u: a.u, depth: l.depth, live: kept.has(r.circuit), name });
-        else if (Math.abs(a.v - b.v) < 1 && Math.abs(a.v - v) < 30) cables.push({ u: (a.u + b.u) / 2, depth: l.depth, live: kept.has(r.circuit), name });
+        if (Math.abs(a.u - b.u) < 1 && Math.min(a.v, b.v) <= v && Math.max(a.v, b.v) >= v)
+          cables.push({ u: a.u, depth: l.depth, live: kept.has(r.circuit), name });
+        else if (Math.abs(a.v - b.v) < 1 && Math.abs(a.v - v) < 30)
+          cables.push({ u: (a.u + b.u) / 2, depth: l.depth, live: kept.has(r.circuit), name });
       }
     }
   cables.sort((a, b) => a.u - b.u || (a.name < b.name ? -1 : 1));
-  return { length: f.shape.length, foilBacked: f.wall.foilBacked, metal: f.wall.build === "metal-stud" ? every(METAL_STUDS) : [], timber: f.wall.build === "stud" ? every(STUDS) : [], cables };
+  return {
+    length: f.shape.length,
+    foilBacked: f.wall.foilBacked,
+    metal: f.wall.build === "metal-stud" ? every(METAL_STUDS) : [],
+    timber: f.wall.build === "stud" ? every(STUDS) : [],
+    cables,
+  };
 }

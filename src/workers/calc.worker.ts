@@ -13,7 +13,8 @@ const api = {
     const a = answer(c, input, catalogue);
     return { answer: a, sheet: a.ok ? sheetOf(c, input, catalogue) : null };
   },
-  effect: (job: Job, key: SchoolKey, to: string, catalogue: Catalogue): SchoolEffect => schoolEffect(job, key, to, catalogue),
+  effect: (job: Job, key: SchoolKey, to: string, catalogue: Catalogue): SchoolEffect =>
+    schoolEffect(job, key, to, catalogue),
 };
 export type CalcWorker = typeof api;
 

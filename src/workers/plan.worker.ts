@@ -25,7 +25,12 @@ const api = {
       told = now;
       tell?.(done / of);
     };
-    const plan = makePlan(job, { catalogue, clock: () => performance.now(), before: quick ? last : null, ...(tell ? { progress } : {}) });
+    const plan = makePlan(job, {
+      catalogue,
+      clock: () => performance.now(),
+      before: quick ? last : null,
+      ...(tell ? { progress } : {}),
+    });
     last = plan;
     return plan;
   },

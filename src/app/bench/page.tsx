@@ -10,5 +10,11 @@ export const metadata: Metadata = { title: "Bench" };
 
 export default async function Page() {
   const db = await database();
-  return <BenchFront kept={await keptAnswers(db)} jobs={(await listJobs(db)).map(({ id, name }) => ({ id, name }))} actions={{ keep: keepBenchAnswer, drop: dropBenchAnswer }} />;
+  return (
+    <BenchFront
+      kept={await keptAnswers(db)}
+      jobs={(await listJobs(db)).map(({ id, name }) => ({ id, name }))}
+      actions={{ keep: keepBenchAnswer, drop: dropBenchAnswer }}
+    />
+  );
 }

@@ -10,5 +10,11 @@ export const metadata: Metadata = { title: "Catalogue" };
 
 export default async function Page() {
   const own = await ownRows(await database());
-  return <CataloguePage catalogue={withRows(standardCatalogue, own)} own={own.map(({ table, row }) => ({ table, id: row.id }))} actions={{ importSheet: importCatalogue, put: putCatalogueRow, reset: resetCatalogue }} />;
+  return (
+    <CataloguePage
+      catalogue={withRows(standardCatalogue, own)}
+      own={own.map(({ table, row }) => ({ table, id: row.id }))}
+      actions={{ importSheet: importCatalogue, put: putCatalogueRow, reset: resetCatalogue }}
+    />
+  );
 }

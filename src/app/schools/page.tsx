@@ -9,10 +9,22 @@ import { chooseSchool } from "../bench-actions";
 export const dynamic = "force-dynamic";
 export const metadata: Metadata = { title: "Schools of practice" };
 
-export default async function Page({ searchParams }: { searchParams: Promise<Record<string, string | string[] | undefined>> }) {
+export default async function Page({
+  searchParams,
+}: {
+  searchParams: Promise<Record<string, string | string[] | undefined>>;
+}) {
   const { job } = await searchParams;
   const db = await database();
   const jobs = (await listJobs(db)).map(({ id, name }) => ({ id, name }));
   const found = typeof job === "string" ? await findJob(db, job) : null;
-  return <SchoolsPage job={found?.job ?? null} jobs={jobs} defaults={await defaultSchools(db)} catalogue={await catalogueOf(db)} choose={chooseSchool} />;
+  return (
+    <SchoolsPage
+      job={found?.job ?? null}
+      jobs={jobs}
+      defaults={await defaultSchools(db)}
+      catalogue={await catalogueOf(db)}
+      choose={chooseSchool}
+    />
+  );
 }

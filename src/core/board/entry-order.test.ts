@@ -3,15 +3,30 @@ import { describe, expect, it } from "vitest";
 import { crossings, entryOrder } from "./entry-order";
 
 describe("the order into the board", () => {
-  const circuits = [{ id: "lights", rating: 6, arrival: 0 }, { id: "ring", rating: 32, arrival: 1 }, { id: "cooker", rating: 40, arrival: 2 }];
-  it("by hand: cooker, ring, lights from the main switch; arriving the other way round every pair crosses: 3", () => expect(entryOrder(circuits, [])).toEqual({ order: ["cooker", "ring", "lights"], crossings: 3, arrivalOrder: ["cooker", "ring", "lights"] }));
-  it("keeps fixed circuits in their ways and leaves gaps empty", () => expect(entryOrder(circuits, [{ id: "lights", way: 5 }])).toMatchObject({ order: ["cooker", "ring", null, null, "lights"] }));
+  const circuits = [
+    { id: "lights", rating: 6, arrival: 0 },
+    { id: "ring", rating: 32, arrival: 1 },
+    { id: "cooker", rating: 40, arrival: 2 },
+  ];
+  it("by hand: cooker, ring, lights from the main switch; arriving the other way round every pair crosses: 3", () =>
+    expect(entryOrder(circuits, [])).toEqual({
+      order: ["cooker", "ring", "lights"],
+      crossings: 3,
+      arrivalOrder: ["cooker", "ring", "lights"],
+    }));
+  it("keeps fixed circuits in their ways and leaves gaps empty", () =>
+    expect(entryOrder(circuits, [{ id: "lights", way: 5 }])).toMatchObject({
+      order: ["cooker", "ring", null, null, "lights"],
+    }));
   it("arriving as it says, none crosses; and crossings are those of a brute count", () =>
     fc.assert(
       fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 99 }), { minLength: 1, maxLength: 8 }), (ratings) => {
         const cs = ratings.map((rating, i) => ({ id: `c${i}`, rating, arrival: i }));
         const o = entryOrder(cs, []);
-        const again = entryOrder(cs.map((c) => ({ ...c, arrival: o.arrivalOrder.indexOf(c.id) })), []);
+        const again = entryOrder(
+          cs.map((c) => ({ ...c, arrival: o.arrivalOrder.indexOf(c.id) })),
+          [],
+        );
         expect(again.crossings).toBe(0);
         expect(crossings([...o.arrivalOrder].reverse(), o.arrivalOrder)).toBe((cs.length * (cs.length - 1)) / 2);
         expect(o.order.map((id) => cs.find((c) => c.id === id)!.rating)).toEqual([...ratings].sort((a, b) => b - a));

@@ -19,11 +19,16 @@ export function crossings(from: readonly string[], to: readonly string[]): numbe
  * is next to the main switch. `null` is an empty way. `crossings` counts cables that cross on the way in; `arrivalOrder` is the
  * order in the trunking that would give none.
  */
-export function entryOrder(circuits: readonly BoardCircuit[], fixed: readonly { id: string; way: number }[]): { order: (string | null)[]; crossings: number; arrivalOrder: string[] } {
+export function entryOrder(
+  circuits: readonly BoardCircuit[],
+  fixed: readonly { id: string; way: number }[],
+): { order: (string | null)[]; crossings: number; arrivalOrder: string[] } {
   const order: (string | null)[] = [];
   for (const f of fixed) order[f.way - 1] = f.id;
   const held = new Set(fixed.map((f) => f.id));
-  const rest = circuits.filter((c) => !held.has(c.id)).sort((a, b) => b.rating - a.rating || a.arrival - b.arrival || (a.id < b.id ? -1 : 1));
+  const rest = circuits
+    .filter((c) => !held.has(c.id))
+    .sort((a, b) => b.rating - a.rating || a.arrival - b.arrival || (a.id < b.id ? -1 : 1));
   let way = 0;
   for (const c of rest) {
     while (order[way] !== undefined) way++;

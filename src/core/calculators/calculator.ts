@@ -3,7 +3,18 @@ import type { Scene } from "../drawings/scene";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 
 /** What the Bench sorts questions by. */
-export const groups = ["Walls and zones", "Timber", "Containment", "Fixings", "Ends", "Circuits", "Kitchen", "Outside", "Tests", "Materials and board"] as const;
+export const groups = [
+  "Walls and zones",
+  "Timber",
+  "Containment",
+  "Fixings",
+  "Ends",
+  "Circuits",
+  "Kitchen",
+  "Outside",
+  "Tests",
+  "Materials and board",
+] as const;
 export type Group = (typeof groups)[number];
 
 /** Marks to transfer, in reading order, from where the tape is hooked on. Lengths mm. */
@@ -37,7 +48,8 @@ export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType
 }
 
 /** Declares a calculator with its types kept. */
-export const calculator = <I extends z.ZodType, O extends z.ZodType>(c: Calculator<I, O>): Calculator => c as unknown as Calculator;
+export const calculator = <I extends z.ZodType, O extends z.ZodType>(c: Calculator<I, O>): Calculator =>
+  c as unknown as Calculator;
 
 /** A refused input: what kind of fault, in words, and which field. */
 export interface InputError {
@@ -56,9 +68,20 @@ const show = (x: unknown): string => {
 };
 
 const valueAt = (input: unknown, path: readonly PropertyKey[]): unknown =>
-  path.reduce<unknown>((v, k) => (typeof v === "object" && v !== null ? (v as Record<PropertyKey, unknown>)[k] : undefined), input);
+  path.reduce<unknown>(
+    (v, k) => (typeof v === "object" && v !== null ? (v as Record<PropertyKey, unknown>)[k] : undefined),
+    input,
+  );
 
-const kinds: Record<string, string> = { number: "a number", string: "text", boolean: "true or false", array: "a list", object: "an object", tuple: "a list", int: "a whole number" };
+const kinds: Record<string, string> = {
+  number: "a number",
+  string: "text",
+  boolean: "true or false",
+  array: "a list",
+  object: "an object",
+  tuple: "a list",
+  int: "a whole number",
+};
 
 /** What a field may be, from the fault found in it. */
 function allowed(issue: z.core.$ZodIssue): string {
@@ -66,16 +89,26 @@ function allowed(issue: z.core.$ZodIssue): string {
     case "invalid_type":
       return `must be ${kinds[issue.expected] ?? issue.expected}`;
     case "too_small":
-      return issue.origin === "array" ? `needs at least ${issue.minimum} entries` : issue.origin === "string" ? `needs at least ${issue.minimum} characters` : `must be ${issue.inclusive ? "at least" : "more than"} ${issue.minimum}`;
+      return issue.origin === "array"
+        ? `needs at least ${issue.minimum} entries`
+        : issue.origin === "string"
+          ? `needs at least ${issue.minimum} characters`
+          : `must be ${issue.inclusive ? "at least" : "more than"} ${issue.minimum}`;
     case "too_big":
-      return issue.origin === "array" ? `may have at most ${issue.maximum} entries` : issue.origin === "string" ? `may have at most ${issue.maximum} characters` : `must be ${issue.inclusive ? "at most" : "less than"} ${issue.maximum}`;
+      return issue.origin === "array"
+        ? `may have at most ${issue.maximum} entries`
+        : issue.origin === "string"
+          ? `may have at most ${issue.maximum} characters`
+          : `must be ${issue.inclusive ? "at most" : "less than"} ${issue.maximum}`;
     case "invalid_value":
       return `must be ${issue.values.map((v) => show(v)).join(" or ")}`;
     case "unrecognized_keys":
       return `has no field ${issue.keys.map((k) => `"${k}"`).join(", ")}`;
     case "invalid_union": {
       const options = (issue as { options?: unknown[] }).options;
-      return options?.length ? `must be ${options.map((v) => show(v)).join(" or ")}` : "is none of the forms allowed here";
+      return options?.length
+        ? `must be ${options.map((v) => show(v)).join(" or ")}`
+        : "is none of the forms allowed here";
     }
     default:
       return issue.message;
@@ -94,7 +127,10 @@ export function refusal(input: unknown, error: z.ZodError): InputError {
 }
 
 const deepest = (issues: z.core.$ZodIssue[]): z.core.$ZodIssue | null =>
-  issues.reduce<z.core.$ZodIssue | null>((best, i) => (best === null || i.path.length > best.path.length ? i : best), null);
+  issues.reduce<z.core.$ZodIssue | null>(
+    (best, i) => (best === null || i.path.length > best.path.length ? i : best),
+    null,
+  );
 
 /** Checks the input, runs the calculator, and answers with the output or the refusal. Never throws for bad input. */
 export function answer(c: Calculator, input: unknown, catalogue: Catalogue = standardCatalogue): Answer {
@@ -118,7 +154,10 @@ export function sheetOf(c: Calculator, input: unknown, catalogue: Catalogue = st
 
 /** Thrown by a calculator for input whose fields are each allowed but do not go together. */
 export class InputFault extends Error {
-  constructor(readonly path: string, message: string) {
+  constructor(
+    readonly path: string,
+    message: string,
+  ) {
     super(`${path}: ${message}`);
   }
 }

@@ -12,7 +12,8 @@ import * as f from "./fields";
 const methods = [...new Set([...flatMethods, ...armourMethods])] as ["100", "101", "102", "103", "C", "A", "E", "D"];
 const cable = (id: string, catalogue: Catalogue) => {
   const c = cableOf(id, catalogue);
-  if (!c || c.family === "mi") throw new InputFault("cable", `got "${id}"; must be one of ${catalogue.cables.map((x) => x.id).join(", ")}`);
+  if (!c || c.family === "mi")
+    throw new InputFault("cable", `got "${id}"; must be one of ${catalogue.cables.map((x) => x.id).join(", ")}`);
   return c;
 };
 
@@ -23,21 +24,62 @@ export default calculator({
   source: "BS 7671:2018+A2:2022 433, 525, 411 and Appendix 4",
   input: z.strictObject({
     kind: f.choice("Kind", ["ring", "radial", "lighting", "cooker", "fixed"]),
-    device: z.strictObject({ curve: f.choice("Curve", ["B", "C"]), rating: f.number("Rating", "A", 1, 125) }).meta({ title: "Device" }),
+    device: z
+      .strictObject({ curve: f.choice("Curve", ["B", "C"]), rating: f.number("Rating", "A", 1, 125) })
+      .meta({ title: "Device" }),
     cable: f.name("Cable of the catalogue"),
     designCurrent: f.number("Design current", "A", 0, 1000),
     legs: z
-      .array(z.strictObject({ length: f.size("Length"), method: f.choice("Method", methods), grouped: f.whole("Circuits together", 1, 20).default(1), ambient: f.number("Ambient", "°C", -10, 60).default(30), insulated: f.length0("Through insulation").default(0), arrangement: f.choice("Lie", groupings, { bunched: "bunched or enclosed", wall: "one layer on a wall or floor", tray: "one layer on perforated tray" }).default("bunched") }))
+      .array(
+        z.strictObject({
+          length: f.size("Length"),
+          method: f.choice("Method", methods),
+          grouped: f.whole("Circuits together", 1, 20).default(1),
+          ambient: f.number("Ambient", "°C", -10, 60).default(30),
+          insulated: f.length0("Through insulation").default(0),
+          arrangement: f
+            .choice("Lie", groupings, {
+              bunched: "bunched or enclosed",
+              wall: "one layer on a wall or floor",
+              tray: "one layer on perforated tray",
+            })
+            .default("bunched"),
+        }),
+      )
       .min(1)
       .max(200)
       .meta({ title: "Legs" }),
-    supply: z.strictObject({ ze: f.number("Ze", "Ω", 0, 1000) }).meta({ title: "Supply" }).optional(),
-    accessories: z.union([z.literal(70), z.literal(90)]).default(70).meta({ title: "Accessories stand", unit: "°C" }),
+    supply: z
+      .strictObject({ ze: f.number("Ze", "Ω", 0, 1000) })
+      .meta({ title: "Supply" })
+      .optional(),
+    accessories: z
+      .union([z.literal(70), z.literal(90)])
+      .default(70)
+      .meta({ title: "Accessories stand", unit: "°C" }),
     earth: f.choice("Earth of armoured cable", ["armour", "core", "both"]).default("armour"),
     floorArea: f.number("Floor served by a ring", "m²", 0, 10_000).optional(),
   }),
-  output: z.object({ iz: z.number(), worstLeg: z.number(), zs: z.number(), maxZs: z.number().nullable(), drop: z.object({ volts: z.number(), percent: z.number(), limit: z.number() }), findings: f.findings }),
-  first: { kind: "ring", device: { curve: "B", rating: 32 }, cable: "te-2.5", designCurrent: 32, legs: [{ length: 30000, method: "C" }, { length: 12000, method: "102" }, { length: 14000, method: "C" }], supply: { ze: 0.35 } },
+  output: z.object({
+    iz: z.number(),
+    worstLeg: z.number(),
+    zs: z.number(),
+    maxZs: z.number().nullable(),
+    drop: z.object({ volts: z.number(), percent: z.number(), limit: z.number() }),
+    findings: f.findings,
+  }),
+  first: {
+    kind: "ring",
+    device: { curve: "B", rating: 32 },
+    cable: "te-2.5",
+    designCurrent: 32,
+    legs: [
+      { length: 30000, method: "C" },
+      { length: 12000, method: "102" },
+      { length: 14000, method: "C" },
+    ],
+    supply: { ze: 0.35 },
+  },
   run: (i, catalogue) => {
     const input = { ...i, cable: cable(i.cable, catalogue), ze: i.supply?.ze ?? null };
     const fault = circuitFault(input);
@@ -50,7 +92,14 @@ export default calculator({
     const stops0 = o.findings.filter((x) => x.severity === "stop").length;
     return {
       headline: `Carries ${figure(o.iz, 1)} A, drops ${figure(o.drop.percent)} %, loop ${figure(o.zs)} Ω${o.maxZs === null ? "" : ` of ${figure(o.maxZs)} Ω`}: ${stops0 ? "it does not hold" : "it holds"}.`,
-      scene: drawLines("The circuit opened out", [{ name: `${i.cable}, ${mm(at / 1000)} m in ${i.legs.length} legs, worst is leg ${o.worstLeg + 1}`, length: at, ink: stops0 ? "stop" : "run1", stops: [{ at: 0, text: "board" }, ...stops] }]),
+      scene: drawLines("The circuit opened out", [
+        {
+          name: `${i.cable}, ${mm(at / 1000)} m in ${i.legs.length} legs, worst is leg ${o.worstLeg + 1}`,
+          length: at,
+          ink: stops0 ? "stop" : "run1",
+          stops: [{ at: 0, text: "board" }, ...stops],
+        },
+      ]),
     };
   },
 });

@@ -9,7 +9,17 @@ export default calculator({
   group: "Fixings",
   source: "BS 7671:2018+A2:2022 521.10.202",
   input: z.strictObject({
-    where: f.choice("How it lies", ["surface", "under-tray", "plastic-trunking", "kept-by-structure", "suspended-ceiling"], { surface: "clipped to a surface", "under-tray": "under a tray", "plastic-trunking": "in plastic trunking", "kept-by-structure": "in a chase, a floor void or on top of a tray", "suspended-ceiling": "tied to a suspended ceiling" }),
+    where: f.choice(
+      "How it lies",
+      ["surface", "under-tray", "plastic-trunking", "kept-by-structure", "suspended-ceiling"],
+      {
+        surface: "clipped to a surface",
+        "under-tray": "under a tray",
+        "plastic-trunking": "in plastic trunking",
+        "kept-by-structure": "in a chase, a floor void or on top of a tray",
+        "suspended-ceiling": "tied to a suspended ceiling",
+      },
+    ),
     fixings: f.choice("Fixings", ["plastic", "metal"]),
     overEscape: f.flag("Over an escape route").default(false),
     besideDoor: f.length0("Beside its doorway").nullable().default(null),
@@ -21,5 +31,12 @@ export default calculator({
     const findings = checkFire(i);
     return { ok: !findings.some((x) => x.severity === "stop"), findings };
   },
-  sheet: (_, o) => ({ headline: o.findings.length === 0 ? "They may be as they are." : o.ok ? "Metal is better: plastic alone may let it fall." : "Yes: it could fall where people must get out." }),
+  sheet: (_, o) => ({
+    headline:
+      o.findings.length === 0
+        ? "They may be as they are."
+        : o.ok
+          ? "Metal is better: plastic alone may let it fall."
+          : "Yes: it could fall where people must get out.",
+  }),
 });

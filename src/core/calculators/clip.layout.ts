@@ -11,7 +11,11 @@ export default calculator({
   purpose: "Where do the clips go so that they are evenly spaced?",
   group: "Fixings",
   source: "On-site working practice to BS 7671:2018+A2:2022, support of cables",
-  input: z.strictObject({ length: f.size("Length of the stretch"), max: z.number().min(1).max(100_000).meta({ title: "Farthest apart", unit: "mm" }), end: f.length0("First and last from the ends").default(END_USUAL) }),
+  input: z.strictObject({
+    length: f.size("Length of the stretch"),
+    max: z.number().min(1).max(100_000).meta({ title: "Farthest apart", unit: "mm" }),
+    end: f.length0("First and last from the ends").default(END_USUAL),
+  }),
   output: z.object({ count: z.number(), pitch: z.number(), marks: z.array(z.number()) }),
   first: { length: 2000, max: 300, end: 100 },
   run: (i) => clipLayout(i.length, i.max, i.end),

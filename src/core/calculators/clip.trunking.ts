@@ -11,14 +11,45 @@ export default calculator({
   purpose: "How far apart are the fixings of trunking?",
   group: "Fixings",
   source: "On-site working practice to BS 7671:2018+A2:2022, spacing of supports for trunking",
-  input: z.strictObject({ material: f.choice("Material", ["metal", "insulating"]), width: f.size("Width", 1000), height: f.size("Height", 1000), orientation: f.choice("Direction", ["horizontal", "vertical"]), length: f.size("Length of the stretch").default(3000) }),
-  output: z.object({ max: z.number().nullable(), band: z.string(), marks: z.array(z.number()), pitch: z.number(), findings: f.findings }),
+  input: z.strictObject({
+    material: f.choice("Material", ["metal", "insulating"]),
+    width: f.size("Width", 1000),
+    height: f.size("Height", 1000),
+    orientation: f.choice("Direction", ["horizontal", "vertical"]),
+    length: f.size("Length of the stretch").default(3000),
+  }),
+  output: z.object({
+    max: z.number().nullable(),
+    band: z.string(),
+    marks: z.array(z.number()),
+    pitch: z.number(),
+    findings: f.findings,
+  }),
   first: { material: "metal", width: 50, height: 50, orientation: "horizontal", length: 3000 },
   run: (i) => {
     const { max, band } = trunkingSupport(i.material, i.width * i.height, i.orientation === "vertical");
-    const findings: Finding[] = max === null ? [finding("clip.trunking", { severity: "warn", subject: "trunking", message: `No spacing is published for a section of ${mm(i.width * i.height)} mm².`, measured: i.width * i.height, unit: "mm²", remedy: "Follow the maker." })] : [];
+    const findings: Finding[] =
+      max === null
+        ? [
+            finding("clip.trunking", {
+              severity: "warn",
+              subject: "trunking",
+              message: `No spacing is published for a section of ${mm(i.width * i.height)} mm².`,
+              measured: i.width * i.height,
+              unit: "mm²",
+              remedy: "Follow the maker.",
+            }),
+          ]
+        : [];
     const l = max === null ? { marks: [], pitch: 0 } : clipLayout(i.length, max, Math.min(150, i.length / 2));
     return { max, band, marks: l.marks, pitch: l.pitch, findings };
   },
-  sheet: (i, o) => (o.max === null ? { headline: "No spacing is published: follow the maker." } : { headline: `At most ${mm(o.max)} apart; ${o.marks.length} on ${mm(i.length)}.`, scene: drawClips(i.length, o.marks, o.pitch), tape: { length: i.length, datum: "start", marks: o.marks.map((at, n) => ({ at, text: `fixing ${n + 1}` })) } }),
+  sheet: (i, o) =>
+    o.max === null
+      ? { headline: "No spacing is published: follow the maker." }
+      : {
+          headline: `At most ${mm(o.max)} apart; ${o.marks.length} on ${mm(i.length)}.`,
+          scene: drawClips(i.length, o.marks, o.pitch),
+          tape: { length: i.length, datum: "start", marks: o.marks.map((at, n) => ({ at, text: `fixing ${n + 1}` })) },
+        },
 });

@@ -12,9 +12,35 @@ export default calculator({
   purpose: "How do I slope a hole through an outside wall?",
   group: "Outside",
   source: "Trade habit: rising inward by 15 to 20 mm",
-  input: z.strictObject({ through: f.size("Through the wall", 5000), rise: f.length0("Rise inward", 1000).default(RISE) }),
+  input: z.strictObject({
+    through: f.size("Through the wall", 5000),
+    rise: f.length0("Rise inward", 1000).default(RISE),
+  }),
   output: z.object({ angle: z.number(), bore: z.number(), findings: f.findings }),
   first: { through: 300, rise: 15 },
-  run: (i) => ({ ...fallOf(i.through, i.rise), findings: below(i.rise, RISE) ? [finding("outside.fall", { subject: "hole", message: `It rises ${mm(i.rise)} inward.`, measured: i.rise, limit: RISE, sense: "least", unit: "mm", remedy: `Start ${RISE} lower outside.` })] : [] }),
-  sheet: (i, o) => ({ headline: `${figure(o.angle, 1)}° from level; the bit goes ${mm(o.bore)}.`, scene: drawFall(i.through, i.rise), steps: [`Mark outside ${mm(i.rise)} lower than inside.`, "Look and scan before drilling. Eyes, ears and lungs covered.", "Leave a drip loop below the entry."] }),
+  run: (i) => ({
+    ...fallOf(i.through, i.rise),
+    findings: below(i.rise, RISE)
+      ? [
+          finding("outside.fall", {
+            subject: "hole",
+            message: `It rises ${mm(i.rise)} inward.`,
+            measured: i.rise,
+            limit: RISE,
+            sense: "least",
+            unit: "mm",
+            remedy: `Start ${RISE} lower outside.`,
+          }),
+        ]
+      : [],
+  }),
+  sheet: (i, o) => ({
+    headline: `${figure(o.angle, 1)}° from level; the bit goes ${mm(o.bore)}.`,
+    scene: drawFall(i.through, i.rise),
+    steps: [
+      `Mark outside ${mm(i.rise)} lower than inside.`,
+      "Look and scan before drilling. Eyes, ears and lungs covered.",
+      "Leave a drip loop below the entry.",
+    ],
+  }),
 });

@@ -9,12 +9,22 @@ export default calculator({
   purpose: "Is this insulation reading good enough?",
   group: "Tests",
   source: "BS 7671:2018+A2:2022 643.3, Table 64",
-  input: z.strictObject({ megohms: f.number("Reading", "MΩ", 0, 1_000_000), volts: z.union([z.literal(500), z.literal(250)]).default(500).meta({ title: "Test voltage", unit: "V" }) }),
+  input: z.strictObject({
+    megohms: f.number("Reading", "MΩ", 0, 1_000_000),
+    volts: z
+      .union([z.literal(500), z.literal(250)])
+      .default(500)
+      .meta({ title: "Test voltage", unit: "V" }),
+  }),
   output: z.object({ ok: z.boolean(), findings: f.findings }),
   first: { megohms: 200, volts: 500 },
   run: (i) => {
     const findings = checkInsulation(i.megohms, i.volts);
     return { ok: !findings.some((x) => x.severity === "stop"), findings };
   },
-  sheet: (i, o) => ({ headline: o.ok ? `${figure(i.megohms)} MΩ passes${o.findings.some((x) => x.severity === "warn") ? ", but look again" : ""}.` : `${figure(i.megohms)} MΩ fails: find it before anything is closed.` }),
+  sheet: (i, o) => ({
+    headline: o.ok
+      ? `${figure(i.megohms)} MΩ passes${o.findings.some((x) => x.severity === "warn") ? ", but look again" : ""}.`
+      : `${figure(i.megohms)} MΩ fails: find it before anything is closed.`,
+  }),
 });

@@ -13,14 +13,38 @@ export default calculator({
   group: "Tests",
   source: "BS 7671:2018+A2:2022 643.2, and on-site working practice",
   input: z.strictObject({
-    expected: z.object({ r1: ohms("Line"), rn: ohms("Neutral"), r2: ohms("Protective conductor") }).meta({ title: "Expected end to end" }),
+    expected: z
+      .object({ r1: ohms("Line"), rn: ohms("Neutral"), r2: ohms("Protective conductor") })
+      .meta({ title: "Expected end to end" }),
     r1: reading("Line, end to end"),
     rn: reading("Neutral, end to end"),
     r2: reading("Protective conductor, end to end"),
-    points: f.rows("Points", z.strictObject({ id: f.name("Point"), lineNeutral: reading("Line–neutral, crossed"), lineEarth: reading("Line–earth, crossed") })).default([]),
+    points: f
+      .rows(
+        "Points",
+        z.strictObject({
+          id: f.name("Point"),
+          lineNeutral: reading("Line–neutral, crossed"),
+          lineEarth: reading("Line–earth, crossed"),
+        }),
+      )
+      .default([]),
   }),
-  output: z.object({ verdict: z.enum(["sound", "open", "loose", "crossed-wrong", "spurs", "bridged"]), reasons: z.array(z.string()), findings: f.findings }),
-  first: { expected: { r1: 0.445, rn: 0.445, r2: 0.726 }, r1: 0.45, rn: 0.71, r2: 0.73, points: [{ id: "S1", lineNeutral: 0.27, lineEarth: 0.29 }, { id: "S2", lineNeutral: 0.26, lineEarth: 0.29 }] },
+  output: z.object({
+    verdict: z.enum(["sound", "open", "loose", "crossed-wrong", "spurs", "bridged"]),
+    reasons: z.array(z.string()),
+    findings: f.findings,
+  }),
+  first: {
+    expected: { r1: 0.445, rn: 0.445, r2: 0.726 },
+    r1: 0.45,
+    rn: 0.71,
+    r2: 0.73,
+    points: [
+      { id: "S1", lineNeutral: 0.27, lineEarth: 0.29 },
+      { id: "S2", lineNeutral: 0.26, lineEarth: 0.29 },
+    ],
+  },
   run: (i) => readRing(i.expected, i.r1, i.rn, i.r2, i.points),
   sheet: (i, o) => ({
     headline: o.reasons[0] ?? o.verdict,
@@ -28,10 +52,30 @@ export default calculator({
       "Readings",
       "Ω",
       [
-        { name: "line", value: i.r1 ?? 0, ink: i.r1 === null ? ("stop" as const) : ("ink" as const), note: i.r1 === null ? "open" : "" },
-        { name: "neutral", value: i.rn ?? 0, ink: i.rn === null ? ("stop" as const) : ("ink" as const), note: i.rn === null ? "open" : "" },
-        { name: "protective conductor", value: i.r2 ?? 0, ink: i.r2 === null ? ("stop" as const) : ("ink" as const), note: i.r2 === null ? "open" : "" },
-        ...i.points.map((p) => ({ name: `${p.id} crossed`, value: p.lineNeutral ?? 0, ink: p.lineNeutral === null ? ("stop" as const) : ("good" as const), note: p.lineNeutral === null ? "open" : "" })),
+        {
+          name: "line",
+          value: i.r1 ?? 0,
+          ink: i.r1 === null ? ("stop" as const) : ("ink" as const),
+          note: i.r1 === null ? "open" : "",
+        },
+        {
+          name: "neutral",
+          value: i.rn ?? 0,
+          ink: i.rn === null ? ("stop" as const) : ("ink" as const),
+          note: i.rn === null ? "open" : "",
+        },
+        {
+          name: "protective conductor",
+          value: i.r2 ?? 0,
+          ink: i.r2 === null ? ("stop" as const) : ("ink" as const),
+          note: i.r2 === null ? "open" : "",
+        },
+        ...i.points.map((p) => ({
+          name: `${p.id} crossed`,
+          value: p.lineNeutral ?? 0,
+          ink: p.lineNeutral === null ? ("stop" as const) : ("good" as const),
+          note: p.lineNeutral === null ? "open" : "",
+        })),
       ].map(({ note, ...b }) => (note ? { ...b, note } : b)),
       i.r1 !== null && i.rn !== null ? { at: (i.r1 + i.rn) / 4, text: "a quarter of line and neutral" } : undefined,
     ),

@@ -6,18 +6,31 @@ import { joistWindows } from "../timber/joist";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
-const windows = z.object({ zones: z.tuple([f.interval, f.interval]), maxDiameter: z.number(), fromTop: z.number(), maxDiameterUnplated: z.number() }).nullable();
+const windows = z
+  .object({
+    zones: z.tuple([f.interval, f.interval]),
+    maxDiameter: z.number(),
+    fromTop: z.number(),
+    maxDiameterUnplated: z.number(),
+  })
+  .nullable();
 
 export default calculator({
   name: "timber.windows",
   purpose: "Where along a joist may I bore or notch, and how big?",
   group: "Timber",
   source: "Approved Document A, and new-home warranty practice; BS 7671:2018+A2:2022 522.6.201",
-  input: z.strictObject({ joist: f.joist, notchSchool: f.notchSchool, noggin: f.length0("Batten or noggin fixed on top later").default(0) }),
+  input: z.strictObject({
+    joist: f.joist,
+    notchSchool: f.notchSchool,
+    noggin: f.length0("Batten or noggin fixed on top later").default(0),
+  }),
   output: z.object({
     /** null for an engineered joist: nothing is computed. */
     hole: windows,
-    notch: z.object({ zones: z.tuple([f.interval, f.interval]), maxDepth: z.number(), edges: z.array(z.string()) }).nullable(),
+    notch: z
+      .object({ zones: z.tuple([f.interval, f.interval]), maxDepth: z.number(), edges: z.array(z.string()) })
+      .nullable(),
     findings: f.findings,
   }),
   first: { joist: { kind: "solid", depth: 150, breadth: 47, span: 4000 }, notchSchool: "warranty", noggin: 0 },
@@ -32,13 +45,28 @@ export default calculator({
     };
   },
   sheet: (i, o) => {
-    if (!o.hole || !o.notch) return { headline: "Engineered joists are cut only as their maker says.", scene: drawJoist(i.joist, null) };
+    if (!o.hole || !o.notch)
+      return { headline: "Engineered joists are cut only as their maker says.", scene: drawJoist(i.joist, null) };
     const [[a, b], [c, d]] = o.hole.zones;
     return {
       headline: `Bore ${mm(a)} to ${mm(b)} from either bearing, ${mm(o.hole.fromTop)} down, Ø ${mm(o.hole.maxDiameter)} at most${o.hole.maxDiameterUnplated < o.hole.maxDiameter ? `; over Ø ${mm(o.hole.maxDiameterUnplated)} with a steel plate` : ""}.`,
       scene: drawJoist(i.joist, joistWindows(i.joist, i.notchSchool, i.noggin)),
-      tape: { length: i.joist.span, datum: "left bearing face", marks: [{ at: a, text: "bore from" }, { at: b, text: "bore to" }, { at: c, text: "bore from" }, { at: d, text: "bore to" }] },
-      steps: ["Hook the tape on the bearing face, not on the room's plaster.", `Mark ${mm(a)} and ${mm(b)} from each bearing on every joist.`, `Bore on the centre line, ${mm(o.hole.fromTop)} from the top, bits up to Ø ${mm(o.hole.maxDiameter)}.`, `Keep holes three diameters apart: ${mm(3 * o.hole.maxDiameter)} for the largest.`],
+      tape: {
+        length: i.joist.span,
+        datum: "left bearing face",
+        marks: [
+          { at: a, text: "bore from" },
+          { at: b, text: "bore to" },
+          { at: c, text: "bore from" },
+          { at: d, text: "bore to" },
+        ],
+      },
+      steps: [
+        "Hook the tape on the bearing face, not on the room's plaster.",
+        `Mark ${mm(a)} and ${mm(b)} from each bearing on every joist.`,
+        `Bore on the centre line, ${mm(o.hole.fromTop)} from the top, bits up to Ø ${mm(o.hole.maxDiameter)}.`,
+        `Keep holes three diameters apart: ${mm(3 * o.hole.maxDiameter)} for the largest.`,
+      ],
     };
   },
 });

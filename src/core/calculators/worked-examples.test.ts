@@ -11,7 +11,8 @@ const refused = (name: string, input: unknown): string => {
   const a = answer(calculatorNamed(name)!, input);
   return a.ok ? "" : `${a.error.path} | ${a.error.message}`;
 };
-const rules = (o: Record<string, unknown>): string[] => (o.findings as { rule: string; severity: string }[]).map((f) => `${f.rule} ${f.severity}`);
+const rules = (o: Record<string, unknown>): string[] =>
+  (o.findings as { rule: string; severity: string }[]).map((f) => `${f.rule} ${f.severity}`);
 
 describe("each calculator with its first input", () => {
   for (const c of calculators)
@@ -46,21 +47,39 @@ describe("folds and bends, worked by hand", () => {
     expect(o.marks).toEqual([-10, 0, 10, 78, 88, 98].map((x) => expect.closeTo(x, 9)));
     expect(ask("fold.set", { depth: 50, offset: 30, angle: o.angle }).pitch).toBeCloseTo(88, 9);
     expect(refused("fold.set", { depth: 50, offset: 30 })).toMatch(/^angle \| .*either an angle or a half notch/);
-    expect(refused("fold.set", { depth: 50, offset: 30, halfNotch: 60 })).toMatch(/halfNotch: got 60; must be at most 50/);
+    expect(refused("fold.set", { depth: 50, offset: 30, halfNotch: 60 })).toMatch(
+      /halfNotch: got 60; must be at most 50/,
+    );
   });
   it("bends 150 tray flat through 90° with cuts 150 × sin 45° = 106.07 from the centre", () => {
     expect(ask("fold.tray", { width: 150, angle: 90 }).cutOffset).toBeCloseTo(106.066, 3);
-    expect(ask("fold.tray", { width: 150, angle: 90, at: 500 }).marks).toEqual([expect.closeTo(393.934, 3), 500, expect.closeTo(606.066, 3)]);
+    expect(ask("fold.tray", { width: 150, angle: 90, at: 500 }).marks).toEqual([
+      expect.closeTo(393.934, 3),
+      500,
+      expect.closeTo(606.066, 3),
+    ]);
   });
   it("starts a bend in 20 conduit, inner radius 50, leg 300: R 60, start 300 − 10 − 60 = 230, arc 94.25", () => {
     const o = ask("bend.conduit-90", { outside: 20, innerRadius: 50, leg: 300 });
-    expect(o).toMatchObject({ start: 230, arc: expect.closeTo(94.2478, 4), end: expect.closeTo(324.2478, 4), findings: [] });
+    expect(o).toMatchObject({
+      start: 230,
+      arc: expect.closeTo(94.2478, 4),
+      end: expect.closeTo(324.2478, 4),
+      findings: [],
+    });
     expect(rules(ask("bend.conduit-90", { outside: 20, innerRadius: 49.9, leg: 300 }))).toEqual(["bend.conduit stop"]);
-    expect(refused("bend.conduit-90", { outside: 20, innerRadius: 50, leg: 69 })).toMatch(/leg: got 69; must be at least 70/);
+    expect(refused("bend.conduit-90", { outside: 20, innerRadius: 50, leg: 69 })).toMatch(
+      /leg: got 69; must be at least 70/,
+    );
   });
   it("sets conduit by 60 at 30°: 120 − 2·60·tan 15° + 60·0.5236 = 119.26", () => {
-    expect(ask("bend.conduit-set", { outside: 20, innerRadius: 50, offset: 60, angle: 30 }).centreToCentre).toBeCloseTo(120 - 120 * Math.tan(Math.PI / 12) + 10 * Math.PI, 6);
-    expect(refused("bend.conduit-set", { outside: 20, innerRadius: 50, offset: 10, angle: 30 })).toMatch(/offset: got 10; must be at least 16\.1/);
+    expect(ask("bend.conduit-set", { outside: 20, innerRadius: 50, offset: 60, angle: 30 }).centreToCentre).toBeCloseTo(
+      120 - 120 * Math.tan(Math.PI / 12) + 10 * Math.PI,
+      6,
+    );
+    expect(refused("bend.conduit-set", { outside: 20, innerRadius: 50, offset: 10, angle: 30 })).toMatch(
+      /offset: got 10; must be at least 16\.1/,
+    );
   });
   it("takes the radius by its band, 10 and 25 inclusive, of the dimension taken", () => {
     const r = (input: object) => [ask("bend.radius", input).factor, ask("bend.radius", input).radius];
@@ -80,27 +99,51 @@ describe("folds and bends, worked by hand", () => {
 
 describe("ends, worked by hand", () => {
   it("picks 20S for three cores of 2.5 (9.5 / 14.1 / 0.9), hole 20.5, 24 across flats, 27 across corners", () => {
-    expect(ask("gland.pick", { cable: { catalogue: "swa-3x2.5" }, outdoor: true })).toEqual({ gland: "20S", thread: "M20", hole: 20.5, acrossFlats: 24, acrossCorners: 27, findings: [] });
-    expect(refused("gland.pick", { cable: { catalogue: "te-2.5" }, outdoor: true })).toMatch(/^cable.catalogue \| .*must be one of swa-2x1.5/);
+    expect(ask("gland.pick", { cable: { catalogue: "swa-3x2.5" }, outdoor: true })).toEqual({
+      gland: "20S",
+      thread: "M20",
+      hole: 20.5,
+      acrossFlats: 24,
+      acrossCorners: 27,
+      findings: [],
+    });
+    expect(refused("gland.pick", { cable: { catalogue: "te-2.5" }, outdoor: true })).toMatch(
+      /^cable.catalogue \| .*must be one of swa-2x1.5/,
+    );
   });
   it("warns within 0.3 of an edge: two cores of 6 are 15.9 over the sheath, the most a 20S takes", () => {
-    expect(ask("gland.pick", { cable: { catalogue: "swa-2x6" }, outdoor: true })).toMatchObject({ gland: "20S", findings: [{ rule: "gland.edge" }] });
-    expect(rules(ask("gland.pick", { cable: { bedding: 9.5, overall: 15.6, wire: 0.9 }, outdoor: true }))).toEqual(["gland.edge warn"]);
+    expect(ask("gland.pick", { cable: { catalogue: "swa-2x6" }, outdoor: true })).toMatchObject({
+      gland: "20S",
+      findings: [{ rule: "gland.edge" }],
+    });
+    expect(rules(ask("gland.pick", { cable: { bedding: 9.5, overall: 15.6, wire: 0.9 }, outdoor: true }))).toEqual([
+      "gland.edge warn",
+    ]);
     expect(rules(ask("gland.pick", { cable: { bedding: 9.5, overall: 15.59, wire: 0.9 }, outdoor: true }))).toEqual([]);
   });
   it("lets the least sheath bind only where the gland seals on it", () => {
     const thin = { bedding: 8, overall: 9.4, wire: 0.9 };
     expect(ask("gland.pick", { cable: thin, outdoor: false }).gland).toBe("20S");
-    expect(ask("gland.pick", { cable: thin, outdoor: true })).toMatchObject({ gland: null, findings: [{ rule: "gland.fit", severity: "stop" }] });
+    expect(ask("gland.pick", { cable: thin, outdoor: true })).toMatchObject({
+      gland: null,
+      findings: [{ rule: "gland.fit", severity: "stop" }],
+    });
   });
   it("sets four glands in 200: modules 37, 37, 51.5, 51.5, slack 23 shared 5.75 each", () => {
     const o = ask("gland.row", { width: 200, glands: ["20S", "20S", "25"], spare: 1 });
     expect(o.slack).toBeCloseTo(23, 9);
-    expect((o.holes as { x: number }[]).map((h) => h.x)).toEqual([21.375, 64.125, 114.125, 171.375].map((x) => expect.closeTo(x, 9)));
+    expect((o.holes as { x: number }[]).map((h) => h.x)).toEqual(
+      [21.375, 64.125, 114.125, 171.375].map((x) => expect.closeTo(x, 9)),
+    );
     expect((o.holes as { spare: boolean }[]).map((h) => h.spare)).toEqual([false, false, false, true]);
   });
   it("says how many would fit: 3 × 37 = 111 in 100 leaves two", () => {
-    expect(ask("gland.row", { width: 100, glands: ["20S", "20S", "20S"] })).toMatchObject({ fits: false, holes: [], slack: -11, findings: [{ rule: "gland.row", message: expect.stringMatching(/2 of them would fit/) }] });
+    expect(ask("gland.row", { width: 100, glands: ["20S", "20S", "20S"] })).toMatchObject({
+      fits: false,
+      holes: [],
+      slack: -11,
+      findings: [{ rule: "gland.row", message: expect.stringMatching(/2 of them would fit/) }],
+    });
     expect(ask("gland.row", { width: 111, glands: ["20S", "20S", "20S"] }).fits).toBe(true);
     expect(refused("gland.row", { width: 100, glands: ["19"] })).toMatch(/glands.0: got "19"; must be one of 20S, 20/);
   });
@@ -108,15 +151,29 @@ describe("ends, worked by hand", () => {
     expect(ask("armour.cut", { chord: 1000, sweep: 0, tails: 200 })).toEqual({ armourStop: 1000, cut: 1200 });
     expect(ask("armour.cut", { chord: 1000, sweep: 500, tails: 0 }).armourStop).toBeCloseTo(500 * Math.PI, 6);
   });
-  it("strips a second mineral end: 850 + 4, 60 of tails, stripper 45", () => expect(ask("mi.strip", { faceToFace: 850, entry: 4, stripperBody: 45 })).toEqual({ sheathEnd: 854, cut: 914, coverMark: 809, findings: [] }));
+  it("strips a second mineral end: 850 + 4, 60 of tails, stripper 45", () =>
+    expect(ask("mi.strip", { faceToFace: 850, entry: 4, stripperBody: 45 })).toEqual({
+      sheathEnd: 854,
+      cut: 914,
+      coverMark: 809,
+      findings: [],
+    }));
   it("leaves 70 past a 70 box from the top, 60 from the side, and warns outside 50 to 70", () => {
     expect(ask("tails.length", { box: { width: 70, height: 70 }, entry: "top" }).length).toBe(140);
     expect(ask("tails.length", { box: { width: 130, height: 70 }, entry: "left" }).length).toBe(190);
-    expect(rules(ask("tails.length", { box: { width: 70, height: 70 }, entry: "top", past: 49 }))).toEqual(["end.tail warn"]);
+    expect(rules(ask("tails.length", { box: { width: 70, height: 70 }, entry: "top", past: 49 }))).toEqual([
+      "end.tail warn",
+    ]);
     expect(rules(ask("tails.length", { box: { width: 70, height: 70 }, entry: "top", past: 50 }))).toEqual([]);
   });
   it("knows mineral cable by its designation", () => {
-    expect(ask("mi.cable", { designation: "2l1.5", covered: true })).toMatchObject({ sheath: 5.7, overall: expect.closeTo(7.2, 9), volts: 500, clipHorizontal: 600, clipVertical: 800 });
+    expect(ask("mi.cable", { designation: "2l1.5", covered: true })).toMatchObject({
+      sheath: 5.7,
+      overall: expect.closeTo(7.2, 9),
+      volts: 500,
+      clipHorizontal: 600,
+      clipVertical: 800,
+    });
     expect(refused("mi.cable", { designation: "9X9" })).toMatch(/must be one of 2L1/);
   });
 });
@@ -124,12 +181,19 @@ describe("ends, worked by hand", () => {
 describe("outside, worked by hand", () => {
   it("hangs 3500 over people and 5800 over a road, edges inclusive", () => {
     expect(rules(ask("outside.overhead", { beneath: "foot", height: 3500, span: 8000, catenary: true }))).toEqual([]);
-    expect(rules(ask("outside.overhead", { beneath: "foot", height: 3499, span: 8000, catenary: true }))).toEqual(["overhead.height stop"]);
-    expect(ask("outside.overhead", { beneath: "caravan-vehicles", height: 7000, span: 1, catenary: true }).least).toBe(6000);
-    expect(rules(ask("outside.overhead", { beneath: "road", height: 5800, span: 8000, catenary: false }))).toEqual(["overhead.catenary stop"]);
+    expect(rules(ask("outside.overhead", { beneath: "foot", height: 3499, span: 8000, catenary: true }))).toEqual([
+      "overhead.height stop",
+    ]);
+    expect(ask("outside.overhead", { beneath: "caravan-vehicles", height: 7000, span: 1, catenary: true }).least).toBe(
+      6000,
+    );
+    expect(rules(ask("outside.overhead", { beneath: "road", height: 5800, span: 8000, catenary: false }))).toEqual([
+      "overhead.catenary stop",
+    ]);
   });
   it("buries at 600, warns below, stops below 450", () => {
-    const t = (depth: number, more = {}) => rules(ask("outside.buried", { depth, armoured: true, duct: false, bedding: 75, marker: 150, ...more }));
+    const t = (depth: number, more = {}) =>
+      rules(ask("outside.buried", { depth, armoured: true, duct: false, bedding: 75, marker: 150, ...more }));
     expect(t(600)).toEqual([]);
     expect(t(599)).toEqual(["buried.depth warn"]);
     expect(t(450)).toEqual(["buried.depth warn"]);
@@ -139,19 +203,48 @@ describe("outside, worked by hand", () => {
     expect(t(600, { bedding: true, marker: true })).toEqual([]);
     expect(t(600, { marker: 600 })).toEqual(["buried.marker warn"]);
   });
-  it("slopes a hole through 300 by 15: atan 0.05 = 2.862°, 300.37 along the bit", () => expect(ask("outside.fall", { through: 300 })).toMatchObject({ angle: expect.closeTo(2.862, 3), bore: expect.closeTo(300.375, 3), findings: [] }));
+  it("slopes a hole through 300 by 15: atan 0.05 = 2.862°, 300.37 along the bit", () =>
+    expect(ask("outside.fall", { through: 300 })).toMatchObject({
+      angle: expect.closeTo(2.862, 3),
+      bore: expect.closeTo(300.375, 3),
+      findings: [],
+    }));
   it("sets five lights along 12 m, 1 m from the ends, 2.5 m apart, sides in turn", () => {
     const o = ask("outside.lights", { length: 12000, count: 5, end: 1000, sides: 2 });
-    expect(o).toEqual({ gap: 2500, positions: [1000, 3500, 6000, 8500, 11000].map((at, i) => ({ at, side: i % 2 === 1 ? 2 : 1 })) });
-    expect(refused("outside.lights", { length: 1000, count: 2, end: 501, sides: 1 })).toMatch(/end: got 501; must be at most 500/);
+    expect(o).toEqual({
+      gap: 2500,
+      positions: [1000, 3500, 6000, 8500, 11000].map((at, i) => ({ at, side: i % 2 === 1 ? 2 : 1 })),
+    });
+    expect(refused("outside.lights", { length: 1000, count: 2, end: 501, sides: 1 })).toMatch(
+      /end: got 501; must be at most 500/,
+    );
   });
 });
 
 describe("fixings, both sides of every band", () => {
-  const spacing = (family: string, overall: number, orientation = "horizontal") => ask("clip.spacing", { family, overall, orientation, reachable: true }).max;
+  const spacing = (family: string, overall: number, orientation = "horizontal") =>
+    ask("clip.spacing", { family, overall, orientation, reachable: true }).max;
   it("takes sheathed cable at exactly 9, 15, 20, 40 in the smaller band", () => {
-    expect([9, 9.01, 15, 15.01, 20, 20.01, 40, 40.01].map((d) => spacing("sheathed", d))).toEqual([250, 300, 300, 350, 350, 400, 400, null]);
-    expect([9, 9.01, 15, 15.01, 20, 20.01, 40, 40.01].map((d) => spacing("sheathed", d, "vertical"))).toEqual([400, 400, 400, 450, 450, 550, 550, null]);
+    expect([9, 9.01, 15, 15.01, 20, 20.01, 40, 40.01].map((d) => spacing("sheathed", d))).toEqual([
+      250,
+      300,
+      300,
+      350,
+      350,
+      400,
+      400,
+      null,
+    ]);
+    expect([9, 9.01, 15, 15.01, 20, 20.01, 40, 40.01].map((d) => spacing("sheathed", d, "vertical"))).toEqual([
+      400,
+      400,
+      400,
+      450,
+      450,
+      550,
+      550,
+      null,
+    ]);
   });
   it("takes armoured and mineral cable likewise", () => {
     expect([9, 9.01, 15.01, 20.01, 40.01].map((d) => spacing("armoured", d))).toEqual([null, 350, 400, 450, null]);
@@ -159,11 +252,20 @@ describe("fixings, both sides of every band", () => {
     expect([9, 9.01, 15.01, 20.01].map((d) => spacing("mi", d))).toEqual([600, 900, 1500, null]);
   });
   it("supports conduit and trunking by their tables", () => {
-    const conduit = (material: string, outside: number, orientation = "horizontal") => ask("clip.conduit", { material, outside, orientation }).max;
+    const conduit = (material: string, outside: number, orientation = "horizontal") =>
+      ask("clip.conduit", { material, outside, orientation }).max;
     expect([16, 16.1, 25, 25.1, 40, 40.1].map((d) => conduit("metal", d))).toEqual([750, 1750, 1750, 2000, 2000, 2250]);
     expect(conduit("pliable", 20, "vertical")).toBe(600);
-    const trunking = (w: number, h: number, orientation = "horizontal") => ask("clip.trunking", { material: "metal", width: w, height: h, orientation }).max;
-    expect([trunking(15, 20), trunking(20, 35), trunking(50, 30), trunking(50, 50), trunking(100, 50), trunking(100, 100)]).toEqual([null, 750, 1250, 1750, 3000, 3000]);
+    const trunking = (w: number, h: number, orientation = "horizontal") =>
+      ask("clip.trunking", { material: "metal", width: w, height: h, orientation }).max;
+    expect([
+      trunking(15, 20),
+      trunking(20, 35),
+      trunking(50, 30),
+      trunking(50, 50),
+      trunking(100, 50),
+      trunking(100, 100),
+    ]).toEqual([null, 750, 1250, 1750, 3000, 3000]);
   });
   it("asks for metal over an escape route, and 150 beside or 300 above its door", () => {
     const fire = (more: object) => rules(ask("clip.fire", { where: "surface", fixings: "plastic", ...more }));

@@ -6,9 +6,16 @@ import { boardOfCircuit, circuitFindings } from "./circuit-findings";
 import { RADIAL_RATING, twoRadials } from "./two-radials";
 
 const block = generatedBlock(3, 2, 2, 2);
-const [one, two] = block.points.filter((p) => p.kind === "board").map((p) => p.id).sort();
-const withWays = (way: (c: Job["circuits"][number]) => number | null): Job => canonical({ ...block, circuits: block.circuits.map((c) => ({ ...c, way: way(c) })) });
-const waysOf = (j: Job): string[] => circuitFindings(j).filter((f) => f.rule === "circuit.way").map((f) => f.message);
+const [one, two] = block.points
+  .filter((p) => p.kind === "board")
+  .map((p) => p.id)
+  .sort();
+const withWays = (way: (c: Job["circuits"][number]) => number | null): Job =>
+  canonical({ ...block, circuits: block.circuits.map((c) => ({ ...c, way: way(c) })) });
+const waysOf = (j: Job): string[] =>
+  circuitFindings(j)
+    .filter((f) => f.rule === "circuit.way")
+    .map((f) => f.message);
 
 describe("ways of several boards", () => {
   it("the same way on two boards is no clash; on one board it is", () => {
@@ -18,7 +25,12 @@ describe("ways of several boards", () => {
   it("offers the first free way of the circuit's own board", () => {
     const job = withWays((c) => (c.board === one ? (c.kind === "ring" ? 1 : 2) : c.kind === "ring" ? 1 : null));
     const [f] = circuitFindings(job).filter((x) => x.rule === "circuit.way");
-    expect(boardOfCircuit(job, job.circuits.find((c) => c.id === f!.subject)!)!.id).toBe(two);
+    expect(
+      boardOfCircuit(
+        job,
+        job.circuits.find((c) => c.id === f!.subject)!,
+      )!.id,
+    ).toBe(two);
     expect(f!.fix).toEqual([{ collection: "circuits", id: f!.subject, set: { way: 2 } }]);
   });
   it("a circuit without a board of its own belongs to the first", () => {
@@ -29,15 +41,26 @@ describe("ways of several boards", () => {
 });
 
 describe("a ring parted into two radials", () => {
-  const ring = { ...block.circuits.find((c) => c.kind === "ring")!, spurs: [{ point: "x", from: block.circuits.find((c) => c.kind === "ring")!.points[0]! }] };
+  const ring = {
+    ...block.circuits.find((c) => c.kind === "ring")!,
+    spurs: [{ point: "x", from: block.circuits.find((c) => c.kind === "ring")!.points[0]! }],
+  };
   const [first, ...rest] = ring.points;
   it("keeps every point once, each spur with its point, and takes a device the cable carries", () => {
     const [a, b] = twoRadials(ring, [first!], rest, 7);
     expect([...a.points, ...b.points]).toEqual(ring.points);
     expect([a.spurs.length, b.spurs.length]).toEqual([1, 0]);
-    expect([a.device.rating, b.device.rating, a.kind, b.kind, b.way]).toEqual([RADIAL_RATING, RADIAL_RATING, "radial", "radial", 7]);
+    expect([a.device.rating, b.device.rating, a.kind, b.kind, b.way]).toEqual([
+      RADIAL_RATING,
+      RADIAL_RATING,
+      "radial",
+      "radial",
+      7,
+    ]);
     expect(a.id).not.toBe(b.id);
-    expect(twoRadials({ ...ring, id: "i".repeat(40), label: "l".repeat(12) }, [], [], null)[1].id.length).toBeLessThanOrEqual(40);
+    expect(
+      twoRadials({ ...ring, id: "i".repeat(40), label: "l".repeat(12) }, [], [], null)[1].id.length,
+    ).toBeLessThanOrEqual(40);
   });
 });
 

@@ -14,7 +14,8 @@ export interface Comparison {
   bound: number;
 }
 
-const chainLength = (d: Distances, order: readonly number[]): number => order.slice(1).reduce((s, p, i) => s + d[order[i]!]![p]!, 0);
+const chainLength = (d: Distances, order: readonly number[]): number =>
+  order.slice(1).reduce((s, p, i) => s + d[order[i]!]![p]!, 0);
 
 /**
  * The shortest pair of open chains from 0 that together visit all, neither empty, exact: the shortest chain over every subset
@@ -58,7 +59,7 @@ function exactRadials(d: Distances): [number[], number[]] {
   }
   const chain = (set: number): number[] => {
     const order: number[] = [];
-    for (let s = set, last = end[set]!; last >= 0; ) {
+    for (let s = set, last = end[set]!; last >= 0;) {
       order.push(last + 1);
       const p = prev[s * m + last]!;
       s &= ~(1 << last);
@@ -73,7 +74,10 @@ function exactRadials(d: Distances): [number[], number[]] {
 function goodRadials(d: Distances, ring: readonly number[]): [number[], number[]] {
   const n = d.length;
   const far = d.reduce((s, row) => s + Math.max(...row), 0);
-  const wide = [...d.map((row, i) => [...row, i === 0 ? far : 0]), Array.from({ length: n + 1 }, (_, i) => (i === 0 ? far : 0))];
+  const wide = [
+    ...d.map((row, i) => [...row, i === 0 ? far : 0]),
+    Array.from({ length: n + 1 }, (_, i) => (i === 0 ? far : 0)),
+  ];
   const order = goodTour(wide);
   const at = order.indexOf(n);
   const byFreeStep: [number[], number[]] = [order.slice(0, at), [0, ...order.slice(at + 1).reverse()]];
@@ -81,7 +85,8 @@ function goodRadials(d: Distances, ring: readonly number[]): [number[], number[]
   let cut = 1;
   for (let i = 1; i < ring.length - 1; i++) if (d[ring[i]!]![ring[i + 1]!]! > d[ring[cut]!]![ring[cut + 1]!]!) cut = i;
   const byRing: [number[], number[]] = [ring.slice(0, cut + 1), [0, ...ring.slice(cut + 1).reverse()]];
-  const sum = ([a, b]: [number[], number[]]): number => (a.length > 1 && b.length > 1 ? chainLength(d, a) + chainLength(d, b) : Infinity);
+  const sum = ([a, b]: [number[], number[]]): number =>
+    a.length > 1 && b.length > 1 ? chainLength(d, a) + chainLength(d, b) : Infinity;
   return sum(byFreeStep) <= sum(byRing) ? byFreeStep : byRing;
 }
 
@@ -99,5 +104,10 @@ export function compareCircuits(d: Distances): Comparison {
   const ringBound = exact ? ring.length : Math.min(ring.length, tourBound(d, ring.length));
   const radialBound = exact ? total : Math.min(total, treeBound(d, total));
   const proven = (bound: number, length: number): boolean => bound >= length - 1e-6;
-  return { ring: { order: ring.order, length: ring.length, bound: ringBound }, radials: { orders, lengths, total, bound: radialBound }, optimal: proven(ringBound, ring.length) && proven(radialBound, total), bound: ringBound };
+  return {
+    ring: { order: ring.order, length: ring.length, bound: ringBound },
+    radials: { orders, lengths, total, bound: radialBound },
+    optimal: proven(ringBound, ring.length) && proven(radialBound, total),
+    bound: ringBound,
+  };
 }

@@ -5,7 +5,12 @@ export const cookerDiversity = { first: 10, rest: 0.3, outlet: 5 } as const;
  * Current of a cooker, A: all of it, and what the school designs for. With diversity the first 10 A count in full, 30 % of the
  * rest, and 5 A for an outlet in the control; a cooker under 10 A counts in full.
  */
-export function cookerDemand(watts: number, voltage: number, outlet: boolean, school: "full" | "diversity"): { full: number; design: number } {
+export function cookerDemand(
+  watts: number,
+  voltage: number,
+  outlet: boolean,
+  school: "full" | "diversity",
+): { full: number; design: number } {
   const full = watts / voltage;
   if (school === "full") return { full, design: full };
   const { first, rest, outlet: forOutlet } = cookerDiversity;

@@ -4,7 +4,8 @@ type Distances = readonly (readonly number[])[];
 const ROUNDS = 240;
 
 /** Length of a closed tour. */
-export const tourLength = (d: Distances, t: readonly number[]): number => t.reduce((s, p, i) => s + d[p]![t[(i + 1) % t.length]!]!, 0);
+export const tourLength = (d: Distances, t: readonly number[]): number =>
+  t.reduce((s, p, i) => s + d[p]![t[(i + 1) % t.length]!]!, 0);
 
 /** Settles a closed tour: reversals, and stretches of one to three places set elsewhere either way round, until neither helps. */
 function settle(d: Distances, tour: number[]): number[] {
@@ -35,7 +36,11 @@ function settle(d: Distances, tour: number[]): number[] {
           const straight = d[p]![first]! + d[last]![q]! - d[p]![q]!;
           const turned = d[p]![last]! + d[first]![q]! - d[p]![q]!;
           if (Math.min(straight, turned) < gain - 1e-9) {
-            t = [...rest.slice(0, j + 1), ...(straight <= turned ? stretch : [...stretch].reverse()), ...rest.slice(j + 1)];
+            t = [
+              ...rest.slice(0, j + 1),
+              ...(straight <= turned ? stretch : [...stretch].reverse()),
+              ...rest.slice(j + 1),
+            ];
             better = true;
             break;
           }
@@ -66,7 +71,12 @@ export function goodTour(d: Distances): number[] {
   const next = (most: number): number => (seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648) % most;
   for (let r = 0; r < ROUNDS && n >= 8; r++) {
     const cuts = [1 + next(n - 1), 1 + next(n - 1), 1 + next(n - 1)].sort((a, b) => a - b) as [number, number, number];
-    const shaken = [...best.slice(0, cuts[0]), ...best.slice(cuts[1], cuts[2]), ...best.slice(cuts[0], cuts[1]), ...best.slice(cuts[2])];
+    const shaken = [
+      ...best.slice(0, cuts[0]),
+      ...best.slice(cuts[1], cuts[2]),
+      ...best.slice(cuts[0], cuts[1]),
+      ...best.slice(cuts[2]),
+    ];
     const t = settle(d, shaken);
     const l = tourLength(d, t);
     if (l < length - 1e-9) [best, length] = [t, l];

@@ -8,9 +8,12 @@ import { laidRatings, methodOf } from "./laid-rating";
 const job = generatedHouse(7, 2, 3);
 const findings = (j: Job): string[] => {
   const plan = makePlan(j);
-  return laidRatings(layHouse(j), plan.runs, plan.holes).map((f) => `${f.rule} ${f.subject} ${Math.round((f.measured ?? 0) * 10) / 10}`);
+  return laidRatings(layHouse(j), plan.runs, plan.holes).map(
+    (f) => `${f.rule} ${f.subject} ${Math.round((f.measured ?? 0) * 10) / 10}`,
+  );
 };
-const insulated = (over: number): Job => canonical({ ...job, decks: job.decks.map((d) => ({ ...d, insulationOver: over })) });
+const insulated = (over: number): Job =>
+  canonical({ ...job, decks: job.decks.map((d) => ({ ...d, insulationOver: over })) });
 
 describe("circuits rated as they are laid", () => {
   it("bare joists and chases leave a ring of 2.5 its 27 A", () => expect(findings(job)).toEqual([]));
@@ -21,14 +24,24 @@ describe("circuits rated as they are laid", () => {
   });
   it("takes the method from where the leg lies", () => {
     const h = layHouse(insulated(150));
-    const leg = (kind: "wall" | "deck", id: string, method: "chase" | "along-joist" | "stud-void") => ({ surface: { kind, id }, method, path: [], depth: 0, protected: false }) as unknown as Parameters<typeof methodOf>[1];
+    const leg = (kind: "wall" | "deck", id: string, method: "chase" | "along-joist" | "stud-void") =>
+      ({ surface: { kind, id }, method, path: [], depth: 0, protected: false }) as unknown as Parameters<
+        typeof methodOf
+      >[1];
     expect(methodOf(h, leg("deck", "d", "along-joist"))).toBe("101");
     expect(methodOf(h, leg("wall", "r0w1", "chase"))).toBe("C");
-    const stud = layHouse(canonical({ ...job, walls: job.walls.map((w) => ({ ...w, build: "stud", insulated: true })) }));
+    const stud = layHouse(
+      canonical({ ...job, walls: job.walls.map((w) => ({ ...w, build: "stud", insulated: true })) }),
+    );
     expect(methodOf(stud, leg("wall", "r0w1", "stud-void"))).toBe("102");
   });
   it("a radial on a device its cable cannot carry is a stop", () => {
-    const heavy = canonical({ ...job, circuits: job.circuits.map((c) => (c.kind === "ring" ? { ...c, kind: "radial" as const, device: { ...c.device, rating: 32 } } : c)) });
+    const heavy = canonical({
+      ...job,
+      circuits: job.circuits.map((c) =>
+        c.kind === "ring" ? { ...c, kind: "radial" as const, device: { ...c.device, rating: 32 } } : c,
+      ),
+    });
     expect(findings(heavy)).toEqual(["circuit.capacity ring 27"]);
   });
 });

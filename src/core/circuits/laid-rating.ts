@@ -28,10 +28,13 @@ export function methodOf(h: House, leg: PinnedLeg): Method {
 function wayOut(c: Circuit, runs: readonly Run[], board: string): Run[] {
   if (c.kind === "ring") return [...runs];
   const reached = new Map<string, { far: number; runs: Run[] }>([[board, { far: 0, runs: [] }]]);
-  for (let grew = true; grew; ) {
+  for (let grew = true; grew;) {
     grew = false;
     for (const r of runs) {
-      for (const [a, b] of [[r.from, r.to], [r.to, r.from]] as const) {
+      for (const [a, b] of [
+        [r.from, r.to],
+        [r.to, r.from],
+      ] as const) {
         const from = reached.get(a);
         if (!from || reached.has(b) || from.runs.includes(r)) continue;
         reached.set(b, { far: from.far + r.pathLength, runs: [...from.runs, r] });
@@ -56,18 +59,49 @@ export function laidRatings(h: House, runs: readonly Run[], holes: readonly Hole
     const own = runs.filter((r) => r.circuit === c.id);
     if (!cable || c.state === "keep" || !own.length) return [];
     const legs = wayOut(c, own, c.board ?? board).flatMap((r) => {
-      const shared = holes.filter((o) => o.runs.includes(r.id)).map((o) => new Set(o.runs.map((x) => circuitOf.get(x)!).filter((x) => x !== c.id && warm.has(x))).size + 1);
+      const shared = holes
+        .filter((o) => o.runs.includes(r.id))
+        .map((o) => new Set(o.runs.map((x) => circuitOf.get(x)!).filter((x) => x !== c.id && warm.has(x))).size + 1);
       const together = Math.max(1, ...shared);
-      return r.legs.map((l, i): CircuitLeg & { name: string } => ({ name: `${label(r.from)} to ${label(r.to)}, leg ${i + 1},`, length: pathLength(l.path), method: methodOf(h, l), grouped: l.method === "through-joists" && warm.has(c.id) ? together : 1, ambient: c.ambient, insulated: 0 }));
+      return r.legs.map((l, i): CircuitLeg & { name: string } => ({
+        name: `${label(r.from)} to ${label(r.to)}, leg ${i + 1},`,
+        length: pathLength(l.path),
+        method: methodOf(h, l),
+        grouped: l.method === "through-joists" && warm.has(c.id) ? together : 1,
+        ambient: c.ambient,
+        insulated: 0,
+      }));
     });
     const kind = c.kind === "shower" || c.kind === "outbuilding" ? "fixed" : c.kind;
-    const outlet = c.points.some((id) => h.job.points.some((p) => p.id === id && p.kind === "cooker-control" && p.gang === 2));
-    const load = c.watts > 0 ? cookerDemand(c.watts, NOMINAL, outlet, c.kind === "cooker" ? h.job.settings.schools.cookerCurrent : "full").design : 0;
+    const outlet = c.points.some((id) =>
+      h.job.points.some((p) => p.id === id && p.kind === "cooker-control" && p.gang === 2),
+    );
+    const load =
+      c.watts > 0
+        ? cookerDemand(c.watts, NOMINAL, outlet, c.kind === "cooker" ? h.job.settings.schools.cookerCurrent : "full")
+            .design
+        : 0;
     // Armour is rated by its own methods; on walls and joists it is clipped.
-    const input = { kind, device: c.device, cable, designCurrent: load, legs: cable.family === "armoured" ? legs.map((l) => ({ ...l, method: "C" as const })) : legs, ze: null };
+    const input = {
+      kind,
+      device: c.device,
+      cable,
+      designCurrent: load,
+      legs: cable.family === "armoured" ? legs.map((l) => ({ ...l, method: "C" as const })) : legs,
+      ze: null,
+    };
     if (!legs.length || circuitFault(input)) return [];
     const { findings, worstLeg } = checkCircuit(input);
-    const judged = findings.filter((f) => f.severity !== "note" && (["circuit.ring", "circuit.capacity", "circuit.loop"].includes(f.rule) || (f.rule === "circuit.drop" && c.watts > 0)));
-    return judged.map((f) => ({ ...f, subject: c.id, message: `${c.label} as laid: ${f.message.replace(/^Leg \d+/, legs[worstLeg]!.name)}` }));
+    const judged = findings.filter(
+      (f) =>
+        f.severity !== "note" &&
+        (["circuit.ring", "circuit.capacity", "circuit.loop"].includes(f.rule) ||
+          (f.rule === "circuit.drop" && c.watts > 0)),
+    );
+    return judged.map((f) => ({
+      ...f,
+      subject: c.id,
+      message: `${c.label} as laid: ${f.message.replace(/^Leg \d+/, legs[worstLeg]!.name)}`,
+    }));
   });
 }

@@ -27,35 +27,128 @@ export const flatRatings: Readonly<Record<string, { amps: readonly number[]; dro
 };
 
 /** Armoured copper, one-phase loaded pair: amperes by method C, E, D and volt drop, by the temperature the accessories stand. */
-export const armourRatings: Readonly<Record<70 | 90, Readonly<Record<string, { amps: readonly number[]; drop: number }>>>> = {
-  90: { "1.5": { amps: [27, 29, 25], drop: 31 }, "2.5": { amps: [36, 39, 33], drop: 19 }, "4": { amps: [49, 52, 43], drop: 12 }, "6": { amps: [62, 66, 53], drop: 7.9 }, "10": { amps: [85, 90, 71], drop: 4.7 }, "16": { amps: [110, 115, 91], drop: 2.9 } },
-  70: { "1.5": { amps: [21, 22, 22], drop: 29 }, "2.5": { amps: [28, 31, 29], drop: 18 }, "4": { amps: [38, 41, 37], drop: 11 }, "6": { amps: [49, 53, 46], drop: 7.3 }, "10": { amps: [67, 72, 60], drop: 4.4 }, "16": { amps: [89, 97, 78], drop: 2.8 } },
+export const armourRatings: Readonly<
+  Record<70 | 90, Readonly<Record<string, { amps: readonly number[]; drop: number }>>>
+> = {
+  90: {
+    "1.5": { amps: [27, 29, 25], drop: 31 },
+    "2.5": { amps: [36, 39, 33], drop: 19 },
+    "4": { amps: [49, 52, 43], drop: 12 },
+    "6": { amps: [62, 66, 53], drop: 7.9 },
+    "10": { amps: [85, 90, 71], drop: 4.7 },
+    "16": { amps: [110, 115, 91], drop: 2.9 },
+  },
+  70: {
+    "1.5": { amps: [21, 22, 22], drop: 29 },
+    "2.5": { amps: [28, 31, 29], drop: 18 },
+    "4": { amps: [38, 41, 37], drop: 11 },
+    "6": { amps: [49, 53, 46], drop: 7.3 },
+    "10": { amps: [67, 72, 60], drop: 4.4 },
+    "16": { amps: [89, 97, 78], drop: 2.8 },
+  },
 };
 
 /** Section of the armour as protective conductor, mm², for 2, 3 and 4 cores. Typical. */
-export const armourSection: Readonly<Record<string, readonly [number, number, number]>> = { "1.5": [15, 16, 17], "2.5": [17, 19, 20], "4": [19, 21, 23], "6": [22, 23, 36], "10": [26, 39, 43], "16": [42, 45, 49] };
+export const armourSection: Readonly<Record<string, readonly [number, number, number]>> = {
+  "1.5": [15, 16, 17],
+  "2.5": [17, 19, 20],
+  "4": [19, 21, 23],
+  "6": [22, 23, 36],
+  "10": [26, 39, 43],
+  "16": [42, 45, 49],
+};
 /** Resistance of steel-wire armour, mΩ per m for 1 mm² at 20 °C. Typical. */
 export const ARMOUR_RESISTANCE = 155;
 
 export const groupings = ["bunched", "wall", "tray"] as const;
 /** Grouping factor by number of circuits: bunched or enclosed; single layer on wall or floor; single layer on perforated tray. */
-export const groupingFactors: Record<(typeof groupings)[number], readonly (readonly [circuits: number, factor: number])[]> = {
-  bunched: [[1, 1], [2, 0.8], [3, 0.7], [4, 0.65], [5, 0.6], [6, 0.57], [7, 0.54], [8, 0.52], [9, 0.5], [12, 0.45], [16, 0.41], [20, 0.38]],
-  wall: [[1, 1], [2, 0.85], [3, 0.79], [4, 0.75], [5, 0.73], [6, 0.72], [7, 0.72], [8, 0.71], [9, 0.7]],
-  tray: [[1, 1], [2, 0.88], [3, 0.82], [4, 0.77], [5, 0.75], [6, 0.73], [7, 0.73], [8, 0.72], [9, 0.72]],
+export const groupingFactors: Record<
+  (typeof groupings)[number],
+  readonly (readonly [circuits: number, factor: number])[]
+> = {
+  bunched: [
+    [1, 1],
+    [2, 0.8],
+    [3, 0.7],
+    [4, 0.65],
+    [5, 0.6],
+    [6, 0.57],
+    [7, 0.54],
+    [8, 0.52],
+    [9, 0.5],
+    [12, 0.45],
+    [16, 0.41],
+    [20, 0.38],
+  ],
+  wall: [
+    [1, 1],
+    [2, 0.85],
+    [3, 0.79],
+    [4, 0.75],
+    [5, 0.73],
+    [6, 0.72],
+    [7, 0.72],
+    [8, 0.71],
+    [9, 0.7],
+  ],
+  tray: [
+    [1, 1],
+    [2, 0.88],
+    [3, 0.82],
+    [4, 0.77],
+    [5, 0.75],
+    [6, 0.73],
+    [7, 0.73],
+    [8, 0.72],
+    [9, 0.72],
+  ],
 };
 
 /** Ambient temperature factor by °C for 70 and 90 °C insulation. */
 export const ambientFactors: Record<70 | 90, readonly (readonly [degrees: number, factor: number])[]> = {
-  70: [[25, 1.03], [30, 1], [35, 0.94], [40, 0.87], [45, 0.79], [50, 0.71], [55, 0.61], [60, 0.5]],
-  90: [[25, 1.02], [30, 1], [35, 0.96], [40, 0.91], [45, 0.87], [50, 0.82], [55, 0.76], [60, 0.71]],
+  70: [
+    [25, 1.03],
+    [30, 1],
+    [35, 0.94],
+    [40, 0.87],
+    [45, 0.79],
+    [50, 0.71],
+    [55, 0.61],
+    [60, 0.5],
+  ],
+  90: [
+    [25, 1.02],
+    [30, 1],
+    [35, 0.96],
+    [40, 0.91],
+    [45, 0.87],
+    [50, 0.82],
+    [55, 0.76],
+    [60, 0.71],
+  ],
 };
 
 /** Factor for passing through insulation, by length in mm; base method C, never with methods 100 to 103. */
-export const insulationFactors: readonly (readonly [length: number, factor: number])[] = [[0, 1], [50, 0.88], [100, 0.78], [200, 0.63], [400, 0.51], [500, 0.5]];
+export const insulationFactors: readonly (readonly [length: number, factor: number])[] = [
+  [0, 1],
+  [50, 0.88],
+  [100, 0.78],
+  [200, 0.63],
+  [400, 0.51],
+  [500, 0.5],
+];
 
 /** Largest loop impedance for 0.4 s, Ω, type B; type C has half. Source: BS 7671:2018+A2:2022 Table 41.3, Cmin 0.95. */
-export const loopLimits: Readonly<Record<string, number>> = { "6": 7.28, "10": 4.37, "16": 2.73, "20": 2.19, "25": 1.75, "32": 1.37, "40": 1.09, "50": 0.87 };
+export const loopLimits: Readonly<Record<string, number>> = {
+  "6": 7.28,
+  "10": 4.37,
+  "16": 2.73,
+  "20": 2.19,
+  "25": 1.75,
+  "32": 1.37,
+  "40": 1.09,
+  "50": 0.87,
+};
 
 /** Typical largest external loop impedance, Ω. */
 export const typicalZe = { "TN-C-S": 0.35, "TN-S": 0.8 } as const;

@@ -33,7 +33,12 @@ function pricedTree(d: Distances, price: Float64Array, first: number): { length:
 }
 
 /** Raises prices where too many steps meet and lowers them where too few do, keeping the best bound seen. */
-function ascend(n: number, goal: number, round: (price: Float64Array) => { bound: number; excess: Int32Array }, keepPositive: (i: number) => boolean): number {
+function ascend(
+  n: number,
+  goal: number,
+  round: (price: Float64Array) => { bound: number; excess: Int32Array },
+  keepPositive: (i: number) => boolean,
+): number {
   const price = new Float64Array(n);
   let best = -Infinity;
   let pace = 1.2;

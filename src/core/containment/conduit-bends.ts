@@ -12,14 +12,28 @@ export function radiusFindings(outside: number, innerRadius: number): Finding[] 
   const limit = CONDUIT_RADIUS * outside;
   return atLeast(innerRadius, limit)
     ? []
-    : [finding("bend.conduit", { subject: "bend", message: `Inner radius ${mm(innerRadius)} for conduit of ${mm(outside)}; at least ${mm(limit)}.`, measured: innerRadius, limit, sense: "least", unit: "mm", remedy: "Use a larger former." })];
+    : [
+        finding("bend.conduit", {
+          subject: "bend",
+          message: `Inner radius ${mm(innerRadius)} for conduit of ${mm(outside)}; at least ${mm(limit)}.`,
+          measured: innerRadius,
+          limit,
+          sense: "least",
+          unit: "mm",
+          remedy: "Use a larger former.",
+        }),
+      ];
 }
 
 /**
  * Marks of a right-angle bend: `leg` is from the end of the tube to the back (outer face) of the other leg. From the end of the tube, mm.
  * A negative start means that the leg is shorter than the bend itself.
  */
-export function rightAngle(outside: number, innerRadius: number, leg: number): { start: number; arc: number; end: number } {
+export function rightAngle(
+  outside: number,
+  innerRadius: number,
+  leg: number,
+): { start: number; arc: number; end: number } {
   const R = middleRadius(outside, innerRadius);
   const start = leg - outside / 2 - R;
   const arc = (Math.PI * R) / 2;
@@ -27,10 +41,16 @@ export function rightAngle(outside: number, innerRadius: number, leg: number): {
 }
 
 /** Least offset that two such bends make without a straight between them, mm. */
-export const leastOffset = (outside: number, innerRadius: number, angle: number): number => 2 * middleRadius(outside, innerRadius) * (1 - Math.cos(angle * RAD));
+export const leastOffset = (outside: number, innerRadius: number, angle: number): number =>
+  2 * middleRadius(outside, innerRadius) * (1 - Math.cos(angle * RAD));
 
 /** A set: from the middle of the first arc to the middle of the second, along the tube, and the length of each arc, mm. */
-export function conduitSet(outside: number, innerRadius: number, offset: number, angle: number): { centreToCentre: number; arc: number; straight: number } {
+export function conduitSet(
+  outside: number,
+  innerRadius: number,
+  offset: number,
+  angle: number,
+): { centreToCentre: number; arc: number; straight: number } {
   const R = middleRadius(outside, innerRadius);
   const t = angle * RAD;
   const straight = offset / Math.sin(t) - 2 * R * Math.tan(t / 2);

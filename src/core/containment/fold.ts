@@ -26,7 +26,13 @@ export interface SetMarks {
 export function setMarks(depth: number, offset: number, angle: number): SetMarks {
   const half = halfNotch(depth, angle);
   const pitch = offset / Math.sin(angle * RAD) + half;
-  return { angle, halfNotch: half, pitch, secondNear: pitch - half, marks: [-half, 0, half, pitch - half, pitch, pitch + half] };
+  return {
+    angle,
+    halfNotch: half,
+    pitch,
+    secondNear: pitch - half,
+    marks: [-half, 0, half, pitch - half, pitch, pitch + half],
+  };
 }
 
 /** How far from the centre line each of the two cuts of a flat tray bend lies: each folds half the angle about the outer lip. */
@@ -37,9 +43,17 @@ export const trayCutOffset = (width: number, angle: number): number => width * M
  * set's arithmetic, used by the test and by the drawing of the finished piece.
  * @returns corners of the first and the second face, mm, before the first fold and after the second
  */
-export function foldedSet(depth: number, s: Pick<SetMarks, "angle" | "pitch">, before: number, after: number): { lower: [number, number][]; upper: [number, number][] } {
+export function foldedSet(
+  depth: number,
+  s: Pick<SetMarks, "angle" | "pitch">,
+  before: number,
+  after: number,
+): { lower: [number, number][]; upper: [number, number][] } {
   const t = s.angle * RAD;
-  const turn = (x: number, y: number): [number, number] => [x * Math.cos(t) - y * Math.sin(t), x * Math.sin(t) + y * Math.cos(t)];
+  const turn = (x: number, y: number): [number, number] => [
+    x * Math.cos(t) - y * Math.sin(t),
+    x * Math.sin(t) + y * Math.cos(t),
+  ];
   const hinge = turn(s.pitch, depth);
   const half = halfNotch(depth, s.angle);
   return {

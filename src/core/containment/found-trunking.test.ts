@@ -9,7 +9,20 @@ import { runsInTrunking, trunkingFindings } from "./found-trunking";
 const job = generatedHouse(7, 2, 3);
 const board = job.points.find((p) => p.kind === "board")!;
 const place = board.place as { wall: string; u: number; v: number };
-const withTrunking = (size: string, count: number): Job => canonical({ ...job, foundTrunkings: [{ id: "t", wall: place.wall, size, from: { u: place.u, v: place.v }, to: { u: place.u, v: 2400 }, holds: count ? [{ cable: "te-2.5", count }] : [] }] });
+const withTrunking = (size: string, count: number): Job =>
+  canonical({
+    ...job,
+    foundTrunkings: [
+      {
+        id: "t",
+        wall: place.wall,
+        size,
+        from: { u: place.u, v: place.v },
+        to: { u: place.u, v: 2400 },
+        holds: count ? [{ cable: "te-2.5", count }] : [],
+      },
+    ],
+  });
 const findings = (j: Job): string[] => {
   const plan = makePlan(j);
   return trunkingFindings(layHouse(j), plan.runs).map((f) => `${f.rule} ${Math.round(f.measured! * 10) / 10}`);
@@ -18,8 +31,14 @@ const findings = (j: Job): string[] => {
 describe("trunking found in the house", () => {
   it("counts the runs of the plan that rise through it", () => {
     const plan = makePlan(withTrunking("100x100", 0));
-    const inside = runsInTrunking(layHouse(withTrunking("100x100", 0)), withTrunking("100x100", 0).foundTrunkings[0]!, plan.runs);
-    const up = plan.runs.filter((r) => (r.from === "board" || r.to === "board") && r.legs.some((l) => l.surface.id === place.wall));
+    const inside = runsInTrunking(
+      layHouse(withTrunking("100x100", 0)),
+      withTrunking("100x100", 0).foundTrunkings[0]!,
+      plan.runs,
+    );
+    const up = plan.runs.filter(
+      (r) => (r.from === "board" || r.to === "board") && r.legs.some((l) => l.surface.id === place.wall),
+    );
     expect(inside.length).toBeGreaterThan(0);
     for (const r of inside) expect(up.map((x) => x.id)).toContain(r.id);
   });
@@ -33,7 +52,10 @@ describe("trunking found in the house", () => {
   it("is refused on a slope, with an unknown size or cable", () => {
     const bad = withTrunking("38x16", 1);
     const t = bad.foundTrunkings[0]!;
-    const words = (x: Partial<typeof t>): string => checkInvariants({ ...bad, foundTrunkings: [{ ...t, ...x }] }).map((r) => r.message).join("; ");
+    const words = (x: Partial<typeof t>): string =>
+      checkInvariants({ ...bad, foundTrunkings: [{ ...t, ...x }] })
+        .map((r) => r.message)
+        .join("; ");
     expect(words({})).toBe("");
     expect(words({ to: { u: 10, v: 2400 } })).toMatch(/level or plumb/);
     expect(words({ size: "7x7" })).toMatch(/not a trunking of the catalogue/);

@@ -17,7 +17,9 @@ export function runsInTrunking(h: House, t: FoundTrunking, runs: readonly Run[])
   if (!f || !size) return [];
   const plumb = Math.abs(t.from.u - t.to.u) < 1e-6;
   const half = size.width / 2 + 1;
-  const [lo, hi] = plumb ? [Math.min(t.from.v, t.to.v), Math.max(t.from.v, t.to.v)] : [Math.min(t.from.u, t.to.u), Math.max(t.from.u, t.to.u)];
+  const [lo, hi] = plumb
+    ? [Math.min(t.from.v, t.to.v), Math.max(t.from.v, t.to.v)]
+    : [Math.min(t.from.u, t.to.u), Math.max(t.from.u, t.to.u)];
   return runs.filter((r) =>
     r.legs.some((l) => {
       if (l.surface.kind !== "wall" || l.surface.id !== t.wall) return false;
@@ -25,7 +27,9 @@ export function runsInTrunking(h: House, t: FoundTrunking, runs: readonly Run[])
       return p.some((b, i) => {
         const a = p[i - 1];
         if (!a) return false;
-        const beside = plumb ? Math.max(Math.abs(a.u - t.from.u), Math.abs(b.u - t.from.u)) : Math.max(Math.abs(a.v - t.from.v), Math.abs(b.v - t.from.v));
+        const beside = plumb
+          ? Math.max(Math.abs(a.u - t.from.u), Math.abs(b.u - t.from.u))
+          : Math.max(Math.abs(a.v - t.from.v), Math.abs(b.v - t.from.v));
         const [s, e] = plumb ? [Math.min(a.v, b.v), Math.max(a.v, b.v)] : [Math.min(a.u, b.u), Math.max(a.u, b.u)];
         return beside <= half && Math.min(e, hi) - Math.max(s, lo) >= SHARE_LEAST;
       });
@@ -41,12 +45,21 @@ export function trunkingFindings(h: House, runs: readonly Run[]): Finding[] {
     const filling = (id: string, qty: number): Filling[] => {
       const c = cableOf(id, h.catalogue);
       if (!c) return [];
-      return c.family === "sheathed" ? [{ width: c.width, thickness: c.thickness, qty }] : [{ diameter: overall(c), qty }];
+      return c.family === "sheathed"
+        ? [{ width: c.width, thickness: c.thickness, qty }]
+        : [{ diameter: overall(c), qty }];
     };
     const inside = runsInTrunking(h, t, runs);
-    const fill = spaceFill({ width: size.insideWidth, height: size.insideHeight }, [...t.holds.flatMap((x) => filling(x.cable, x.count)), ...inside.flatMap((r) => filling(r.cable, 1))]);
+    const fill = spaceFill({ width: size.insideWidth, height: size.insideHeight }, [
+      ...t.holds.flatMap((x) => filling(x.cable, x.count)),
+      ...inside.flatMap((r) => filling(r.cable, 1)),
+    ]);
     const face = h.faces[h.faceOfWall.get(t.wall) ?? -1];
     const there = t.holds.reduce((n, x) => n + x.count, 0);
-    return fill.findings.map((f) => ({ ...f, subject: t.id, message: `Trunking ${t.size} on wall ${(face?.wall.index ?? 0) + 1} of ${face?.room.name ?? "the house"}, ${there} cables there${inside.length ? ` and ${inside.length} to come` : ""}: ${f.message}` }));
+    return fill.findings.map((f) => ({
+      ...f,
+      subject: t.id,
+      message: `Trunking ${t.size} on wall ${(face?.wall.index ?? 0) + 1} of ${face?.room.name ?? "the house"}, ${there} cables there${inside.length ? ` and ${inside.length} to come` : ""}: ${f.message}`,
+    }));
   });
 }

@@ -2,7 +2,9 @@ import { EPS } from "../geometry/tolerance";
 import type { Filling, Inside } from "./space-fill";
 
 /** A cable where it lies in the section: middle x, y (y up from the bottom), mm. Flat cable lies flat: `w` across, `h` high. */
-export type Packed = { shape: "round"; x: number; y: number; r: number; size: number } | { shape: "flat"; x: number; y: number; w: number; h: number; size: number };
+export type Packed =
+  | { shape: "round"; x: number; y: number; r: number; size: number }
+  | { shape: "flat"; x: number; y: number; w: number; h: number; size: number };
 
 /** Columns tried across the section for each cable. */
 const COLUMNS = 160;
@@ -14,7 +16,8 @@ function restOn(below: Packed, c: Packed, x: number): number {
     const d = c.r + below.r;
     return dx >= d ? -Infinity : below.y + Math.sqrt(d * d - dx * dx);
   }
-  if (c.shape === "flat" && below.shape === "flat") return dx >= (c.w + below.w) / 2 - EPS ? -Infinity : below.y + (c.h + below.h) / 2;
+  if (c.shape === "flat" && below.shape === "flat")
+    return dx >= (c.w + below.w) / 2 - EPS ? -Infinity : below.y + (c.h + below.h) / 2;
   if (c.shape === "round" && below.shape === "flat") {
     const over = Math.max(0, dx - below.w / 2);
     return over >= c.r ? -Infinity : below.y + below.h / 2 + Math.sqrt(c.r * c.r - over * over);
@@ -53,7 +56,11 @@ function belowTop(inside: Inside, c: Packed, x: number, y: number): boolean {
  */
 export function pack(inside: Inside, cables: readonly Filling[]): { placed: Packed[]; left: number } {
   const pieces: Packed[] = cables.flatMap((c, size) =>
-    Array.from({ length: c.qty }, (): Packed => ("diameter" in c ? { shape: "round", x: 0, y: 0, r: c.diameter / 2, size } : { shape: "flat", x: 0, y: 0, w: Math.max(c.width, c.thickness), h: Math.min(c.width, c.thickness), size })),
+    Array.from({ length: c.qty }, (): Packed =>
+      "diameter" in c
+        ? { shape: "round", x: 0, y: 0, r: c.diameter / 2, size }
+        : { shape: "flat", x: 0, y: 0, w: Math.max(c.width, c.thickness), h: Math.min(c.width, c.thickness), size },
+    ),
   );
   const area = (p: Packed): number => (p.shape === "round" ? Math.PI * p.r * p.r : p.w * p.h);
   pieces.sort((a, b) => area(b) - area(a) || a.size - b.size);

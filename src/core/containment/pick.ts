@@ -26,12 +26,31 @@ function settle(fits: Choice[], tried: Choice[], none: Finding): Picked {
   const [first, ...alternatives] = fits;
   if (first) return { ...first, alternatives, findings: [] };
   const largest = tried[tried.length - 1];
-  return { size: null, ...(largest?.sum === undefined ? {} : { sum: largest.sum }), ...(largest?.percent === undefined ? {} : { percent: largest.percent }), limit: largest?.limit ?? null, alternatives: [], findings: [none] };
+  return {
+    size: null,
+    ...(largest?.sum === undefined ? {} : { sum: largest.sum }),
+    ...(largest?.percent === undefined ? {} : { percent: largest.percent }),
+    limit: largest?.limit ?? null,
+    alternatives: [],
+    findings: [none],
+  };
 }
 
 /** Smallest conduit or trunking that takes the single cores, by cable factors. Length mm. */
-export function pickForCores(kind: "conduit" | "trunking", length: number, bends: number, cores: readonly Core[]): Picked | TermFault {
-  const sizes = kind === "trunking" ? Object.entries(trunkingFactor).sort((a, b) => a[1] - b[1]).map(([s]) => s) : bends === 0 && length <= 3000 ? Object.keys(shortConduit) : [...longSizes];
+export function pickForCores(
+  kind: "conduit" | "trunking",
+  length: number,
+  bends: number,
+  cores: readonly Core[],
+): Picked | TermFault {
+  const sizes =
+    kind === "trunking"
+      ? Object.entries(trunkingFactor)
+          .sort((a, b) => a[1] - b[1])
+          .map(([s]) => s)
+      : bends === 0 && length <= 3000
+        ? Object.keys(shortConduit)
+        : [...longSizes];
   const tried: Choice[] = [];
   const fits: Choice[] = [];
   const findings: Finding[] = [];
@@ -46,18 +65,48 @@ export function pickForCores(kind: "conduit" | "trunking", length: number, bends
     }
   }
   const most = tried[tried.length - 1]!;
-  const out = settle(fits, tried, finding("fill.term", { subject: kind, message: `The cable factors come to ${most.sum}; the largest ${kind}, ${most.size}, takes ${most.limit}.`, measured: most.sum!, limit: most.limit, sense: "most", unit: "", remedy: "Split the circuits over two." }));
+  const out = settle(
+    fits,
+    tried,
+    finding("fill.term", {
+      subject: kind,
+      message: `The cable factors come to ${most.sum}; the largest ${kind}, ${most.size}, takes ${most.limit}.`,
+      measured: most.sum!,
+      limit: most.limit,
+      sense: "most",
+      unit: "",
+      remedy: "Split the circuits over two.",
+    }),
+  );
   return { ...out, findings: [...out.findings, ...findings] };
 }
 
 /** Smallest conduit or trunking of the catalogue that takes the cables within 45 % of its inside. */
 export function pickForCables(kind: "conduit" | "trunking", cables: readonly Filling[], catalogue: Catalogue): Picked {
-  const all: { size: string; inside: Inside }[] = kind === "conduit" ? catalogue.conduits.map((c) => ({ size: c.id, inside: { diameter: c.inside } })) : catalogue.trunkings.map((t) => ({ size: t.id, inside: { width: t.insideWidth, height: t.insideHeight } }));
+  const all: { size: string; inside: Inside }[] =
+    kind === "conduit"
+      ? catalogue.conduits.map((c) => ({ size: c.id, inside: { diameter: c.inside } }))
+      : catalogue.trunkings.map((t) => ({ size: t.id, inside: { width: t.insideWidth, height: t.insideHeight } }));
   const sorted = all.sort((a, b) => insideArea(a.inside) - insideArea(b.inside) || (a.size < b.size ? -1 : 1));
   const judged = sorted.map((s) => ({ ...s, fill: spaceFill(s.inside, cables) }));
-  const choice = (j: (typeof judged)[number]): Choice => ({ size: j.size, percent: j.fill.percent, limit: SPACE_LIMIT });
+  const choice = (j: (typeof judged)[number]): Choice => ({
+    size: j.size,
+    percent: j.fill.percent,
+    limit: SPACE_LIMIT,
+  });
   const fits = judged.filter((j) => j.fill.ok);
   const largest = judged[judged.length - 1];
-  const out = settle(fits.map(choice), judged.map(choice), finding("fill.space", { subject: kind, message: largest ? `They take ${largest.fill.percent.toFixed(1)} % of the largest ${kind}, ${largest.size}.` : `The catalogue holds no ${kind}.`, ...(largest ? { measured: largest.fill.percent, limit: SPACE_LIMIT, sense: "most" as const, unit: "%" } : {}), remedy: "Split the cables over two." }));
+  const out = settle(
+    fits.map(choice),
+    judged.map(choice),
+    finding("fill.space", {
+      subject: kind,
+      message: largest
+        ? `They take ${largest.fill.percent.toFixed(1)} % of the largest ${kind}, ${largest.size}.`
+        : `The catalogue holds no ${kind}.`,
+      ...(largest ? { measured: largest.fill.percent, limit: SPACE_LIMIT, sense: "most" as const, unit: "%" } : {}),
+      remedy: "Split the cables over two.",
+    }),
+  );
   return { ...out, findings: [...out.findings, ...(fits[0]?.fill.findings ?? [])] };
 }

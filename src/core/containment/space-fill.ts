@@ -11,9 +11,11 @@ export const SPACE_LIMIT = 45;
 export const SPARE_FROM = 38;
 
 /** Inside section, mm². */
-export const insideArea = (i: Inside): number => ("diameter" in i ? (Math.PI * i.diameter ** 2) / 4 : i.width * i.height);
+export const insideArea = (i: Inside): number =>
+  "diameter" in i ? (Math.PI * i.diameter ** 2) / 4 : i.width * i.height;
 /** Outside section of one cable, mm²: flat width × thickness, round π d²/4. */
-export const outsideArea = (c: Filling): number => ("diameter" in c ? (Math.PI * c.diameter ** 2) / 4 : c.width * c.thickness);
+export const outsideArea = (c: Filling): number =>
+  "diameter" in c ? (Math.PI * c.diameter ** 2) / 4 : c.width * c.thickness;
 
 /** True when one such cable goes into the inside at all, turned either way. */
 function enters(c: Filling, i: Inside): boolean {
@@ -40,8 +42,37 @@ export function spaceFill(inside: Inside, cables: readonly Filling[], limit = SP
   const percent = (100 * usedArea) / area;
   const findings: Finding[] = [];
   const tooWide = cables.find((c) => c.qty > 0 && !enters(c, inside));
-  if (tooWide) findings.push(finding("fill.space", { subject: "cable", message: `A cable of ${"diameter" in tooWide ? `Ø ${mm(tooWide.diameter)}` : `${mm(tooWide.width)} × ${mm(tooWide.thickness)}`} does not go in at all.`, remedy: "Take the next size." }));
-  if (!atMost(percent, limit)) findings.push(finding("fill.space", { subject: "containment", message: `${percent.toFixed(1)} % of the inside is taken; at most ${mm(limit)} %.`, measured: percent, limit, sense: "most", unit: "%", remedy: "Take the next size, or split the cables." }));
-  else if (atLeast(percent, SPARE_FROM)) findings.push(finding("fill.spare", { subject: "containment", message: `${percent.toFixed(1)} % is taken: little room for the next circuit.`, measured: percent, limit: SPARE_FROM, sense: "most", unit: "%", remedy: "Take the next size if another circuit may come." }));
+  if (tooWide)
+    findings.push(
+      finding("fill.space", {
+        subject: "cable",
+        message: `A cable of ${"diameter" in tooWide ? `Ø ${mm(tooWide.diameter)}` : `${mm(tooWide.width)} × ${mm(tooWide.thickness)}`} does not go in at all.`,
+        remedy: "Take the next size.",
+      }),
+    );
+  if (!atMost(percent, limit))
+    findings.push(
+      finding("fill.space", {
+        subject: "containment",
+        message: `${percent.toFixed(1)} % of the inside is taken; at most ${mm(limit)} %.`,
+        measured: percent,
+        limit,
+        sense: "most",
+        unit: "%",
+        remedy: "Take the next size, or split the cables.",
+      }),
+    );
+  else if (atLeast(percent, SPARE_FROM))
+    findings.push(
+      finding("fill.spare", {
+        subject: "containment",
+        message: `${percent.toFixed(1)} % is taken: little room for the next circuit.`,
+        measured: percent,
+        limit: SPARE_FROM,
+        sense: "most",
+        unit: "%",
+        remedy: "Take the next size if another circuit may come.",
+      }),
+    );
   return { usedArea, insideArea: area, percent, ok: !tooWide && atMost(percent, limit), findings };
 }

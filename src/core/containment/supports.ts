@@ -20,17 +20,29 @@ export const trunkingSupports: readonly { over: number; upTo: number; metal: Pai
   { over: 5000, upTo: Infinity, metal: [3, 3], insulating: [1.75, 2] },
 ];
 
-const band = (over: number, upTo: number, unit: string): string => (upTo === Infinity ? `> ${over} ${unit}` : over === 0 ? `≤ ${upTo} ${unit}` : `> ${over} ≤ ${upTo} ${unit}`);
+const band = (over: number, upTo: number, unit: string): string =>
+  upTo === Infinity ? `> ${over} ${unit}` : over === 0 ? `≤ ${upTo} ${unit}` : `> ${over} ≤ ${upTo} ${unit}`;
 
 /** Farthest between supports of conduit of that outside diameter, mm. Inclusive at 16, 25 and 40. */
-export function conduitSupport(material: ConduitMaterial, outside: number, vertical: boolean): { max: number; band: string } {
+export function conduitSupport(
+  material: ConduitMaterial,
+  outside: number,
+  vertical: boolean,
+): { max: number; band: string } {
   const i = conduitSupports.findIndex((r) => atMost(outside, r.upTo));
   const row = conduitSupports[i]!;
-  return { max: row[material][vertical ? 1 : 0] * 1000, band: band(i === 0 ? 0 : conduitSupports[i - 1]!.upTo, row.upTo, "mm") };
+  return {
+    max: row[material][vertical ? 1 : 0] * 1000,
+    band: band(i === 0 ? 0 : conduitSupports[i - 1]!.upTo, row.upTo, "mm"),
+  };
 }
 
 /** Farthest between supports of trunking of that section (mm²), mm; null up to 300 mm², for which none is published. Inclusive at the upper edges. */
-export function trunkingSupport(material: "metal" | "insulating", section: number, vertical: boolean): { max: number | null; band: string } {
+export function trunkingSupport(
+  material: "metal" | "insulating",
+  section: number,
+  vertical: boolean,
+): { max: number | null; band: string } {
   if (atMost(section, 300)) return { max: null, band: "≤ 300 mm²" };
   const row = trunkingSupports.find((r) => atMost(section, r.upTo))!;
   return { max: row[material][vertical ? 1 : 0] * 1000, band: band(row.over, row.upTo, "mm²") };

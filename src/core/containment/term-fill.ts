@@ -1,6 +1,16 @@
 import { EPS, atMost } from "../geometry/tolerance";
 import { type Finding, finding, mm } from "../rules/findings";
-import { type Construction, SHORT_MOST, longCable, longConduit, longSizes, shortCable, shortConduit, trunkingCable, trunkingFactor } from "./term-tables";
+import {
+  type Construction,
+  SHORT_MOST,
+  longCable,
+  longConduit,
+  longSizes,
+  shortCable,
+  shortConduit,
+  trunkingCable,
+  trunkingFactor,
+} from "./term-tables";
 
 export interface Core {
   csa: number;
@@ -39,18 +49,28 @@ const isShort = (c: Container): boolean => c.bends === 0 && atMost(c.length, SHO
 
 /** Factor of one conductor in that container, or the fault that there is none. */
 function cableFactor(c: Container, core: Core, path: string): number | TermFault {
-  const table = c.kind === "trunking" ? trunkingCable[core.construction] : isShort(c) ? shortCable[core.construction] : longCable;
+  const table =
+    c.kind === "trunking" ? trunkingCable[core.construction] : isShort(c) ? shortCable[core.construction] : longCable;
   const f = table[String(core.csa)];
   if (f !== undefined) return f;
-  const where = c.kind === "trunking" ? "in trunking" : isShort(c) ? "in straight conduit up to 3 m" : "in longer or bent conduit";
-  const sizes = Object.keys(table).map(Number).sort((a, b) => a - b);
-  return { path: `${path}.csa`, message: `got ${core.csa}; the factors for ${core.construction} conductors ${where} are for ${sizes.join(", ")} mm²; use fill.space for other sizes` };
+  const where =
+    c.kind === "trunking" ? "in trunking" : isShort(c) ? "in straight conduit up to 3 m" : "in longer or bent conduit";
+  const sizes = Object.keys(table)
+    .map(Number)
+    .sort((a, b) => a - b);
+  return {
+    path: `${path}.csa`,
+    message: `got ${core.csa}; the factors for ${core.construction} conductors ${where} are for ${sizes.join(", ")} mm²; use fill.space for other sizes`,
+  };
 }
 
 /** Factor of the container: a number, null beyond the table, or the fault that the size is not in it. */
 function containerFactor(c: Container): number | null | TermFault {
   const size = sizeName(c.size);
-  const unknown = (sizes: readonly string[], where: string): TermFault => ({ path: "container.size", message: `got "${c.size}"; the factors ${where} are for ${sizes.join(", ")}` });
+  const unknown = (sizes: readonly string[], where: string): TermFault => ({
+    path: "container.size",
+    message: `got "${c.size}"; the factors ${where} are for ${sizes.join(", ")}`,
+  });
   if (c.kind === "trunking") return trunkingFactor[size] ?? unknown(Object.keys(trunkingFactor), "of trunking");
   if (isShort(c)) return shortConduit[size] ?? unknown(Object.keys(shortConduit), "of straight conduit up to 3 m");
   const col = longSizes.indexOf(size as (typeof longSizes)[number]);
@@ -79,8 +99,39 @@ export function termFill(container: Container, cores: readonly Core[]): TermFill
   const findings: Finding[] = [];
   const subject = `${container.kind} ${sizeName(container.size)}`;
   if (limit === null)
-    findings.push(finding("fill.draw-in", { subject, message: `${mm(container.length / 1000)} m with ${container.bends} ${container.bends === 1 ? "bend" : "bends"} is beyond the table.`, measured: container.bends, unit: "bends", remedy: "Put a box to draw in from along the way." }));
-  else if (container.bends > 2) findings.push(finding("fill.draw-in", { severity: "warn", subject, message: `${container.bends} right angles between draw-in points.`, measured: container.bends, limit: 2, sense: "most", unit: "bends", remedy: "Put a box to draw in from along the way." }));
-  if (limit !== null && !atMost(sum, limit)) findings.push(finding("fill.term", { subject, message: `The cable factors come to ${mm(sum)}; ${subject} takes ${mm(limit)}.`, measured: sum, limit, sense: "most", unit: "", remedy: "Take the next size, or split the circuits." }));
+    findings.push(
+      finding("fill.draw-in", {
+        subject,
+        message: `${mm(container.length / 1000)} m with ${container.bends} ${container.bends === 1 ? "bend" : "bends"} is beyond the table.`,
+        measured: container.bends,
+        unit: "bends",
+        remedy: "Put a box to draw in from along the way.",
+      }),
+    );
+  else if (container.bends > 2)
+    findings.push(
+      finding("fill.draw-in", {
+        severity: "warn",
+        subject,
+        message: `${container.bends} right angles between draw-in points.`,
+        measured: container.bends,
+        limit: 2,
+        sense: "most",
+        unit: "bends",
+        remedy: "Put a box to draw in from along the way.",
+      }),
+    );
+  if (limit !== null && !atMost(sum, limit))
+    findings.push(
+      finding("fill.term", {
+        subject,
+        message: `The cable factors come to ${mm(sum)}; ${subject} takes ${mm(limit)}.`,
+        measured: sum,
+        limit,
+        sense: "most",
+        unit: "",
+        remedy: "Take the next size, or split the circuits.",
+      }),
+    );
   return { sum, limit, ok: limit !== null && atMost(sum, limit), findings };
 }

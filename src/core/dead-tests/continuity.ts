@@ -1,5 +1,14 @@
 /** Resistance of copper conductors at 20 °C, mΩ/m, by section mm². Source: BS 7671:2018+A2:2022 working tables. */
-export const conductorResistance: Readonly<Record<string, number>> = { "1": 18.1, "1.5": 12.1, "2.5": 7.41, "4": 4.61, "6": 3.08, "10": 1.83, "16": 1.15, "25": 0.727 };
+export const conductorResistance: Readonly<Record<string, number>> = {
+  "1": 18.1,
+  "1.5": 12.1,
+  "2.5": 7.41,
+  "4": 4.61,
+  "6": 3.08,
+  "10": 1.83,
+  "16": 1.15,
+  "25": 0.727,
+};
 
 /**
  * R1 + R2 to expect over a length of cable, Ω: line and protective conductor in series, cold.

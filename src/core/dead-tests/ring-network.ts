@@ -75,7 +75,13 @@ export function between(nodes: number, parts: readonly Resistor[], from: number,
 }
 
 /** Readings of a ring with places at `at` (mm from one end, ascending), with resistances in Ω per mm. */
-export function measureRing(length: number, line: number, cpc: number, places: readonly { id: string; at: number }[], fault: RingFault = {}) {
+export function measureRing(
+  length: number,
+  line: number,
+  cpc: number,
+  places: readonly { id: string; at: number }[],
+  fault: RingFault = {},
+) {
   // Nodes: for each conductor the start, the places in order, the end; then the ends of spurs.
   const per = places.length + 2;
   const node = (c: Conductor, i: number): number => conductors.indexOf(c) * per + i;
@@ -91,15 +97,26 @@ export function measureRing(length: number, line: number, cpc: number, places: r
       const more = fault.loose?.conductor === c && fault.loose.after === i ? fault.loose.ohms : 0;
       parts.push({ a: node(c, i), b: node(c, i + 1), ohms: ohms(c, stops[i + 1]! - stops[i]!) + more });
     }
-    if (fault.bridge) parts.push({ a: node(c, fault.bridge.from + 1), b: node(c, fault.bridge.to + 1), ohms: ohms(c, fault.bridge.length) });
+    if (fault.bridge)
+      parts.push({
+        a: node(c, fault.bridge.from + 1),
+        b: node(c, fault.bridge.to + 1),
+        ohms: ohms(c, fault.bridge.length),
+      });
     spurs.forEach((s, k) => parts.push({ a: node(c, s.from + 1), b: spurNode(c, k), ohms: ohms(c, s.length) }));
   }
   const endToEnd = (c: Conductor): number | null => between(nodes, parts, node(c, 0), node(c, per - 1));
   /** Line joined to the other conductor at the board: each start with the other's end, unless joined wrongly. */
   const crossed = (other: Conductor, a: number, b: number): number | null => {
     const links: Resistor[] = fault.crossedWrong
-      ? [{ a: node("line", 0), b: node(other, 0), ohms: 0 }, { a: node("line", per - 1), b: node(other, per - 1), ohms: 0 }]
-      : [{ a: node("line", 0), b: node(other, per - 1), ohms: 0 }, { a: node("line", per - 1), b: node(other, 0), ohms: 0 }];
+      ? [
+          { a: node("line", 0), b: node(other, 0), ohms: 0 },
+          { a: node("line", per - 1), b: node(other, per - 1), ohms: 0 },
+        ]
+      : [
+          { a: node("line", 0), b: node(other, per - 1), ohms: 0 },
+          { a: node("line", per - 1), b: node(other, 0), ohms: 0 },
+        ];
     return between(nodes, [...parts, ...links], a, b);
   };
   return {
@@ -107,8 +124,16 @@ export function measureRing(length: number, line: number, cpc: number, places: r
     rn: endToEnd("neutral"),
     r2: endToEnd("earth"),
     points: [
-      ...places.map((p, i) => ({ id: p.id, lineNeutral: crossed("neutral", node("line", i + 1), node("neutral", i + 1)), lineEarth: crossed("earth", node("line", i + 1), node("earth", i + 1)) })),
-      ...spurs.map((s, k) => ({ id: s.id, lineNeutral: crossed("neutral", spurNode("line", k), spurNode("neutral", k)), lineEarth: crossed("earth", spurNode("line", k), spurNode("earth", k)) })),
+      ...places.map((p, i) => ({
+        id: p.id,
+        lineNeutral: crossed("neutral", node("line", i + 1), node("neutral", i + 1)),
+        lineEarth: crossed("earth", node("line", i + 1), node("earth", i + 1)),
+      })),
+      ...spurs.map((s, k) => ({
+        id: s.id,
+        lineNeutral: crossed("neutral", spurNode("line", k), spurNode("neutral", k)),
+        lineEarth: crossed("earth", spurNode("line", k), spurNode("earth", k)),
+      })),
     ],
   };
 }

@@ -28,7 +28,12 @@ export function ringReadings(
   cpc: number,
   points: readonly { id: string; at: number }[],
   spurs: readonly { id: string; at: number; length: number }[],
-): { r1: number; rn: number; r2: number; points: { id: string; lineNeutral: number; lineEarth: number; lineEarthHere: number }[] } {
+): {
+  r1: number;
+  rn: number;
+  r2: number;
+  points: { id: string; lineNeutral: number; lineEarth: number; lineEarthHere: number }[];
+} {
   const r1 = length * line;
   const r2 = length * cpc;
   const here = (at: number): number => {
@@ -36,11 +41,20 @@ export function ringReadings(
     const b = (length - at) * line + at * cpc;
     return (a * b) / (a + b);
   };
-  const on = (id: string, at: number, spur: number): { id: string; lineNeutral: number; lineEarth: number; lineEarthHere: number } => ({
+  const on = (
+    id: string,
+    at: number,
+    spur: number,
+  ): { id: string; lineNeutral: number; lineEarth: number; lineEarthHere: number } => ({
     id,
     lineNeutral: (r1 + r1) / 4 + spur * 2 * line,
     lineEarth: (r1 + r2) / 4 + spur * (line + cpc),
     lineEarthHere: here(at) + spur * (line + cpc),
   });
-  return { r1, rn: r1, r2, points: [...points.map((p) => on(p.id, p.at, 0)), ...spurs.map((s) => on(s.id, s.at, s.length))] };
+  return {
+    r1,
+    rn: r1,
+    r2,
+    points: [...points.map((p) => on(p.id, p.at, 0)), ...spurs.map((s) => on(s.id, s.at, s.length))],
+  };
 }

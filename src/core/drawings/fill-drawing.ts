@@ -23,6 +23,11 @@ export function drawFill(inside: Inside, cables: readonly Filling[]): Scene {
   p.dim([0, h], [w, h], mm(w), 1.6);
   if (!("diameter" in inside)) p.dim([w, 0], [w, h], mm(h), 1.6);
   if (many) p.text(w / 2, h / 2, "too many to draw", { ink: "soft" });
-  else if (packed.left) p.text(w / 2, 0, `${packed.left} more found no place when dropped in`, { ink: "stop", drop: -0.6 });
-  return { label: `${packed.placed.length} cables in a section of ${mm(w)} by ${mm(h)}`, shapes: p.shapes, template: true };
+  else if (packed.left)
+    p.text(w / 2, 0, `${packed.left} more found no place when dropped in`, { ink: "stop", drop: -0.6 });
+  return {
+    label: `${packed.placed.length} cables in a section of ${mm(w)} by ${mm(h)}`,
+    shapes: p.shapes,
+    template: true,
+  };
 }

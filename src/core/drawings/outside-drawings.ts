@@ -9,12 +9,33 @@ export function drawOverhead(height: number, span: number, least: number, catena
   const top = height + sag;
   p.rect(-span * 0.06, 0, span * 0.03, top * 1.05, "timber");
   p.rect(span * 1.03, 0, span * 0.03, top * 1.05, "timber");
-  p.line([[-span * 0.1, top * 1.05], [span * 1.1, top * 1.05]], "ink", { heavy: true });
+  p.line(
+    [
+      [-span * 0.1, top * 1.05],
+      [span * 1.1, top * 1.05],
+    ],
+    "ink",
+    { heavy: true },
+  );
   const y0 = top * 1.05;
-  const bow = Array.from({ length: 31 }, (_, i) => [(span * i) / 30, y0 - top + sag * 4 * (i / 30) * (1 - i / 30)] as const);
-  if (catenary) p.line(bow.map(([x, y]) => [x, y - top * 0.02] as const), "soft");
+  const bow = Array.from(
+    { length: 31 },
+    (_, i) => [(span * i) / 30, y0 - top + sag * 4 * (i / 30) * (1 - i / 30)] as const,
+  );
+  if (catenary)
+    p.line(
+      bow.map(([x, y]) => [x, y - top * 0.02] as const),
+      "soft",
+    );
   p.line(bow, height >= least ? "run1" : "stop", { heavy: true, dash: !catenary });
-  p.line([[0, y0 - least], [span, y0 - least]], "cut", { dash: true });
+  p.line(
+    [
+      [0, y0 - least],
+      [span, y0 - least],
+    ],
+    "cut",
+    { dash: true },
+  );
   p.text(0, y0 - least, `least ${mm(least)}`, { anchor: "start", drop: 1, ink: "cut" });
   p.dim([span / 2, y0], [span / 2, y0 - height], mm(height), 1.4);
   p.dim([0, y0], [span, y0], mm(span), 1.6);
@@ -32,12 +53,26 @@ export function drawTrench(t: Trench): Scene {
   if (bed > 0) p.rect(0, t.depth - bed, wide, 2 * bed, "sand", "soft");
   p.circle(wide / 2, t.depth, t.duct ? 30 : 12, "cable", "ink", { heavy: t.armoured });
   if (marker > 0 && marker < t.depth) {
-    p.line([[wide * 0.1, t.depth - marker], [wide * 0.9, t.depth - marker]], "warn", { heavy: true });
+    p.line(
+      [
+        [wide * 0.1, t.depth - marker],
+        [wide * 0.9, t.depth - marker],
+      ],
+      "warn",
+      { heavy: true },
+    );
     p.dim([wide * 0.8, t.depth], [wide * 0.8, t.depth - marker], mm(marker), 1.2);
   }
   p.dim([0, 0], [0, t.depth], mm(t.depth), -1.4);
   if (bed > 0) p.dim([wide, t.depth], [wide, t.depth + bed], `bed ${mm(bed)}`, 1.4);
-  p.line([[-wide * 0.6, 0], [wide * 1.6, 0]], "good", { heavy: true });
+  p.line(
+    [
+      [-wide * 0.6, 0],
+      [wide * 1.6, 0],
+    ],
+    "good",
+    { heavy: true },
+  );
   return { label: `Trench with the cable ${mm(t.depth)} deep`, shapes: p.shapes, template: false };
 }
 
@@ -47,8 +82,27 @@ export function drawFall(through: number, rise: number): Scene {
   const d = Math.max(10, through * 0.06);
   p.rect(0, 0, through, through * 0.8 + rise, "metal");
   const y = through * 0.5 + rise;
-  p.line([[0, y], [through, y - rise], [through, y - rise - d], [0, y - d]], "cut", { closed: true, fill: "paper", heavy: true });
-  p.line([[-through * 0.3, y + through * 0.2], [-through * 0.12, y + through * 0.16], [0, y - d / 2], [through, y - rise - d / 2], [through * 1.3, y - rise - d / 2]], "run1", { heavy: true });
+  p.line(
+    [
+      [0, y],
+      [through, y - rise],
+      [through, y - rise - d],
+      [0, y - d],
+    ],
+    "cut",
+    { closed: true, fill: "paper", heavy: true },
+  );
+  p.line(
+    [
+      [-through * 0.3, y + through * 0.2],
+      [-through * 0.12, y + through * 0.16],
+      [0, y - d / 2],
+      [through, y - rise - d / 2],
+      [through * 1.3, y - rise - d / 2],
+    ],
+    "run1",
+    { heavy: true },
+  );
   p.text(-through * 0.3, 0, "outside", { drop: 1, ink: "soft" });
   p.text(through * 1.3, 0, "inside", { drop: 1, ink: "soft" });
   p.dim([through, y], [through, y - rise], `rise ${mm(rise)}`, 1.6);

@@ -3,14 +3,40 @@
  * Words keep one size whatever the scale; `dim` lines are set off from what they measure by a distance on paper, not in the thing.
  */
 export type Ink = "ink" | "soft" | "cut" | "fold" | "good" | "stop" | "warn" | "run1" | "run2" | "run3";
-export type Fill = "paper" | "metal" | "timber" | "plaster" | "zone" | "earth" | "sand" | "cable" | "cable2" | "cable3" | "opening" | "waste";
+export type Fill =
+  | "paper"
+  | "metal"
+  | "timber"
+  | "plaster"
+  | "zone"
+  | "earth"
+  | "sand"
+  | "cable"
+  | "cable2"
+  | "cable3"
+  | "opening"
+  | "waste";
 export type XY = readonly [x: number, y: number];
 
 export type Shape =
   | { kind: "line"; points: readonly XY[]; closed?: boolean; ink: Ink; fill?: Fill; dash?: boolean; heavy?: boolean }
   | { kind: "circle"; x: number; y: number; r: number; ink: Ink; fill?: Fill; dash?: boolean; heavy?: boolean }
-  | { kind: "text"; x: number; y: number; text: string; anchor: "start" | "middle" | "end"; ink: Ink; /** Set off downwards on paper, in lines of text. */ drop: number }
-  | { kind: "dim"; a: XY; b: XY; text: string; /** How many lines of text off the thing; negative is above or left. */ off: number };
+  | {
+      kind: "text";
+      x: number;
+      y: number;
+      text: string;
+      anchor: "start" | "middle" | "end";
+      ink: Ink;
+      /** Set off downwards on paper, in lines of text. */ drop: number;
+    }
+  | {
+      kind: "dim";
+      a: XY;
+      b: XY;
+      text: string;
+      /** How many lines of text off the thing; negative is above or left. */ off: number;
+    };
 
 export interface Scene {
   /** What is drawn, for those who cannot see it. */
@@ -27,11 +53,56 @@ export function pen() {
   const shapes: Shape[] = [];
   return {
     shapes,
-    line: (points: readonly XY[], ink: Ink = "ink", more: { fill?: Fill; dash?: boolean; heavy?: boolean; closed?: boolean } = {}): void => void shapes.push({ kind: "line", points, ink, ...more }),
-    rect: (x: number, y: number, w: number, h: number, fill?: Fill, ink: Ink = "ink", more: { dash?: boolean; heavy?: boolean } = {}): void =>
-      void shapes.push({ kind: "line", points: [[x, y], [x + w, y], [x + w, y + h], [x, y + h]], closed: true, ink, ...(fill ? { fill } : {}), ...more }),
-    circle: (x: number, y: number, r: number, fill?: Fill, ink: Ink = "ink", more: { dash?: boolean; heavy?: boolean } = {}): void => void shapes.push({ kind: "circle", x, y, r, ink, ...(fill ? { fill } : {}), ...more }),
-    text: (x: number, y: number, text: string, more: { anchor?: "start" | "middle" | "end"; ink?: Ink; drop?: number } = {}): void => void shapes.push({ kind: "text", x, y, text, anchor: more.anchor ?? "middle", ink: more.ink ?? "ink", drop: more.drop ?? 0 }),
+    line: (
+      points: readonly XY[],
+      ink: Ink = "ink",
+      more: { fill?: Fill; dash?: boolean; heavy?: boolean; closed?: boolean } = {},
+    ): void => void shapes.push({ kind: "line", points, ink, ...more }),
+    rect: (
+      x: number,
+      y: number,
+      w: number,
+      h: number,
+      fill?: Fill,
+      ink: Ink = "ink",
+      more: { dash?: boolean; heavy?: boolean } = {},
+    ): void =>
+      void shapes.push({
+        kind: "line",
+        points: [
+          [x, y],
+          [x + w, y],
+          [x + w, y + h],
+          [x, y + h],
+        ],
+        closed: true,
+        ink,
+        ...(fill ? { fill } : {}),
+        ...more,
+      }),
+    circle: (
+      x: number,
+      y: number,
+      r: number,
+      fill?: Fill,
+      ink: Ink = "ink",
+      more: { dash?: boolean; heavy?: boolean } = {},
+    ): void => void shapes.push({ kind: "circle", x, y, r, ink, ...(fill ? { fill } : {}), ...more }),
+    text: (
+      x: number,
+      y: number,
+      text: string,
+      more: { anchor?: "start" | "middle" | "end"; ink?: Ink; drop?: number } = {},
+    ): void =>
+      void shapes.push({
+        kind: "text",
+        x,
+        y,
+        text,
+        anchor: more.anchor ?? "middle",
+        ink: more.ink ?? "ink",
+        drop: more.drop ?? 0,
+      }),
     dim: (a: XY, b: XY, text: string, off: number): void => void shapes.push({ kind: "dim", a, b, text, off }),
   };
 }

@@ -10,7 +10,13 @@ interface WallPart {
 }
 
 /** A wall face with its zones, openings, points (by their middle) and a path. */
-export function drawWall(wall: { length: number; height: number; openings: readonly WallPart[] }, zones: readonly Zone[], points: readonly (WallPart & { id: string })[], path: readonly { u: number; v: number }[] = [], outside: ReadonlySet<number> = new Set()): Scene {
+export function drawWall(
+  wall: { length: number; height: number; openings: readonly WallPart[] },
+  zones: readonly Zone[],
+  points: readonly (WallPart & { id: string })[],
+  path: readonly { u: number; v: number }[] = [],
+  outside: ReadonlySet<number> = new Set(),
+): Scene {
   const p = pen();
   const y = (v: number): number => wall.height - v;
   p.rect(0, 0, wall.length, wall.height, "plaster");
@@ -26,13 +32,33 @@ export function drawWall(wall: { length: number; height: number; openings: reado
   }
   p.dim([0, wall.height], [wall.length, wall.height], mm(wall.length), 2);
   p.dim([0, 0], [0, wall.height], mm(wall.height), -2);
-  return { label: `Wall ${mm(wall.length)} by ${mm(wall.height)} with ${zones.length} zones`, shapes: p.shapes, template: false };
+  return {
+    label: `Wall ${mm(wall.length)} by ${mm(wall.height)} with ${zones.length} zones`,
+    shapes: p.shapes,
+    template: false,
+  };
 }
 
 /** One kitchen wall: worktop, bowls, hobs, points and what they serve. */
-export function drawKitchen(i: { worktopHeight: number; sinks: readonly { u0: number; u1: number }[]; hobs: readonly { u0: number; u1: number }[]; points: readonly (WallPart & { id: string })[]; appliances: readonly { id: string; u: number; v: number }[] }, bad: ReadonlySet<string>): Scene {
+export function drawKitchen(
+  i: {
+    worktopHeight: number;
+    sinks: readonly { u0: number; u1: number }[];
+    hobs: readonly { u0: number; u1: number }[];
+    points: readonly (WallPart & { id: string })[];
+    appliances: readonly { id: string; u: number; v: number }[];
+  },
+  bad: ReadonlySet<string>,
+): Scene {
   const p = pen();
-  const all = [...i.sinks.flatMap((s) => [s.u0, s.u1]), ...i.hobs.flatMap((s) => [s.u0, s.u1]), ...i.points.flatMap((q) => [q.u - q.width, q.u + q.width]), ...i.appliances.map((a) => a.u), 0, 2400];
+  const all = [
+    ...i.sinks.flatMap((s) => [s.u0, s.u1]),
+    ...i.hobs.flatMap((s) => [s.u0, s.u1]),
+    ...i.points.flatMap((q) => [q.u - q.width, q.u + q.width]),
+    ...i.appliances.map((a) => a.u),
+    0,
+    2400,
+  ];
   const [x0, x1] = [Math.min(...all) - 100, Math.max(...all) + 100];
   const top = 2000;
   const y = (v: number): number => top - v;

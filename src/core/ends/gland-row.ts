@@ -25,9 +25,18 @@ export interface GlandRow {
  * Holes of a row of glands along one face: each takes its width across corners and the hand room; what is left is shared
  * equally. Spare positions repeat the last size. Not fitting, no hole is given and the finding says how many would go in.
  */
-export function glandRow(width: number, row: readonly Gland[], handRoom: number, spare: number, edgeRoom = EDGE_ROOM): GlandRow {
+export function glandRow(
+  width: number,
+  row: readonly Gland[],
+  handRoom: number,
+  spare: number,
+  edgeRoom = EDGE_ROOM,
+): GlandRow {
   const last = row[row.length - 1];
-  const all = [...row.map((gland) => ({ gland, spare: false })), ...Array.from({ length: last ? spare : 0 }, () => ({ gland: last!, spare: true }))];
+  const all = [
+    ...row.map((gland) => ({ gland, spare: false })),
+    ...Array.from({ length: last ? spare : 0 }, () => ({ gland: last!, spare: true })),
+  ];
   const module = (g: Gland): number => g.acrossCorners + handRoom;
   const slack = width - all.reduce((s, g) => s + module(g.gland), 0);
   const share = slack / all.length;
@@ -38,9 +47,29 @@ export function glandRow(width: number, row: readonly Gland[], handRoom: number,
   if (below(slack, 0) || !edges(all.length, slack)) {
     let would = 0;
     let used = 0;
-    while (would < all.length && used + module(all[would]!.gland) <= width + EPS && edges(would + 1, width - used - module(all[would]!.gland))) used += module(all[would++]!.gland);
+    while (
+      would < all.length &&
+      used + module(all[would]!.gland) <= width + EPS &&
+      edges(would + 1, width - used - module(all[would]!.gland))
+    )
+      used += module(all[would++]!.gland);
     const need = width - slack;
-    return { fits: false, holes: [], slack, findings: [finding("gland.row", { subject: "row", message: `${all.length} glands need ${mm(need)} and the face has ${mm(width)}; ${would} of them would fit.`, measured: need, limit: width, sense: "most", unit: "mm", remedy: would ? `Put ${would} in this row, the rest in another face.` : "Use a wider face." })] };
+    return {
+      fits: false,
+      holes: [],
+      slack,
+      findings: [
+        finding("gland.row", {
+          subject: "row",
+          message: `${all.length} glands need ${mm(need)} and the face has ${mm(width)}; ${would} of them would fit.`,
+          measured: need,
+          limit: width,
+          sense: "most",
+          unit: "mm",
+          remedy: would ? `Put ${would} in this row, the rest in another face.` : "Use a wider face.",
+        }),
+      ],
+    };
   }
   let from = 0;
   const holes = all.map(({ gland, spare: isSpare }) => {

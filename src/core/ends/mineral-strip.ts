@@ -5,7 +5,12 @@ export const MI_TAILS = 60;
  * Marks for the second end of a mineral-insulated cable, all from the face of the box already made off, mm: where the sheath
  * ends, where to cut, and where the plastic cover stops so that the stripper runs into it and stops itself at the sheath mark.
  */
-export function mineralStrip(faceToFace: number, entry: number, tails: number, stripperBody: number): { sheathEnd: number; cut: number; coverMark: number } {
+export function mineralStrip(
+  faceToFace: number,
+  entry: number,
+  tails: number,
+  stripperBody: number,
+): { sheathEnd: number; cut: number; coverMark: number } {
   const sheathEnd = faceToFace + entry;
   return { sheathEnd, cut: sheathEnd + tails, coverMark: sheathEnd - stripperBody };
 }

@@ -10,14 +10,21 @@ export const PAST_MOST = 70;
  * Length to leave from the edge where the cable enters: across the box and past its far edge, mm.
  * Too short cannot be saved; slightly long can. Outside 50–70 past the edge a warning comes back.
  */
-export function tailLength(box: { width: number; height: number }, entry: Entry, past: number = PAST[entry]): { length: number; findings: Finding[] } {
+export function tailLength(
+  box: { width: number; height: number },
+  entry: Entry,
+  past: number = PAST[entry],
+): { length: number; findings: Finding[] } {
   const across = entry === "left" || entry === "right" ? box.width : box.height;
   const findings: Finding[] = [];
   if (past < PAST_LEAST || past > PAST_MOST)
     findings.push(
       finding("end.tail", {
         subject: "tail",
-        message: past < PAST_LEAST ? `${past} past the far edge is short: a short tail cannot be saved.` : `${past} past the far edge is long: it crowds the box.`,
+        message:
+          past < PAST_LEAST
+            ? `${past} past the far edge is short: a short tail cannot be saved.`
+            : `${past} past the far edge is long: it crowds the box.`,
         measured: past,
         limit: past < PAST_LEAST ? PAST_LEAST : PAST_MOST,
         sense: past < PAST_LEAST ? "least" : "most",

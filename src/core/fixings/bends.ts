@@ -3,7 +3,15 @@ import { type Finding, finding, mm } from "../rules/findings";
 import type { ClipFamily } from "./clips";
 
 /** Multiples of the diameter for the inner radius. Source: BS 7671:2018+A2:2022 522.8.3, on-site guidance. */
-export const bendFactors = { sheathed: [{ upTo: 10, factor: 3 }, { upTo: 25, factor: 4 }, { upTo: Infinity, factor: 6 }], armoured: { circular: 6, shaped: 8 }, mi: 6 } as const;
+export const bendFactors = {
+  sheathed: [
+    { upTo: 10, factor: 3 },
+    { upTo: 25, factor: 4 },
+    { upTo: Infinity, factor: 6 },
+  ],
+  armoured: { circular: 6, shaped: 8 },
+  mi: 6,
+} as const;
 /** Armour larger than this is bent as its maker says, mm. */
 export const BEND_MAKER = 60;
 
@@ -12,16 +20,58 @@ export const BEND_MAKER = 60;
  * the user bends it the flat way. Inclusive at 10 and 25 mm.
  * @param about which dimension of a flat cable counts
  */
-export function bendRadius(family: ClipFamily, width: number, thickness: number, about: "width" | "thickness" = "width", conductor: "circular" | "shaped" = "circular"): { factor: number; radius: number } {
-  const overall = same(width, thickness) ? width : about === "width" ? Math.max(width, thickness) : Math.min(width, thickness);
-  const factor = family === "sheathed" ? bendFactors.sheathed.find((r) => atMost(overall, r.upTo))!.factor : family === "armoured" ? bendFactors.armoured[conductor] : bendFactors.mi;
+export function bendRadius(
+  family: ClipFamily,
+  width: number,
+  thickness: number,
+  about: "width" | "thickness" = "width",
+  conductor: "circular" | "shaped" = "circular",
+): { factor: number; radius: number } {
+  const overall = same(width, thickness)
+    ? width
+    : about === "width"
+      ? Math.max(width, thickness)
+      : Math.min(width, thickness);
+  const factor =
+    family === "sheathed"
+      ? bendFactors.sheathed.find((r) => atMost(overall, r.upTo))!.factor
+      : family === "armoured"
+        ? bendFactors.armoured[conductor]
+        : bendFactors.mi;
   return { factor, radius: factor * overall };
 }
 
 /** What is wrong with a bend: a very large armour has no figure, and a radius that is there may be too tight. */
-export function bendFindings(family: ClipFamily, overall: number, least: number, actual: number | undefined): Finding[] {
+export function bendFindings(
+  family: ClipFamily,
+  overall: number,
+  least: number,
+  actual: number | undefined,
+): Finding[] {
   const out: Finding[] = [];
-  if (family === "armoured" && !atMost(overall, BEND_MAKER)) out.push(finding("bend.maker", { subject: "bend", message: `Armoured cable of ${mm(overall)}: ask its maker.`, measured: overall, limit: BEND_MAKER, sense: "most", unit: "mm", remedy: "Follow the maker's sheet." }));
-  if (actual !== undefined && !atLeast(actual, least)) out.push(finding("bend.radius", { subject: "bend", message: `The bend has an inner radius of ${mm(actual)}; at least ${mm(least)}.`, measured: actual, limit: least, sense: "least", unit: "mm", remedy: "Take a wider bend, or stroke it out and start again." }));
+  if (family === "armoured" && !atMost(overall, BEND_MAKER))
+    out.push(
+      finding("bend.maker", {
+        subject: "bend",
+        message: `Armoured cable of ${mm(overall)}: ask its maker.`,
+        measured: overall,
+        limit: BEND_MAKER,
+        sense: "most",
+        unit: "mm",
+        remedy: "Follow the maker's sheet.",
+      }),
+    );
+  if (actual !== undefined && !atLeast(actual, least))
+    out.push(
+      finding("bend.radius", {
+        subject: "bend",
+        message: `The bend has an inner radius of ${mm(actual)}; at least ${mm(least)}.`,
+        measured: actual,
+        limit: least,
+        sense: "least",
+        unit: "mm",
+        remedy: "Take a wider bend, or stroke it out and start again.",
+      }),
+    );
   return out;
 }

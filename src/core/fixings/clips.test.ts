@@ -9,11 +9,23 @@ describe("clip spacing (on-site practice to BS 7671:2018+A2:2022)", () => {
     expect(clipSpacing("sheathed", 10.1, "horizontal", true)).toMatchObject({ max: 300, binding: true });
     expect(clipSpacing("armoured", 35, "vertical", true)).toMatchObject({ max: 600 });
   });
-  it.each([[9, 250], [9.01, 300], [15, 300], [15.01, 350], [20, 350], [20.01, 400], [40, 400]])("takes a sheathed cable of %s across as %s", (d, max) => {
+  it.each([
+    [9, 250],
+    [9.01, 300],
+    [15, 300],
+    [15.01, 350],
+    [20, 350],
+    [20.01, 400],
+    [40, 400],
+  ])("takes a sheathed cable of %s across as %s", (d, max) => {
     expect(clipSpacing("sheathed", d, "horizontal", true).max).toBe(max);
   });
   it("leaves to the maker what no table holds", () => {
-    for (const [family, d] of [["sheathed", 40.1], ["armoured", 8], ["mi", 21]] as const) {
+    for (const [family, d] of [
+      ["sheathed", 40.1],
+      ["armoured", 8],
+      ["mi", 21],
+    ] as const) {
       const s = clipSpacing(family, d, "vertical", true);
       expect(s.max).toBeNull();
       expect(s.findings.map((f) => f.rule)).toEqual(["clip.maker"]);
@@ -35,14 +47,18 @@ describe("clip layout", () => {
   });
   it("property: never wider than allowed, evenly, inside the stretch, with no clip to spare", () => {
     fc.assert(
-      fc.property(fc.double({ min: 201, max: 20_000, noNaN: true }), fc.double({ min: 50, max: 2000, noNaN: true }), (length, max) => {
-        const { marks, pitch, count } = clipLayout(length, max);
-        expect(marks).toHaveLength(count);
-        expect(pitch).toBeLessThanOrEqual(max + 1e-6);
-        expect(marks[0]).toBeCloseTo(100, 6);
-        expect(marks[count - 1]).toBeCloseTo(length - 100, 6);
-        if (count > 2) expect((length - 200) / (count - 2)).toBeGreaterThan(max - 1e-3);
-      }),
+      fc.property(
+        fc.double({ min: 201, max: 20_000, noNaN: true }),
+        fc.double({ min: 50, max: 2000, noNaN: true }),
+        (length, max) => {
+          const { marks, pitch, count } = clipLayout(length, max);
+          expect(marks).toHaveLength(count);
+          expect(pitch).toBeLessThanOrEqual(max + 1e-6);
+          expect(marks[0]).toBeCloseTo(100, 6);
+          expect(marks[count - 1]).toBeCloseTo(length - 100, 6);
+          if (count > 2) expect((length - 200) / (count - 2)).toBeGreaterThan(max - 1e-3);
+        },
+      ),
     );
   });
 });

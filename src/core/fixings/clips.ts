@@ -42,7 +42,13 @@ export interface ClipSpacing {
  * @param overall diameter across the widest axis, mm
  * @param outOfReach spacing used where the cable cannot be reached; `"table"` keeps to the table there too
  */
-export function clipSpacing(family: ClipFamily, overall: number, orientation: Orientation, reachable: boolean, outOfReach: number | "table" = OUT_OF_REACH): ClipSpacing {
+export function clipSpacing(
+  family: ClipFamily,
+  overall: number,
+  orientation: Orientation,
+  reachable: boolean,
+  outOfReach: number | "table" = OUT_OF_REACH,
+): ClipSpacing {
   const row = clipTable.find((r) => atMost(overall, r.upTo));
   const band = row ? (row.over === 0 ? `≤ ${row.upTo}` : `> ${row.over} ≤ ${row.upTo}`) : "> 40";
   const pair = row?.spacing[family] ?? null;
@@ -50,11 +56,23 @@ export function clipSpacing(family: ClipFamily, overall: number, orientation: Or
   const findings: Finding[] = [];
   if (table === null)
     findings.push(
-      finding("clip.maker", { subject: family, message: `No spacing is published for ${family === "mi" ? "mineral-insulated" : family} cable of ${mm(overall)} (band ${band}).`, measured: overall, unit: "mm", remedy: "Follow the cable maker's advice." }),
+      finding("clip.maker", {
+        subject: family,
+        message: `No spacing is published for ${family === "mi" ? "mineral-insulated" : family} cable of ${mm(overall)} (band ${band}).`,
+        measured: overall,
+        unit: "mm",
+        remedy: "Follow the cable maker's advice.",
+      }),
     );
   if (reachable) return { max: table, binding: table !== null, band, findings };
   const max = outOfReach === "table" ? table : outOfReach;
-  findings.push(finding("clip.out-of-reach", { subject: family, message: `Out of reach the table does not bind${max === null ? "" : `; ${mm(max)} by judgement`}. The cable must still not strain, sag or fall.`, ...(max === null ? {} : { limit: max, unit: "mm" }) }));
+  findings.push(
+    finding("clip.out-of-reach", {
+      subject: family,
+      message: `Out of reach the table does not bind${max === null ? "" : `; ${mm(max)} by judgement`}. The cable must still not strain, sag or fall.`,
+      ...(max === null ? {} : { limit: max, unit: "mm" }),
+    }),
+  );
   return { max, binding: false, band, findings };
 }
 

@@ -5,5 +5,8 @@ import Papa from "papaparse";
  * as a formula is written with a leading apostrophe.
  */
 export function toCsv(header: readonly string[], rows: readonly (readonly (string | number)[])[]): string {
-  return Papa.unparse({ fields: [...header], data: rows.map((r) => [...r]) }, { escapeFormulae: true, newline: "\r\n" }) + "\r\n";
+  return (
+    Papa.unparse({ fields: [...header], data: rows.map((r) => [...r]) }, { escapeFormulae: true, newline: "\r\n" }) +
+    "\r\n"
+  );
 }

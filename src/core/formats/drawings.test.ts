@@ -22,11 +22,20 @@ const why = (r: object): string => ("refusals" in r ? (r.refusals as { message: 
 describe("drawings out", () => {
   it("a plan as DXF opens in a reader of the format, in millimetres, with its layers and every room corner where it is", () => {
     const text = sheetDxf(planSheet(house, "g", plan));
-    const file = new DxfParser().parseSync(text)! as unknown as { entities: { layer: string; vertices?: { x: number; y: number }[] }[]; header: Record<string, number> };
+    const file = new DxfParser().parseSync(text)! as unknown as {
+      entities: { layer: string; vertices?: { x: number; y: number }[] }[];
+      header: Record<string, number>;
+    };
     expect(file.header.$INSUNITS).toBe(4);
-    const rooms = file.entities.filter((e) => e.layer === "ROOMS").map((e) => e.vertices!.map((v) => ({ x: v.x, y: v.y })));
+    const rooms = file.entities
+      .filter((e) => e.layer === "ROOMS")
+      .map((e) => e.vertices!.map((v) => ({ x: v.x, y: v.y })));
     expect(rooms).toEqual(house.job.rooms.map((r) => r.outline));
-    for (const layer of ["OPENINGS", "JOISTS", "POINTS", "LABELS", "RUNS-R1", "RUNS-LI1", "BORES"]) expect(file.entities.some((e) => e.layer === layer), layer).toBe(true);
+    for (const layer of ["OPENINGS", "JOISTS", "POINTS", "LABELS", "RUNS-R1", "RUNS-LI1", "BORES"])
+      expect(
+        file.entities.some((e) => e.layer === layer),
+        layer,
+      ).toBe(true);
   });
   it("what goes out as DXF comes in again as the same rooms", () => {
     const p = read(sheetDxf(planSheet(house, "g", null)));
@@ -43,7 +52,10 @@ describe("drawings out", () => {
     expect(/<g id="ZONES".*?<\/g>/s.exec(svg)![0].match(/<polygon/g)).toHaveLength(zones);
   });
   it("names with signs of the format stay words", () => {
-    const odd = layHouse({ ...house.job, rooms: house.job.rooms.map((r) => ({ ...r, name: "Cook & <dine>\n0\nEOF" })) });
+    const odd = layHouse({
+      ...house.job,
+      rooms: house.job.rooms.map((r) => ({ ...r, name: "Cook & <dine>\n0\nEOF" })),
+    });
     expect(sheetSvg(planSheet(odd, "g", null))).toContain("Cook &amp; &lt;dine&gt; 0 EOF");
     expect(read(sheetDxf(planSheet(odd, "g", null))).layers.some((l) => l.name === "ROOMS")).toBe(true);
   });
@@ -58,33 +70,43 @@ describe("drawings out", () => {
 describe("the unrolled strip and the house agree", () => {
   it("space → strip → space is the same place to the thousandth, and the strip's points are the core's", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 200 }), fc.double({ min: 0, max: 1, noNaN: true }), fc.double({ min: 0, max: 2400, noNaN: true }), (seed, share, v) => {
-        const h = layHouse(generatedHouse(seed, 2, 2));
-        for (const w of stripOf(h, "r1").walls) {
-          const s = fromStrip(w, { x: w.x + share * w.face.shape.length, y: v });
-          const back = fromStrip(w, toStrip(w, s));
-          for (const k of [0, 1, 2] as const) expect(Math.abs(back[k] - s[k])).toBeLessThan(1e-3);
-          for (const p of w.face.points) {
-            const placed = h.points[h.pointOfId.get(p.id)!]!;
-            expect(toStrip(w, placed.space).x).toBeCloseTo(w.x + p.u, 3);
-            expect(toStrip(w, placed.space).y).toBeCloseTo(p.v, 3);
+      fc.property(
+        fc.integer({ min: 1, max: 200 }),
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        fc.double({ min: 0, max: 2400, noNaN: true }),
+        (seed, share, v) => {
+          const h = layHouse(generatedHouse(seed, 2, 2));
+          for (const w of stripOf(h, "r1").walls) {
+            const s = fromStrip(w, { x: w.x + share * w.face.shape.length, y: v });
+            const back = fromStrip(w, toStrip(w, s));
+            for (const k of [0, 1, 2] as const) expect(Math.abs(back[k] - s[k])).toBeLessThan(1e-3);
+            for (const p of w.face.points) {
+              const placed = h.points[h.pointOfId.get(p.id)!]!;
+              expect(toStrip(w, placed.space).x).toBeCloseTo(w.x + p.u, 3);
+              expect(toStrip(w, placed.space).y).toBeCloseTo(p.v, 3);
+            }
           }
-        }
-      }),
+        },
+      ),
       { numRuns: 40 },
     );
   });
 });
 
 describe("drawings in", () => {
-  const dxf = (body: string, unit = 4): string => `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n${unit}\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`;
-  const line = (layer: string, x1: number, y1: number, x2: number, y2: number): string => `0\nLINE\n8\n${layer}\n10\n${x1}\n20\n${y1}\n11\n${x2}\n21\n${y2}\n`;
-  const square = line("W", 0, 0, 3.6, 0) + line("W", 3.6, 2.8, 3.6, 0) + line("W", 3.6, 2.8, 0, 2.8) + line("W", 0, 2.8, 0, 0);
+  const dxf = (body: string, unit = 4): string =>
+    `0\nSECTION\n2\nHEADER\n9\n$INSUNITS\n70\n${unit}\n0\nENDSEC\n0\nSECTION\n2\nENTITIES\n${body}0\nENDSEC\n0\nEOF\n`;
+  const line = (layer: string, x1: number, y1: number, x2: number, y2: number): string =>
+    `0\nLINE\n8\n${layer}\n10\n${x1}\n20\n${y1}\n11\n${x2}\n21\n${y2}\n`;
+  const square =
+    line("W", 0, 0, 3.6, 0) + line("W", 3.6, 2.8, 3.6, 0) + line("W", 3.6, 2.8, 0, 2.8) + line("W", 0, 2.8, 0, 0);
   it("chains single lines into a room, whichever way each is drawn, and scales metres", () => {
     const p = read(dxf(square, 6));
     expect(p.unit).toBe(1000);
     const r = outlinesFrom(p, ["W"], 1000);
-    expect("outlines" in r && new Set(r.outlines[0]!.map((c) => `${c.x} ${c.y}`))).toEqual(new Set(["0 0", "0 2800", "3600 2800", "3600 0"]));
+    expect("outlines" in r && new Set(r.outlines[0]!.map((c) => `${c.x} ${c.y}`))).toEqual(
+      new Set(["0 0", "0 2800", "3600 2800", "3600 0"]),
+    );
   });
   it("refuses broken files in words", () => {
     expect(why(readDxf("hello"))).toMatch(/not a DXF drawing/);
@@ -100,7 +122,8 @@ describe("drawings in", () => {
   });
   it("refuses a drawing cut short anywhere, at once and in words", () => {
     const whole = sheetDxf(planSheet(house, "g", plan));
-    for (let cut = 0; cut < whole.trimEnd().length - 1; cut += 211) expect(why(readDxf(whole.slice(0, cut)))).toMatch(/cut short|not a DXF|group code|not closed|no name/);
+    for (let cut = 0; cut < whole.trimEnd().length - 1; cut += 211)
+      expect(why(readDxf(whole.slice(0, cut)))).toMatch(/cut short|not a DXF|group code|not closed|no name/);
     const noTables = whole.replace(/ENDTAB/g, "LAYER");
     expect("plan" in readDxf(noTables)).toBe(true);
   });
@@ -109,7 +132,12 @@ describe("drawings in", () => {
     fc.assert(
       fc.property(fc.integer({ min: 0, max: whole.length }), fc.string({ maxLength: 20 }), (cut, noise) => {
         const r = readDxf(whole.slice(0, cut) + noise);
-        if ("plan" in r) outlinesFrom(r.plan, r.plan.layers.map((l) => l.name), 1);
+        if ("plan" in r)
+          outlinesFrom(
+            r.plan,
+            r.plan.layers.map((l) => l.name),
+            1,
+          );
         else expect(r.refusals[0]!.message.length).toBeGreaterThan(10);
       }),
       { numRuns: 300 },

@@ -28,9 +28,23 @@ export interface DxfPlan {
 }
 
 /** Units of the file's header number that a plan may be drawn in, mm. */
-const units: Record<number, [name: string, mm: number]> = { 1: ["inches", 25.4], 2: ["feet", 304.8], 4: ["millimetres", 1], 5: ["centimetres", 10], 6: ["metres", 1000], 14: ["decimetres", 100] };
+const units: Record<number, [name: string, mm: number]> = {
+  1: ["inches", 25.4],
+  2: ["feet", 304.8],
+  4: ["millimetres", 1],
+  5: ["centimetres", 10],
+  6: ["metres", 1000],
+  14: ["decimetres", 100],
+};
 
-interface Entity { type: string; layer?: string; vertices?: { x: number; y: number; bulge?: number }[]; shape?: boolean; startPoint?: { x: number; y: number }; endPoint?: { x: number; y: number } }
+interface Entity {
+  type: string;
+  layer?: string;
+  vertices?: { x: number; y: number; bulge?: number }[];
+  shape?: boolean;
+  startPoint?: { x: number; y: number };
+  endPoint?: { x: number; y: number };
+}
 
 /**
  * Reads the lines and polylines of a DXF file by layer. Arcs, text, blocks and the like are counted and left out.
@@ -40,7 +54,8 @@ export function readDxf(text: string): { plan: DxfPlan } | { refusals: Refusal[]
   const refuse = (message: string): { refusals: Refusal[] } => ({ refusals: [{ path: "drawing", message }] });
   if (text.length > DXF_MOST) return refuse(`the drawing has ${text.length} characters; at most ${DXF_MOST} are read`);
   if (text.startsWith("AutoCAD Binary DXF")) return refuse("the drawing is a binary DXF; save it as an ASCII DXF");
-  if (!/^\s*0\s*\r?\n\s*SECTION/m.test(text.slice(0, 4000))) return refuse("the file is not a DXF drawing: it does not start with a section");
+  if (!/^\s*0\s*\r?\n\s*SECTION/m.test(text.slice(0, 4000)))
+    return refuse("the file is not a DXF drawing: it does not start with a section");
   const skipped = new Map<string, number>();
   const lean = linesOnly(text, skipped);
   if ("message" in lean) return refuse(lean.message);
@@ -50,20 +65,26 @@ export function readDxf(text: string): { plan: DxfPlan } | { refusals: Refusal[]
   } catch (e) {
     return refuse(`the drawing cannot be read: ${(e as Error).message.slice(0, 120)}`);
   }
-  if (!file || !Array.isArray(file.entities)) return refuse("the drawing ends before its lines begin; it may be cut short");
+  if (!file || !Array.isArray(file.entities))
+    return refuse("the drawing ends before its lines begin; it may be cut short");
   const layers = new Map<string, DxfLayer>();
   let count = 0;
   for (const raw of file.entities as Entity[]) {
     const points = (raw.vertices ?? []).map((p) => ({ x: p.x, y: p.y }));
-    const usable = (raw.type === "LINE" && points.length >= 2) || ((raw.type === "LWPOLYLINE" || raw.type === "POLYLINE") && points.length >= 2);
+    const usable =
+      (raw.type === "LINE" && points.length >= 2) ||
+      ((raw.type === "LWPOLYLINE" || raw.type === "POLYLINE") && points.length >= 2);
     if (!usable) {
       skipped.set(raw.type, (skipped.get(raw.type) ?? 0) + 1);
       continue;
     }
-    if (points.some((p) => !Number.isFinite(p.x) || !Number.isFinite(p.y))) return refuse(`a ${raw.type.toLowerCase()} on layer ${raw.layer ?? "0"} has a corner without a number`);
+    if (points.some((p) => !Number.isFinite(p.x) || !Number.isFinite(p.y)))
+      return refuse(`a ${raw.type.toLowerCase()} on layer ${raw.layer ?? "0"} has a corner without a number`);
     count += points.length;
-    if (count > STRETCHES_MOST) return refuse(`the drawing has more than ${STRETCHES_MOST} stretches; leave out what is no wall`);
-    if ((raw.vertices ?? []).some((p) => p.bulge)) skipped.set("curved stretch drawn straight", (skipped.get("curved stretch drawn straight") ?? 0) + 1);
+    if (count > STRETCHES_MOST)
+      return refuse(`the drawing has more than ${STRETCHES_MOST} stretches; leave out what is no wall`);
+    if ((raw.vertices ?? []).some((p) => p.bulge))
+      skipped.set("curved stretch drawn straight", (skipped.get("curved stretch drawn straight") ?? 0) + 1);
     const layer = layers.get(raw.layer ?? "0") ?? { name: raw.layer ?? "0", closed: [], open: [] };
     layers.set(layer.name, layer);
     const [first, last] = [points[0]!, points[points.length - 1]!];
@@ -71,10 +92,20 @@ export function readDxf(text: string): { plan: DxfPlan } | { refusals: Refusal[]
     else if (points.length > 3 && first.x === last.x && first.y === last.y) layer.closed.push(points.slice(0, -1));
     else layer.open.push(points);
   }
-  if (!layers.size) return refuse(`the drawing has no lines or polylines${skipped.size ? `, only ${[...skipped].map(([k, n]) => `${n} ${k.toLowerCase()}`).join(", ")}` : ""}`);
+  if (!layers.size)
+    return refuse(
+      `the drawing has no lines or polylines${skipped.size ? `, only ${[...skipped].map(([k, n]) => `${n} ${k.toLowerCase()}`).join(", ")}` : ""}`,
+    );
   const code = Number(file.header?.$INSUNITS);
   const unit = units[code];
-  return { plan: { layers: [...layers.values()].sort((a, b) => (a.name < b.name ? -1 : 1)), unit: unit?.[1] ?? null, unitName: unit?.[0] ?? "not said", left: [...skipped].map(([k, n]) => `${n} × ${k.toLowerCase()}`) } };
+  return {
+    plan: {
+      layers: [...layers.values()].sort((a, b) => (a.name < b.name ? -1 : 1)),
+      unit: unit?.[1] ?? null,
+      unitName: unit?.[0] ?? "not said",
+      left: [...skipped].map(([k, n]) => `${n} × ${k.toLowerCase()}`),
+    },
+  };
 }
 
 /** Kinds of entity a plan is read from, and how the one that spans several ends. */
@@ -97,7 +128,8 @@ function linesOnly(text: string, skipped: Map<string, number>): { text: string }
   for (let i = 0; i < lines.length; i += 2) {
     const code = lines[i]!.trim();
     const value = lines[i + 1]!.trim();
-    if (!/^-?\d{1,4}$/.test(code)) return { message: `line ${i + 1} is “${code.slice(0, 20)}”; a group code, a whole number, is wanted there` };
+    if (!/^-?\d{1,4}$/.test(code))
+      return { message: `line ${i + 1} is “${code.slice(0, 20)}”; a group code, a whole number, is wanted there` };
     if (ended) break;
     if (code === "0") {
       if (value === "SECTION") {
@@ -122,7 +154,8 @@ function linesOnly(text: string, skipped: Map<string, number>): { text: string }
       if (value === "SEQEND") inPolyline = false;
       else if (!keep && !inPolyline) skipped.set(value, (skipped.get(value) ?? 0) + 1);
     }
-    if (section === "HEADER" && code === "9" && value === "$INSUNITS" && lines[i + 2]?.trim() === "70") unit = lines[i + 3]!.trim();
+    if (section === "HEADER" && code === "9" && value === "$INSUNITS" && lines[i + 2]?.trim() === "70")
+      unit = lines[i + 3]!.trim();
     if (section === "ENTITIES" && keep) out.push(code, value);
   }
   if (section) return { message: `the section ${section} is not closed; the drawing may be cut short` };
@@ -138,7 +171,7 @@ function chained(lines: readonly XY[][], join: number): XY[][] {
   const near = (p: XY, q: XY): boolean => Math.hypot(p.x - q.x, p.y - q.y) <= join;
   while (left.length) {
     let chain = left.shift()!;
-    for (let grew = true; grew; ) {
+    for (let grew = true; grew;) {
       grew = false;
       if (chain.length > 2 && near(chain[0]!, chain[chain.length - 1]!)) break;
       for (let i = 0; i < left.length; i++) {
@@ -164,10 +197,18 @@ function chained(lines: readonly XY[][], join: number): XY[][] {
  * single lines chained end to end. Corners in line, outlines too small for a room and ones that cross themselves are left out and told.
  * @param scale mm of the house in one unit of the drawing
  */
-export function outlinesFrom(plan: DxfPlan, picked: readonly string[], scale: number): { outlines: XY[][]; left: string[] } | { refusals: Refusal[] } {
-  if (!(scale > 0 && scale <= 100_000)) return { refusals: [{ path: "scale", message: `is ${scale}; it must be more than 0 and at most 100 000 mm to a unit` }] };
+export function outlinesFrom(
+  plan: DxfPlan,
+  picked: readonly string[],
+  scale: number,
+): { outlines: XY[][]; left: string[] } | { refusals: Refusal[] } {
+  if (!(scale > 0 && scale <= 100_000))
+    return {
+      refusals: [{ path: "scale", message: `is ${scale}; it must be more than 0 and at most 100 000 mm to a unit` }],
+    };
   const layers = plan.layers.filter((l) => picked.includes(l.name));
-  if (!layers.length) return { refusals: [{ path: "layers", message: "none is picked; pick the layer the rooms are drawn on" }] };
+  if (!layers.length)
+    return { refusals: [{ path: "layers", message: "none is picked; pick the layer the rooms are drawn on" }] };
   const raw = layers.flatMap((l) => [...l.closed, ...chained(l.open, JOIN / scale)]);
   const left: string[] = [];
   const outlines: XY[][] = [];
@@ -177,7 +218,10 @@ export function outlinesFrom(plan: DxfPlan, picked: readonly string[], scale: nu
       const a = scaled[(i + scaled.length - 1) % scaled.length]!;
       const b = scaled[(i + 1) % scaled.length]!;
       const long = Math.hypot(b.x - a.x, b.y - a.y);
-      return Math.hypot(p.x - b.x, p.y - b.y) >= JOIN && (long < JOIN || Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / long > 1);
+      return (
+        Math.hypot(p.x - b.x, p.y - b.y) >= JOIN &&
+        (long < JOIN || Math.abs((b.x - a.x) * (p.y - a.y) - (b.y - a.y) * (p.x - a.x)) / long > 1)
+      );
     });
     const area = Math.abs(signedArea(corners));
     if (corners.length < 3 || area < ROOM_LEAST) left.push(`an outline of ${mm(area / 1e6)} m², too small for a room`);
@@ -186,9 +230,25 @@ export function outlinesFrom(plan: DxfPlan, picked: readonly string[], scale: nu
     else outlines.push(signedArea(corners) > 0 ? [...corners].reverse() : corners);
   }
   const open = layers.reduce((n, l) => n + l.open.length, 0);
-  if (!outlines.length) return { refusals: [{ path: "layers", message: `hold no closed outline of a room: ${layers.reduce((n, l) => n + l.closed.length, 0)} closed polylines, ${open} open lines${left.length ? `; ${left[0]}` : ""}` }] };
+  if (!outlines.length)
+    return {
+      refusals: [
+        {
+          path: "layers",
+          message: `hold no closed outline of a room: ${layers.reduce((n, l) => n + l.closed.length, 0)} closed polylines, ${open} open lines${left.length ? `; ${left[0]}` : ""}`,
+        },
+      ],
+    };
   const b = bounds(outlines.flat());
-  if (b.x1 - b.x0 > 100_000 || b.y1 - b.y0 > 100_000) return { refusals: [{ path: "scale", message: `makes the plan ${mm((b.x1 - b.x0) / 1000)} × ${mm((b.y1 - b.y0) / 1000)} m; at most 100 m. Look at the units` }] };
+  if (b.x1 - b.x0 > 100_000 || b.y1 - b.y0 > 100_000)
+    return {
+      refusals: [
+        {
+          path: "scale",
+          message: `makes the plan ${mm((b.x1 - b.x0) / 1000)} × ${mm((b.y1 - b.y0) / 1000)} m; at most 100 m. Look at the units`,
+        },
+      ],
+    };
   const round = (x: number): number => Math.round(x * 10) / 10 + 0;
   return { outlines: outlines.map((o) => o.map((p) => ({ x: round(p.x - b.x0), y: round(p.y - b.y0) }))), left };
 }

@@ -27,7 +27,8 @@ function partAt(c: Ceiling, s: SlopingPart, p: XY): number {
 }
 
 /** Height of the ceiling over a place, mm above the floor. */
-export const ceilingAt = (c: Ceiling, p: XY): number => c.slopes.reduce((h, s) => Math.min(h, partAt(c, s, p)), c.height);
+export const ceilingAt = (c: Ceiling, p: XY): number =>
+  c.slopes.reduce((h, s) => Math.min(h, partAt(c, s, p)), c.height);
 
 /**
  * Upper edge of a wall under a ceiling, from its left end to its right, as corners of a line: u along the wall, v above the
@@ -39,7 +40,10 @@ export function topEdge(c: Ceiling, wall: number): UV[] {
   const length = Math.hypot(b.x - a.x, b.y - a.y);
   const place = (u: number): XY => ({ x: a.x + ((b.x - a.x) * u) / length, y: a.y + ((b.y - a.y) * u) / length });
   // Each part is a straight line over the wall: its value at both ends.
-  const lines: [v0: number, v1: number][] = [[c.height, c.height], ...c.slopes.map((s): [number, number] => [partAt(c, s, a), partAt(c, s, b)])];
+  const lines: [v0: number, v1: number][] = [
+    [c.height, c.height],
+    ...c.slopes.map((s): [number, number] => [partAt(c, s, a), partAt(c, s, b)]),
+  ];
   const cuts = [0, length];
   for (let i = 0; i < lines.length; i++)
     for (let j = i + 1; j < lines.length; j++) {
@@ -70,10 +74,17 @@ export function topAt(edge: readonly UV[], u: number): number {
 }
 
 /** Lowest height of a top edge between two places, mm. */
-export const lowestTop = (edge: readonly UV[], u0: number, u1: number): number => Math.min(topAt(edge, u0), topAt(edge, u1), ...edge.filter((p) => p.u > u0 && p.u < u1).map((p) => p.v));
+export const lowestTop = (edge: readonly UV[], u0: number, u1: number): number =>
+  Math.min(topAt(edge, u0), topAt(edge, u1), ...edge.filter((p) => p.u > u0 && p.u < u1).map((p) => p.v));
 
 /** The stretch round u, between u0 and u1, over which the top edge is at least v high; null when it is lower at u itself. */
-export function stretchUnder(edge: readonly UV[], u: number, v: number, u0: number, u1: number): [number, number] | null {
+export function stretchUnder(
+  edge: readonly UV[],
+  u: number,
+  v: number,
+  u0: number,
+  u1: number,
+): [number, number] | null {
   if (topAt(edge, u) < v - EPS) return null;
   let [lo, hi] = [u0, u1];
   for (let i = 1; i < edge.length; i++) {

@@ -5,21 +5,51 @@ import { insidePolygon, isClockwise, selfCrossing, spansAlong } from "./polygon"
 import { crosses } from "./rect";
 import { toFace, toSpace, wallFrame } from "./wall-frame";
 
-const room = [{ x: 0, y: 0 }, { x: 0, y: 3000 }, { x: 4000, y: 3000 }, { x: 4000, y: 0 }];
+const room = [
+  { x: 0, y: 0 },
+  { x: 0, y: 3000 },
+  { x: 4000, y: 3000 },
+  { x: 4000, y: 0 },
+];
 
 describe("intervals", () => {
   it("joins touching stretches and cuts holes out", () => {
-    expect(union([[5, 8], [0, 5], [10, 12]])).toEqual([[0, 8], [10, 12]]);
-    expect(subtract([0, 10], [[-2, 1], [4, 5], [9, 20]])).toEqual([[1, 4], [5, 9]]);
+    expect(
+      union([
+        [5, 8],
+        [0, 5],
+        [10, 12],
+      ]),
+    ).toEqual([
+      [0, 8],
+      [10, 12],
+    ]);
+    expect(
+      subtract(
+        [0, 10],
+        [
+          [-2, 1],
+          [4, 5],
+          [9, 20],
+        ],
+      ),
+    ).toEqual([
+      [1, 4],
+      [5, 9],
+    ]);
     expect(intersect([0, 5], [5, 9])).toEqual([5, 5]);
     expect(intersect([0, 5], [6, 9])).toBeNull();
   });
   it("property: what is cut and what is left make the whole", () => {
-    const stretch = fc.tuple(fc.integer({ min: 0, max: 100 }), fc.integer({ min: 1, max: 30 })).map(([a, w]) => [a, a + w] as const);
+    const stretch = fc
+      .tuple(fc.integer({ min: 0, max: 100 }), fc.integer({ min: 1, max: 30 }))
+      .map(([a, w]) => [a, a + w] as const);
     fc.assert(
       fc.property(fc.array(stretch, { maxLength: 6 }), (cuts) => {
         const sum = (l: readonly (readonly [number, number])[]): number => l.reduce((s, [a, b]) => s + b - a, 0);
-        const inside = union(cuts).map((c) => intersect(c, [0, 130])).filter((c) => c !== null);
+        const inside = union(cuts)
+          .map((c) => intersect(c, [0, 130]))
+          .filter((c) => c !== null);
         expect(sum(subtract([0, 130], cuts)) + sum(inside)).toBeCloseTo(130, 6);
       }),
     );
@@ -30,13 +60,34 @@ describe("outlines", () => {
   it("tells clockwise, crossing and folded outlines", () => {
     expect(isClockwise(room)).toBe(true);
     expect(selfCrossing(room)).toBeNull();
-    expect(selfCrossing([{ x: 0, y: 0 }, { x: 4, y: 4 }, { x: 4, y: 0 }, { x: 0, y: 4 }])).not.toBeNull();
-    expect(selfCrossing([{ x: 0, y: 0 }, { x: 4, y: 0 }, { x: 2, y: 0 }, { x: 2, y: 3 }])).not.toBeNull();
+    expect(
+      selfCrossing([
+        { x: 0, y: 0 },
+        { x: 4, y: 4 },
+        { x: 4, y: 0 },
+        { x: 0, y: 4 },
+      ]),
+    ).not.toBeNull();
+    expect(
+      selfCrossing([
+        { x: 0, y: 0 },
+        { x: 4, y: 0 },
+        { x: 2, y: 0 },
+        { x: 2, y: 3 },
+      ]),
+    ).not.toBeNull();
   });
   it("counts the edge as inside and finds the spans of an L", () => {
     expect(insidePolygon(room, { x: 0, y: 1500 })).toBe(true);
     expect(insidePolygon(room, { x: -1, y: 1500 })).toBe(false);
-    const l = [{ x: 0, y: 0 }, { x: 0, y: 4 }, { x: 2, y: 4 }, { x: 2, y: 2 }, { x: 5, y: 2 }, { x: 5, y: 0 }];
+    const l = [
+      { x: 0, y: 0 },
+      { x: 0, y: 4 },
+      { x: 2, y: 4 },
+      { x: 2, y: 2 },
+      { x: 5, y: 2 },
+      { x: 5, y: 0 },
+    ];
     expect(spansAlong(l, "x", 3)).toEqual([[0, 2]]);
     expect(spansAlong(l, "x", 1)).toEqual([[0, 5]]);
   });
@@ -56,13 +107,29 @@ describe("a wall in space", () => {
   it("property: face → space → face comes back to the millimetre, whatever the angle", () => {
     const n = fc.double({ min: -20_000, max: 20_000, noNaN: true });
     fc.assert(
-      fc.property(n, n, fc.double({ min: 0, max: 6.28, noNaN: true }), fc.double({ min: 0, max: 9000, noNaN: true }), fc.double({ min: 0, max: 3000, noNaN: true }), n, (x, y, turn, u, v, into) => {
-        const f = wallFrame([{ x, y }, { x: x + 5000 * Math.cos(turn), y: y + 5000 * Math.sin(turn) }, { x: x + 1, y: y - 9 }], 0, 240);
-        const back = toFace(f, toSpace(f, { u, v }, into));
-        expect(back.u).toBeCloseTo(u, 6);
-        expect(back.v).toBeCloseTo(v, 6);
-        expect(back.into).toBeCloseTo(into, 6);
-      }),
+      fc.property(
+        n,
+        n,
+        fc.double({ min: 0, max: 6.28, noNaN: true }),
+        fc.double({ min: 0, max: 9000, noNaN: true }),
+        fc.double({ min: 0, max: 3000, noNaN: true }),
+        n,
+        (x, y, turn, u, v, into) => {
+          const f = wallFrame(
+            [
+              { x, y },
+              { x: x + 5000 * Math.cos(turn), y: y + 5000 * Math.sin(turn) },
+              { x: x + 1, y: y - 9 },
+            ],
+            0,
+            240,
+          );
+          const back = toFace(f, toSpace(f, { u, v }, into));
+          expect(back.u).toBeCloseTo(u, 6);
+          expect(back.v).toBeCloseTo(v, 6);
+          expect(back.into).toBeCloseTo(into, 6);
+        },
+      ),
     );
   });
 });

@@ -61,7 +61,8 @@ const inBand = ({ edge: [p, q], deep }: SlopingBand, c: UV): boolean => {
 };
 
 /** True when the stretch lies wholly in one of the sloping bands: it then follows the top of the wall. */
-export const followsBand = (bands: readonly SlopingBand[], a: UV, b: UV): boolean => bands.some((s) => inBand(s, a) && inBand(s, b));
+export const followsBand = (bands: readonly SlopingBand[], a: UV, b: UV): boolean =>
+  bands.some((s) => inBand(s, a) && inBand(s, b));
 
 const distinct = (xs: number[]): number[] => {
   xs.sort((a, b) => a - b);
@@ -186,7 +187,9 @@ export function unionMargin(z: RectUnion, frame: Rect, a: UV, b: UV): number {
   if (z.rects.length + z.bands.length === 0) return -Infinity;
   const straight = Math.abs(a.u - b.u) <= EPS || Math.abs(a.v - b.v) <= EPS;
   const places = turningPlaces(z, a, b);
-  const inside = straight ? unionCovers(z, a, b) : followsBand(z.bands, a, b) || places.every((p) => distanceToUnion(z, p) <= EPS);
+  const inside = straight
+    ? unionCovers(z, a, b)
+    : followsBand(z.bands, a, b) || places.every((p) => distanceToUnion(z, p) <= EPS);
   if (inside && !straight && followsBand(z.bands, a, b)) return 0;
   if (!inside) return -Math.max(...places.map((p) => distanceToUnion(z, p)));
   const lo = { u: Math.min(a.u, b.u), v: Math.min(a.v, b.v) };
@@ -198,7 +201,8 @@ export function unionMargin(z: RectUnion, frame: Rect, a: UV, b: UV): number {
       const dv = Math.max(e.v0 - hi.v, 0, lo.v - e.v1);
       best = Math.min(best, Math.hypot(du, dv));
     } else {
-      for (const p of places) best = Math.min(best, Math.hypot(pointToSpan(p.u, e.u0, e.u1), pointToSpan(p.v, e.v0, e.v1)));
+      for (const p of places)
+        best = Math.min(best, Math.hypot(pointToSpan(p.u, e.u0, e.u1), pointToSpan(p.v, e.v0, e.v1)));
     }
   }
   return best;

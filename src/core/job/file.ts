@@ -16,7 +16,16 @@ export const jobFileSchema = z.strictObject({
   job: jobSchema,
   siteBook: z.array(siteEntrySchema).max(100_000).default([]),
   /** Pictures that photos and traced drawings name: id, kind, the file as base64. */
-  pictures: z.array(z.strictObject({ id: idSchema, type: z.enum(["image/png", "image/jpeg", "image/webp"]), data: z.base64().max(12_000_000) })).max(1000).default([]),
+  pictures: z
+    .array(
+      z.strictObject({
+        id: idSchema,
+        type: z.enum(["image/png", "image/jpeg", "image/webp"]),
+        data: z.base64().max(12_000_000),
+      }),
+    )
+    .max(1000)
+    .default([]),
 });
 export type JobFile = z.infer<typeof jobFileSchema>;
 
@@ -29,19 +38,27 @@ const refuse = (path: string, message: string): ReadResult => ({ ok: false, refu
  * with the field and words; nothing is guessed.
  */
 export function readJobFile(text: string): ReadResult {
-  if (text.length > FILE_MOST) return refuse("", `the file has ${text.length} characters; at most ${FILE_MOST} are read`);
+  if (text.length > FILE_MOST)
+    return refuse("", `the file has ${text.length} characters; at most ${FILE_MOST} are read`);
   let data: unknown;
   try {
     data = JSON.parse(text);
   } catch (e) {
     return refuse("", `the file is not whole JSON: ${(e as Error).message}`);
   }
-  if (typeof data !== "object" || data === null || Array.isArray(data)) return refuse("", "the file holds no job: an object with format, version and job is needed");
+  if (typeof data !== "object" || data === null || Array.isArray(data))
+    return refuse("", "the file holds no job: an object with format, version and job is needed");
   const head = data as { format?: unknown; version?: unknown };
-  if (head.format !== FORMAT) return refuse("format", `is ${JSON.stringify(head.format) ?? "missing"}; a job file says "${FORMAT}"`);
-  if (head.version !== VERSION) return refuse("version", `is ${JSON.stringify(head.version) ?? "missing"}; this edition reads version ${VERSION}`);
+  if (head.format !== FORMAT)
+    return refuse("format", `is ${JSON.stringify(head.format) ?? "missing"}; a job file says "${FORMAT}"`);
+  if (head.version !== VERSION)
+    return refuse("version", `is ${JSON.stringify(head.version) ?? "missing"}; this edition reads version ${VERSION}`);
   const parsed = jobFileSchema.safeParse(data);
-  if (!parsed.success) return { ok: false, refusals: parsed.error.issues.slice(0, 50).map((i) => ({ path: i.path.join("."), message: i.message })) };
+  if (!parsed.success)
+    return {
+      ok: false,
+      refusals: parsed.error.issues.slice(0, 50).map((i) => ({ path: i.path.join("."), message: i.message })),
+    };
   const job = canonical(parsed.data.job);
   const broken = checkInvariants(job);
   if (broken.length) return { ok: false, refusals: broken.slice(0, 50) };
@@ -53,5 +70,11 @@ export const picturesNamed = (job: Job): Set<string> => new Set([...job.photos, 
 
 /** Writes a job file: two-space JSON, lists in canonical order, so that equal jobs make equal files. */
 export function writeJobFile(job: Job, siteBook: JobFile["siteBook"] = [], pictures: JobFile["pictures"] = []): string {
-  return JSON.stringify({ format: FORMAT, version: VERSION, job: canonical(job), siteBook, ...(pictures.length ? { pictures } : {}) }, null, 2) + "\n";
+  return (
+    JSON.stringify(
+      { format: FORMAT, version: VERSION, job: canonical(job), siteBook, ...(pictures.length ? { pictures } : {}) },
+      null,
+      2,
+    ) + "\n"
+  );
 }

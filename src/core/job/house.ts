@@ -76,7 +76,12 @@ export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): Ho
       const frame = wallFrame(room.outline, wall.index, floor);
       const before = wallFrame(room.outline, (wall.index + n - 1) % n, floor);
       const after = wallFrame(room.outline, (wall.index + 1) % n, floor);
-      const openings: OpeningOnFace[] = (openingsByWall.get(wall.id) ?? []).map(({ u, v, width, height }) => ({ u, v, width, height }));
+      const openings: OpeningOnFace[] = (openingsByWall.get(wall.id) ?? []).map(({ u, v, width, height }) => ({
+        u,
+        v,
+        width,
+        height,
+      }));
       faceOfWall.set(wall.id, base + i);
       faces.push({
         n: base + i,
@@ -84,7 +89,15 @@ export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): Ho
         room,
         frame,
         floor,
-        shape: { length: frame.length, height: room.height, thickness: wall.thickness, openings, cornerLeft: solid(i - 1) && isAngle(before.along, frame.along), cornerRight: solid(i + 1) && isAngle(frame.along, after.along), ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}) },
+        shape: {
+          length: frame.length,
+          height: room.height,
+          thickness: wall.thickness,
+          openings,
+          cornerLeft: solid(i - 1) && isAngle(before.along, frame.along),
+          cornerRight: solid(i + 1) && isAngle(frame.along, after.along),
+          ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}),
+        },
         points: [],
         reverse: [],
         zones: [],
@@ -112,7 +125,8 @@ export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): Ho
       const other = faces[o]!;
       for (const p of other.points) {
         const here = toFace(f.frame, toSpace(other.frame, p));
-        if (here.u >= 0 && here.u <= f.shape.length && here.v >= 0 && here.v <= f.shape.height) f.reverse.push({ ...p, u: here.u, v: here.v });
+        if (here.u >= 0 && here.u <= f.shape.length && here.v >= 0 && here.v <= f.shape.height)
+          f.reverse.push({ ...p, u: here.u, v: here.v });
       }
     }
     // Out of doors nothing is hidden in the face, and a side without a wall has none: no zones there.
@@ -121,7 +135,13 @@ export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): Ho
   return { job, catalogue, faces, faceOfWall, decks, deckOfId, points, pointOfId };
 }
 
-function place(p: Point, faces: Face[], faceOfWall: Map<string, number>, decks: LaidDeck[], deckOfId: Map<string, number>): Pick<PlacedPoint, "face" | "deck" | "space"> {
+function place(
+  p: Point,
+  faces: Face[],
+  faceOfWall: Map<string, number>,
+  decks: LaidDeck[],
+  deckOfId: Map<string, number>,
+): Pick<PlacedPoint, "face" | "deck" | "space"> {
   if (p.place.on === "wall") {
     const face = faceOfWall.get(p.place.wall) ?? -1;
     return { face, deck: -1, space: face < 0 ? [0, 0, 0] : toSpace(faces[face]!.frame, p.place) };
@@ -143,7 +163,12 @@ function findOpposites(faces: Face[]): void {
       const q = toFace(a.frame, toSpace(b.frame, { u: b.shape.length, v: 0 }));
       // The other room lies behind this face: its plane is a wall's thickness away, on the far side.
       const gap = -p.into;
-      if (gap < 10 || Math.abs(gap - a.shape.thickness) > FACE_SLACK || Math.abs(gap - b.shape.thickness) > Math.max(FACE_SLACK, 0)) continue;
+      if (
+        gap < 10 ||
+        Math.abs(gap - a.shape.thickness) > FACE_SLACK ||
+        Math.abs(gap - b.shape.thickness) > Math.max(FACE_SLACK, 0)
+      )
+        continue;
       if (Math.min(p.u, q.u) >= a.shape.length - 10 || Math.max(p.u, q.u) <= 10) continue;
       a.opposite.push(b.n);
       b.opposite.push(a.n);
@@ -151,7 +176,8 @@ function findOpposites(faces: Face[]): void {
 }
 
 /** True when a deck lies over (or under) a place in plan, with its edge within a wall's reach. */
-export const deckReaches = (l: LaidDeck, p: XY, slack = 260): boolean => insidePolygon(l.deck.outline, p) || distanceToOutline(l.deck.outline, p) <= slack;
+export const deckReaches = (l: LaidDeck, p: XY, slack = 260): boolean =>
+  insidePolygon(l.deck.outline, p) || distanceToOutline(l.deck.outline, p) <= slack;
 
 /** How far a deck's underside may lie above the ceiling of the room below it, or its top below the floor above it, mm. */
 const DECK_GAP = 80;
@@ -185,7 +211,9 @@ export function pointsOfStorey(h: House, storey: string): PlacedPoint[] {
     const d = h.decks[p.deck];
     if (!d) return false;
     const over = p.point.place.on === "deck" && p.point.place.face === "ceiling";
-    return over ? d.underside > level && d.underside <= level + height + DECK_GAP + 20 : Math.abs(d.top + d.deck.boards.thickness - level) <= DECK_GAP;
+    return over
+      ? d.underside > level && d.underside <= level + height + DECK_GAP + 20
+      : Math.abs(d.top + d.deck.boards.thickness - level) <= DECK_GAP;
   });
 }
 
@@ -195,7 +223,11 @@ export function decksOfStorey(job: Job, storey: string): Job["decks"] {
   if (!s) return [];
   const rooms = job.rooms.filter((r) => r.storey === storey);
   const tops = rooms.length ? rooms.map((r) => s.level + r.height) : [s.level + s.height];
-  return job.decks.filter((d) => tops.some((t) => d.underside >= t - 1 && d.underside <= t + DECK_GAP + 20) || Math.abs(d.underside + d.joists.depth + d.boards.thickness - s.level) <= DECK_GAP);
+  return job.decks.filter(
+    (d) =>
+      tops.some((t) => d.underside >= t - 1 && d.underside <= t + DECK_GAP + 20) ||
+      Math.abs(d.underside + d.joists.depth + d.boards.thickness - s.level) <= DECK_GAP,
+  );
 }
 
 function groupBy<T, K>(list: readonly T[], key: (x: T) => K): Map<K, T[]> {

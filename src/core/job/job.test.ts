@@ -35,27 +35,97 @@ describe("job files", () => {
   });
   it("names the field for numbers that are none, negative, or too far", () => {
     expect(refused(text.replace(/"thickness": \d+/, '"thickness": null'))).toMatch(/thickness/);
-    expect(refused(withJob((j) => { j.rooms[0]!.height = -1; }))).toMatch(/rooms\.0\.height/);
-    expect(refused(withJob((j) => { j.rooms[0]!.outline[0]!.x = 1e9; }))).toMatch(/outline/);
-    expect(refused(withJob((j) => { (j as unknown as { surprise: number }).surprise = 1; }))).toMatch(/surprise/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.rooms[0]!.height = -1;
+        }),
+      ),
+    ).toMatch(/rooms\.0\.height/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.rooms[0]!.outline[0]!.x = 1e9;
+        }),
+      ),
+    ).toMatch(/outline/);
+    expect(
+      refused(
+        withJob((j) => {
+          (j as unknown as { surprise: number }).surprise = 1;
+        }),
+      ),
+    ).toMatch(/surprise/);
   });
   it("refuses outlines that cross, run anticlockwise or lack a wall", () => {
-    expect(refused(withJob((j) => { const o = j.rooms[0]!.outline; [o[1], o[2]] = [o[2]!, o[1]!]; }))).toMatch(/crosses itself/);
-    expect(refused(withJob((j) => { j.rooms[0]!.outline.reverse(); }))).toMatch(/anticlockwise/);
-    expect(refused(withJob((j) => { j.walls.shift(); }))).toMatch(/needs one wall/);
+    expect(
+      refused(
+        withJob((j) => {
+          const o = j.rooms[0]!.outline;
+          [o[1], o[2]] = [o[2]!, o[1]!];
+        }),
+      ),
+    ).toMatch(/crosses itself/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.rooms[0]!.outline.reverse();
+        }),
+      ),
+    ).toMatch(/anticlockwise/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.walls.shift();
+        }),
+      ),
+    ).toMatch(/needs one wall/);
   });
   it("refuses overlapping openings, openings off their wall, and references to nothing", () => {
-    expect(refused(withJob((j) => { j.openings.push({ ...j.openings[0]!, id: "again" }); }))).toMatch(/overlaps/);
-    expect(refused(withJob((j) => { j.openings[0]!.u = 9000; }))).toMatch(/reaches/);
-    expect(refused(withJob((j) => { j.circuits[0]!.points.push("ghost"); }))).toMatch(/ghost/);
-    expect(refused(withJob((j) => { j.circuits[0]!.cable = "gold"; }))).toMatch(/catalogue/);
-    expect(refused(withJob((j) => { j.points[1]!.id = j.points[0]!.id; }))).toMatch(/twice/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.openings.push({ ...j.openings[0]!, id: "again" });
+        }),
+      ),
+    ).toMatch(/overlaps/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.openings[0]!.u = 9000;
+        }),
+      ),
+    ).toMatch(/reaches/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.circuits[0]!.points.push("ghost");
+        }),
+      ),
+    ).toMatch(/ghost/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.circuits[0]!.cable = "gold";
+        }),
+      ),
+    ).toMatch(/catalogue/);
+    expect(
+      refused(
+        withJob((j) => {
+          j.points[1]!.id = j.points[0]!.id;
+        }),
+      ),
+    ).toMatch(/twice/);
   });
 });
 
 describe("patches", () => {
   const p = job.points[0]!;
-  const patch: Change[] = [{ collection: "points", id: p.id, before: p, after: { ...p, label: "X1" } }, { collection: "head", id: "name", before: job.name, after: "Renamed" }];
+  const patch: Change[] = [
+    { collection: "points", id: p.id, before: p, after: { ...p, label: "X1" } },
+    { collection: "head", id: "name", before: job.name, after: "Renamed" },
+  ];
   it("apply, and their inverse takes them back", () => {
     const next = applyPatch(job, patch);
     expect(next.name).toBe("Renamed");

@@ -63,9 +63,26 @@ export const dwellingSchema = z.strictObject({
 
 export const storeySchema = z.strictObject({ id: idSchema, name, level: coordinate, height: size });
 
-export const roomKinds = ["hall", "kitchen", "living", "bedroom", "bathroom", "landing", "loft", "workshop", "utility", "store", "yard", "other"] as const;
+export const roomKinds = [
+  "hall",
+  "kitchen",
+  "living",
+  "bedroom",
+  "bathroom",
+  "landing",
+  "loft",
+  "workshop",
+  "utility",
+  "store",
+  "yard",
+  "other",
+] as const;
 /** A stretch of sloping ceiling: it rises from the wall, by number, at `eaves` above the floor and at `pitch` degrees into the room. */
-export const slopeSchema = z.strictObject({ wall: z.number().int().min(0).max(59), eaves: z.number().min(0).max(20_000), pitch: z.number().min(1).max(80) });
+export const slopeSchema = z.strictObject({
+  wall: z.number().int().min(0).max(59),
+  eaves: z.number().min(0).max(20_000),
+  pitch: z.number().min(1).max(80),
+});
 export const roomSchema = z.strictObject({
   id: idSchema,
   storey: idSchema,
@@ -94,17 +111,69 @@ export const wallSchema = z.strictObject({
   foilBacked: z.boolean().default(false),
 });
 
-export const openingSchema = z.strictObject({ id: idSchema, wall: idSchema, kind: z.enum(["door", "window", "arch"]), u: length0, v: length0, width: size, height: size });
+export const openingSchema = z.strictObject({
+  id: idSchema,
+  wall: idSchema,
+  kind: z.enum(["door", "window", "arch"]),
+  u: length0,
+  v: length0,
+  width: size,
+  height: size,
+});
 
-export const fixtureKinds = ["worktop", "sink", "hob", "oven", "appliance", "tall-unit", "wall-unit", "bath", "radiator", "wardrobe", "beam"] as const;
-export const fixtureSchema = z.strictObject({ id: idSchema, wall: idSchema, kind: z.enum(fixtureKinds), name: z.string().trim().max(40).default(""), u: length0, v: length0, width: size, height: size, depth: length0.default(600) });
+export const fixtureKinds = [
+  "worktop",
+  "sink",
+  "hob",
+  "oven",
+  "appliance",
+  "tall-unit",
+  "wall-unit",
+  "bath",
+  "radiator",
+  "wardrobe",
+  "beam",
+] as const;
+export const fixtureSchema = z.strictObject({
+  id: idSchema,
+  wall: idSchema,
+  kind: z.enum(fixtureKinds),
+  name: z.string().trim().max(40).default(""),
+  u: length0,
+  v: length0,
+  width: size,
+  height: size,
+  depth: length0.default(600),
+});
 
 const bearing = z.tuple([coordinate, coordinate]);
 export const existingCutSchema = z.discriminatedUnion("kind", [
-  z.strictObject({ id: idSchema, kind: z.literal("hole"), joist: z.number().int().min(1), span: z.number().int().min(1).default(1), at: length0, diameter: size, fromTop: length0 }),
-  z.strictObject({ id: idSchema, kind: z.literal("notch"), joist: z.number().int().min(1), span: z.number().int().min(1).default(1), at: length0, width: size, depth: size, edge: z.enum(["top", "bottom"]) }),
+  z.strictObject({
+    id: idSchema,
+    kind: z.literal("hole"),
+    joist: z.number().int().min(1),
+    span: z.number().int().min(1).default(1),
+    at: length0,
+    diameter: size,
+    fromTop: length0,
+  }),
+  z.strictObject({
+    id: idSchema,
+    kind: z.literal("notch"),
+    joist: z.number().int().min(1),
+    span: z.number().int().min(1).default(1),
+    at: length0,
+    width: size,
+    depth: size,
+    edge: z.enum(["top", "bottom"]),
+  }),
 ]);
-export const obstacleSchema = z.strictObject({ id: idSchema, kind: z.enum(["steel", "trimmer", "chimney", "stair"]), name: z.string().trim().max(40).default(""), outline: z.array(xySchema).min(3).max(30) });
+export const obstacleSchema = z.strictObject({
+  id: idSchema,
+  kind: z.enum(["steel", "trimmer", "chimney", "stair"]),
+  name: z.string().trim().max(40).default(""),
+  outline: z.array(xySchema).min(3).max(30),
+});
 export const deckSchema = z.strictObject({
   id: idSchema,
   name,
@@ -126,11 +195,17 @@ export const deckSchema = z.strictObject({
   }),
   boards: z.strictObject({ thickness: length0.default(22), width: size.default(140) }).prefault({}),
   /** Rows of timber between the joists, across the deck: place along the joists from the deck's west (or south) edge, and depth from the top. */
-  noggins: z.array(z.strictObject({ at: length0, depth: z.number().positive().max(600) })).max(40).default([]),
+  noggins: z
+    .array(z.strictObject({ at: length0, depth: z.number().positive().max(600) }))
+    .max(40)
+    .default([]),
   /** Lines across the joists on which bores are wanted, along the joists from the deck's west (or south) edge. */
   boreLines: z.array(length0).max(20).default([]),
   /** Engineered joists: where their maker's chart allows a hole, from the left bearing of each span, and up to which size. */
-  makerAllows: z.array(z.strictObject({ from: length0, to: length0, most: size })).max(20).default([]),
+  makerAllows: z
+    .array(z.strictObject({ from: length0, to: length0, most: size }))
+    .max(20)
+    .default([]),
   insulationOver: length0.default(0),
   access: z.enum(["open", "boards-up", "closed"]).default("open"),
   /** Joists, by number, that carry a trimmer, partition, cylinder or steel. */
@@ -141,7 +216,13 @@ export const deckSchema = z.strictObject({
 
 export const placeSchema = z.discriminatedUnion("on", [
   z.strictObject({ on: z.literal("wall"), wall: idSchema, u: coordinate, v: coordinate }),
-  z.strictObject({ on: z.literal("deck"), deck: idSchema, x: coordinate, y: coordinate, face: z.enum(["ceiling", "floor"]).default("ceiling") }),
+  z.strictObject({
+    on: z.literal("deck"),
+    deck: idSchema,
+    x: coordinate,
+    y: coordinate,
+    face: z.enum(["ceiling", "floor"]).default("ceiling"),
+  }),
 ]);
 export const pointSchema = z.strictObject({
   id: idSchema,
@@ -173,7 +254,10 @@ export const circuitSchema = z.strictObject({
   points: z.array(idSchema).max(200),
   /** "find": the shortest order is worked out; "given": as listed. */
   order: z.enum(["find", "given"]).default("find"),
-  spurs: z.array(z.strictObject({ point: idSchema, from: idSchema })).max(60).default([]),
+  spurs: z
+    .array(z.strictObject({ point: idSchema, from: idSchema }))
+    .max(60)
+    .default([]),
   /** How the cable is taken on walls: hidden in plaster or stud void, or clipped to the surface. */
   walls: z.enum(["hidden", "surface"]).default("hidden"),
   ambient: z.number().min(-10).max(70).default(30),
@@ -185,7 +269,16 @@ export const circuitSchema = z.strictObject({
   state: z.enum(["new", "extend", "keep"]).default("new"),
 });
 
-export const legMethods = ["chase", "stud-void", "surface", "along-joist", "through-joists", "across-bay", "rise", "through-wall"] as const;
+export const legMethods = [
+  "chase",
+  "stud-void",
+  "surface",
+  "along-joist",
+  "through-joists",
+  "across-bay",
+  "rise",
+  "through-wall",
+] as const;
 export const legSchema = z.strictObject({
   surface: z.strictObject({ kind: z.enum(["wall", "deck", "through"]), id: idSchema }),
   method: z.enum(legMethods),
@@ -194,7 +287,13 @@ export const legSchema = z.strictObject({
   depth: length0,
   protected: z.boolean(),
 });
-export const pinSchema = z.strictObject({ id: idSchema, circuit: idSchema, from: idSchema, to: idSchema, legs: z.array(legSchema).min(1).max(200) });
+export const pinSchema = z.strictObject({
+  id: idSchema,
+  circuit: idSchema,
+  from: idSchema,
+  to: idSchema,
+  legs: z.array(legSchema).min(1).max(200),
+});
 
 /** A cable found in the house: what is known of it, from where to where; an end not yet found is null. */
 export const foundCableSchema = z.strictObject({
@@ -215,7 +314,10 @@ export const foundTrunkingSchema = z.strictObject({
   size: z.string().min(1).max(40),
   from: z.strictObject({ u: length0, v: length0 }),
   to: z.strictObject({ u: length0, v: length0 }),
-  holds: z.array(z.strictObject({ cable: z.string().min(1).max(40), count: z.number().int().min(1).max(200) })).max(20).default([]),
+  holds: z
+    .array(z.strictObject({ cable: z.string().min(1).max(40), count: z.number().int().min(1).max(200) }))
+    .max(20)
+    .default([]),
 });
 
 /** A part of a wall or deck that no run may be laid through: another service, a cupboard to be, the user's own word. */
@@ -229,12 +331,36 @@ export const forbiddenSchema = z.strictObject({
 });
 
 /** A picture attached to a wall; the picture itself is kept beside the job under `picture`. */
-export const photoSchema = z.strictObject({ id: idSchema, wall: idSchema, picture: idSchema, u: length0, v: length0, text: z.string().trim().max(200).default(""), at: z.string().max(40) });
+export const photoSchema = z.strictObject({
+  id: idSchema,
+  wall: idSchema,
+  picture: idSchema,
+  u: length0,
+  v: length0,
+  text: z.string().trim().max(200).default(""),
+  at: z.string().max(40),
+});
 
 /** A drawing to trace over: a picture under the plan of a storey. `scale` mm of house per pixel; x, y the place of its top left corner. */
-export const traceSchema = z.strictObject({ id: idSchema, storey: idSchema, picture: idSchema, name, x: coordinate, y: coordinate, scale: z.number().positive().max(1000), width: z.number().int().positive().max(20_000), height: z.number().int().positive().max(20_000), shown: z.boolean().default(true) });
+export const traceSchema = z.strictObject({
+  id: idSchema,
+  storey: idSchema,
+  picture: idSchema,
+  name,
+  x: coordinate,
+  y: coordinate,
+  scale: z.number().positive().max(1000),
+  width: z.number().int().positive().max(20_000),
+  height: z.number().int().positive().max(20_000),
+  shown: z.boolean().default(true),
+});
 
-export const drumSchema = z.strictObject({ id: idSchema, label: z.string().trim().min(1).max(20), cable: z.string().min(1).max(40), length: size });
+export const drumSchema = z.strictObject({
+  id: idSchema,
+  label: z.string().trim().min(1).max(20),
+  cable: z.string().min(1).max(40),
+  length: size,
+});
 
 export const jobSchema = z.strictObject({
   id: idSchema,
@@ -306,7 +432,8 @@ export const collectionNames = Object.keys(collections) as Collection[];
 /** Lists sorted by id, so that the same things make the same job whatever order they were added in. */
 export function canonical(job: Job): Job {
   const out = { ...job };
-  for (const c of collectionNames) (out as Record<string, unknown>)[c] = [...job[c]].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
+  for (const c of collectionNames)
+    (out as Record<string, unknown>)[c] = [...job[c]].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
   return out;
 }
 
@@ -316,6 +443,19 @@ export function blankJob(id: string, jobName: string): Job {
     id,
     name: jobName,
     storeys: [{ id: "ground", name: "Ground floor", level: 0, height: 2400 }],
-    rooms: [], walls: [], openings: [], fixtures: [], decks: [], points: [], circuits: [], pins: [], drums: [], foundCables: [], foundTrunkings: [], forbidden: [], photos: [], traces: [],
+    rooms: [],
+    walls: [],
+    openings: [],
+    fixtures: [],
+    decks: [],
+    points: [],
+    circuits: [],
+    pins: [],
+    drums: [],
+    foundCables: [],
+    foundTrunkings: [],
+    forbidden: [],
+    photos: [],
+    traces: [],
   });
 }

@@ -1,8 +1,21 @@
 import { z } from "zod";
-import { type Collection, type Job, canonical, collectionNames, collections, dwellingSchema, settingsSchema } from "./model";
+import {
+  type Collection,
+  type Job,
+  canonical,
+  collectionNames,
+  collections,
+  dwellingSchema,
+  settingsSchema,
+} from "./model";
 
 /** Heads of a job that are edited whole. */
-const headSchemas = { name: z.string().trim().min(1).max(80), address: z.string().trim().max(200), dwelling: dwellingSchema, settings: settingsSchema } as const;
+const headSchemas = {
+  name: z.string().trim().min(1).max(80),
+  address: z.string().trim().max(200),
+  dwelling: dwellingSchema,
+  settings: settingsSchema,
+} as const;
 export type Head = keyof typeof headSchemas;
 
 /** One change to a job: a thing or a head, as it was and as it is to be; null where it is not there. */
@@ -26,7 +39,10 @@ export function equal(a: unknown, b: unknown): boolean {
   if (Array.isArray(a) !== Array.isArray(b)) return false;
   const ka = Object.keys(a).filter((k) => (a as Record<string, unknown>)[k] !== undefined);
   const kb = Object.keys(b).filter((k) => (b as Record<string, unknown>)[k] !== undefined);
-  return ka.length === kb.length && ka.every((k) => equal((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]));
+  return (
+    ka.length === kb.length &&
+    ka.every((k) => equal((a as Record<string, unknown>)[k], (b as Record<string, unknown>)[k]))
+  );
 }
 
 /** What the job holds now where a change points: the thing, the head, or null. */
@@ -36,7 +52,8 @@ export function current(job: Job, c: Pick<Change, "collection" | "id">): unknown
 }
 
 /** The changes that take a patch back. */
-export const inverse = (patch: readonly Change[]): Change[] => [...patch].reverse().map((c) => ({ ...c, before: c.after, after: c.before }));
+export const inverse = (patch: readonly Change[]): Change[] =>
+  [...patch].reverse().map((c) => ({ ...c, before: c.after, after: c.before }));
 
 /** Applies a patch without judging it; returns a new job in canonical order. Unknown heads are ignored. */
 export function applyPatch(job: Job, patch: readonly Change[]): Job {
@@ -61,7 +78,8 @@ export interface Refusal {
 /** Checks the shape of every `after` against the model and fills defaults; returns the clean patch or the refusals. */
 export function parsePatch(input: unknown): { patch: Change[] } | { refusals: Refusal[] } {
   const list = z.array(changeSchema).min(1).max(5000).safeParse(input);
-  if (!list.success) return { refusals: list.error.issues.map((i) => ({ path: i.path.join("."), message: i.message })) };
+  if (!list.success)
+    return { refusals: list.error.issues.map((i) => ({ path: i.path.join("."), message: i.message })) };
   const refusals: Refusal[] = [];
   const patch: Change[] = [];
   for (const c of list.data as Change[]) {
@@ -82,10 +100,12 @@ export function parsePatch(input: unknown): { patch: Change[] } | { refusals: Re
     }
     const r = collections[c.collection].safeParse(c.after);
     if (!r.success) refusals.push(...issues(`${c.collection}.${c.id}`, r.error));
-    else if (r.data.id !== c.id) refusals.push({ path: `${c.collection}.${c.id}.id`, message: `is ${r.data.id}, should be ${c.id}` });
+    else if (r.data.id !== c.id)
+      refusals.push({ path: `${c.collection}.${c.id}.id`, message: `is ${r.data.id}, should be ${c.id}` });
     else patch.push({ ...c, before: c.before ?? null, after: r.data });
   }
   return refusals.length ? { refusals } : { patch };
 }
 
-const issues = (at: string, error: z.ZodError): Refusal[] => error.issues.map((i) => ({ path: [at, ...i.path].join("."), message: i.message }));
+const issues = (at: string, error: z.ZodError): Refusal[] =>
+  error.issues.map((i) => ({ path: [at, ...i.path].join("."), message: i.message }));

@@ -26,4 +26,5 @@ export const toStrip = (w: StripWall, p: XYZ): { x: number; y: number } => {
   const f = toFace(w.face.frame, p);
   return { x: w.x + f.u, y: f.v };
 };
-export const fromStrip = (w: StripWall, p: { x: number; y: number }): XYZ => toSpace(w.face.frame, { u: p.x - w.x, v: p.y });
+export const fromStrip = (w: StripWall, p: { x: number; y: number }): XYZ =>
+  toSpace(w.face.frame, { u: p.x - w.x, v: p.y });

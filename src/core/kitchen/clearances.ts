@@ -44,31 +44,74 @@ export function checkClearances(
     const own: Along = { u0: p.u - p.width / 2, u1: p.u + p.width / 2 };
     const aboveTop = p.v > input.worktopHeight;
     const move = (u: number | null): Pick<Finding, "remedy" | "fix"> =>
-      u === null ? { remedy: "Move it to another place." } : { remedy: `Move ${name} to ${mm(u)}`, fix: [{ collection: "points", id: p.id, set: { u } }] };
+      u === null
+        ? { remedy: "Move it to another place." }
+        : { remedy: `Move ${name} to ${mm(u)}`, fix: [{ collection: "points", id: p.id, set: { u } }] };
     for (const s of input.sinks) {
       if (!aboveTop) {
         if (gap(own, s) === 0 && p.kind !== "control")
-          out.push(finding("kitchen.under-sink", { subject: p.id, message: `${name} is under the sink.`, ...move(clearOf(p, s, 0, wallLength)) }));
+          out.push(
+            finding("kitchen.under-sink", {
+              subject: p.id,
+              message: `${name} is under the sink.`,
+              ...move(clearOf(p, s, 0, wallLength)),
+            }),
+          );
         continue;
       }
       const measured = gap(own, s);
       if (p.kind !== "fused-unit" && !atLeast(measured, kitchenRules.sink))
         out.push(
-          finding("kitchen.sink", { subject: p.id, message: `The edge of ${name} is ${mm(measured)} from the edge of the bowl, along the worktop.`, measured, limit: kitchenRules.sink, sense: "least", unit: "mm", ...move(clearOf(p, s, kitchenRules.sink, wallLength)) }),
+          finding("kitchen.sink", {
+            subject: p.id,
+            message: `The edge of ${name} is ${mm(measured)} from the edge of the bowl, along the worktop.`,
+            measured,
+            limit: kitchenRules.sink,
+            sense: "least",
+            unit: "mm",
+            ...move(clearOf(p, s, kitchenRules.sink, wallLength)),
+          }),
         );
     }
     if (!aboveTop) continue;
     const over = p.v - input.worktopHeight;
     if (!atLeast(over, kitchenRules.worktop)) {
       const v = input.worktopHeight + kitchenRules.worktop;
-      out.push(finding("kitchen.worktop", { subject: p.id, message: `The centre of ${name} is ${mm(over)} above the worktop.`, measured: over, limit: kitchenRules.worktop, sense: "least", unit: "mm", remedy: `Raise ${name} to ${mm(v)}`, fix: [{ collection: "points", id: p.id, set: { v } }] }));
+      out.push(
+        finding("kitchen.worktop", {
+          subject: p.id,
+          message: `The centre of ${name} is ${mm(over)} above the worktop.`,
+          measured: over,
+          limit: kitchenRules.worktop,
+          sense: "least",
+          unit: "mm",
+          remedy: `Raise ${name} to ${mm(v)}`,
+          fix: [{ collection: "points", id: p.id, set: { v } }],
+        }),
+      );
     }
     for (const h of input.hobs) {
       const measured = gap(own, h);
-      if (measured === 0 && (below(own.u0, h.u1) && below(h.u0, own.u1)))
-        out.push(finding("kitchen.behind-hob", { subject: p.id, message: `${name} is behind the hob.`, ...move(clearOf(p, h, kitchenRules.hob, wallLength)) }));
+      if (measured === 0 && below(own.u0, h.u1) && below(h.u0, own.u1))
+        out.push(
+          finding("kitchen.behind-hob", {
+            subject: p.id,
+            message: `${name} is behind the hob.`,
+            ...move(clearOf(p, h, kitchenRules.hob, wallLength)),
+          }),
+        );
       else if (!atLeast(measured, kitchenRules.hob))
-        out.push(finding("kitchen.hob", { subject: p.id, message: `${name} is ${mm(measured)} from the edge of the hob.`, measured, limit: kitchenRules.hob, sense: "least", unit: "mm", ...move(clearOf(p, h, kitchenRules.hob, wallLength)) }));
+        out.push(
+          finding("kitchen.hob", {
+            subject: p.id,
+            message: `${name} is ${mm(measured)} from the edge of the hob.`,
+            measured,
+            limit: kitchenRules.hob,
+            sense: "least",
+            unit: "mm",
+            ...move(clearOf(p, h, kitchenRules.hob, wallLength)),
+          }),
+        );
     }
   }
   return out;

@@ -26,16 +26,34 @@ export function servingFindings(h: House): Finding[] {
       const middle = toSpace(f.frame, { u: x.u + x.width / 2, v: x.v + x.height / 2 }, x.depth / 2);
       const near = controls.map((c) => ({ c, reach: distance(c.space, middle) })).sort((a, b) => a.reach - b.reach)[0]!;
       if (atMost(near.reach, kitchenRules.control)) continue;
-      out.push(finding("kitchen.control-reach", { subject: near.c.point.id, message: `${near.c.point.label} is ${mm(near.reach)} from the middle of the ${x.name || x.kind}, the nearest control to it.`, measured: near.reach, limit: kitchenRules.control, sense: "most", unit: "mm", remedy: `Move ${near.c.point.label} nearer, or fit another control.` }));
+      out.push(
+        finding("kitchen.control-reach", {
+          subject: near.c.point.id,
+          message: `${near.c.point.label} is ${mm(near.reach)} from the middle of the ${x.name || x.kind}, the nearest control to it.`,
+          measured: near.reach,
+          limit: kitchenRules.control,
+          sense: "most",
+          unit: "mm",
+          remedy: `Move ${near.c.point.label} nearer, or fit another control.`,
+        }),
+      );
     }
     const tops = fixtures.filter((x) => x.kind === "worktop");
     if (!tops.length) continue;
     const height = Math.max(...tops.map((t) => t.v + t.height));
-    const above = points.filter((p) => switching.includes(p.point.kind) && p.point.place.on === "wall" && p.point.place.v > height);
+    const above = points.filter(
+      (p) => switching.includes(p.point.kind) && p.point.place.on === "wall" && p.point.place.v > height,
+    );
     for (const p of points) {
       if (p.point.kind !== "appliance-outlet" || p.point.place.on !== "wall" || p.point.place.v > height) continue;
       if (above.some((s) => s.point.controls.includes(p.point.id))) continue;
-      out.push(finding("kitchen.appliance-switch", { subject: p.point.id, message: `${p.point.label} is below the worktop and nothing above it switches it off.`, remedy: "Put a fused unit or a switch above the worktop and let it work this outlet." }));
+      out.push(
+        finding("kitchen.appliance-switch", {
+          subject: p.point.id,
+          message: `${p.point.label} is below the worktop and nothing above it switches it off.`,
+          remedy: "Put a fused unit or a switch above the worktop and let it work this outlet.",
+        }),
+      );
     }
   }
   return out;

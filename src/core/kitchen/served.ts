@@ -13,13 +13,20 @@ export interface Appliance {
   watts?: number | undefined;
 }
 
-const served = (p: ServingPoint): readonly string[] => (p.serves === undefined ? [] : typeof p.serves === "string" ? [p.serves] : p.serves);
+const served = (p: ServingPoint): readonly string[] =>
+  p.serves === undefined ? [] : typeof p.serves === "string" ? [p.serves] : p.serves;
 
 /**
  * One kitchen wall: clearances of every point, reach and load of every cooker control, and a switch above the worktop for every
  * appliance outlet below it. Reach is the straight line between control and appliance, mm. Source: kitchen working practice.
  */
-export function checkKitchen(i: { worktopHeight: number; sinks: readonly Along[]; hobs: readonly Along[]; points: readonly ServingPoint[]; appliances: readonly Appliance[] }): Finding[] {
+export function checkKitchen(i: {
+  worktopHeight: number;
+  sinks: readonly Along[];
+  hobs: readonly Along[];
+  points: readonly ServingPoint[];
+  appliances: readonly Appliance[];
+}): Finding[] {
   const out = checkClearances(i);
   const appliance = new Map(i.appliances.map((a) => [a.id, a]));
   for (const p of i.points) {
@@ -27,16 +34,45 @@ export function checkKitchen(i: { worktopHeight: number; sinks: readonly Along[]
       const mine = served(p).flatMap((id) => appliance.get(id) ?? []);
       for (const a of mine) {
         const reach = Math.hypot(a.u - p.u, a.v - p.v);
-        if (!atMost(reach, kitchenRules.control)) out.push(finding("kitchen.control-reach", { subject: p.id, message: `${p.id} is ${mm(reach)} from ${a.id}.`, measured: reach, limit: kitchenRules.control, sense: "most", unit: "mm", remedy: `Move ${p.id} nearer, or fit another control.` }));
+        if (!atMost(reach, kitchenRules.control))
+          out.push(
+            finding("kitchen.control-reach", {
+              subject: p.id,
+              message: `${p.id} is ${mm(reach)} from ${a.id}.`,
+              measured: reach,
+              limit: kitchenRules.control,
+              sense: "most",
+              unit: "mm",
+              remedy: `Move ${p.id} nearer, or fit another control.`,
+            }),
+          );
       }
       const amps = mine.reduce((s, a) => s + (a.watts ?? 0), 0) / 230;
-      if (!atMost(amps, kitchenRules.combined)) out.push(finding("kitchen.control-reach", { subject: p.id, message: `What ${p.id} serves draws ${amps.toFixed(1)} A together.`, measured: amps, limit: kitchenRules.combined, sense: "most", unit: "A", remedy: "Give each appliance its own control." }));
+      if (!atMost(amps, kitchenRules.combined))
+        out.push(
+          finding("kitchen.control-reach", {
+            subject: p.id,
+            message: `What ${p.id} serves draws ${amps.toFixed(1)} A together.`,
+            measured: amps,
+            limit: kitchenRules.combined,
+            sense: "most",
+            unit: "A",
+            remedy: "Give each appliance its own control.",
+          }),
+        );
     }
     const feeds = p.kind === "appliance-outlet" || (p.kind === "outlet" && served(p).length > 0);
     if (!feeds || p.v > i.worktopHeight) continue;
     const names = new Set([p.id, ...served(p)]);
     const switched = i.points.some((q) => q !== p && q.v > i.worktopHeight && served(q).some((id) => names.has(id)));
-    if (!switched) out.push(finding("kitchen.appliance-switch", { subject: p.id, message: `${p.id} is below the worktop and nothing above it switches it off.`, remedy: "Put a fused unit or a switch above the worktop and let it serve this outlet." }));
+    if (!switched)
+      out.push(
+        finding("kitchen.appliance-switch", {
+          subject: p.id,
+          message: `${p.id} is below the worktop and nothing above it switches it off.`,
+          remedy: "Put a fused unit or a switch above the worktop and let it serve this outlet.",
+        }),
+      );
   }
   return out;
 }

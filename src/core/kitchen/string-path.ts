@@ -41,15 +41,23 @@ function floorOf(h: House, storey: string): Floor {
     // A wall is what is left of it between the arches that lead into another room.
     const arches = h.job.openings
       .filter((o) => o.wall === f.wall.id && o.kind === "arch" && o.v <= EPS)
-      .filter((o) => f.opposite.some((n) => {
-        const other = h.faces[n]!;
-        const ends = [o.u, o.u + o.width].map((u) => toFace(other.frame, toSpace(f.frame, { u, v: 0 })).u);
-        return Math.min(...ends) >= -EPS && Math.max(...ends) <= other.shape.length + EPS;
-      }))
+      .filter((o) =>
+        f.opposite.some((n) => {
+          const other = h.faces[n]!;
+          const ends = [o.u, o.u + o.width].map((u) => toFace(other.frame, toSpace(f.frame, { u, v: 0 })).u);
+          return Math.min(...ends) >= -EPS && Math.max(...ends) <= other.shape.length + EPS;
+        }),
+      )
       .sort((p, q) => p.u - q.u);
     let from = 0;
     for (const o of arches) {
-      const other = h.faces[f.opposite.find((n) => { const u = toFace(h.faces[n]!.frame, toSpace(f.frame, { u: o.u + o.width / 2, v: 0 })).u; return u >= 0 && u <= h.faces[n]!.shape.length; })!]!;
+      const other =
+        h.faces[
+          f.opposite.find((n) => {
+            const u = toFace(h.faces[n]!.frame, toSpace(f.frame, { u: o.u + o.width / 2, v: 0 })).u;
+            return u >= 0 && u <= h.faces[n]!.shape.length;
+          })!
+        ]!;
       const gap = -toFace(f.frame, other.frame.origin).into;
       if (o.u - from > EPS) floor.blocks.push([at(f, from), at(f, o.u)]);
       from = o.u + o.width;
@@ -63,7 +71,12 @@ function floorOf(h: House, storey: string): Floor {
     for (const x of h.job.fixtures) {
       if (x.wall !== f.wall.id || x.v > EPS || x.v + x.height < TALL || x.kind === "beam") continue;
       // A hair into the wall, so that no string slips along the wall behind it.
-      const [a, b, c, d] = [at(f, x.u, -1), at(f, x.u, x.depth), at(f, x.u + x.width, x.depth), at(f, x.u + x.width, -1)];
+      const [a, b, c, d] = [
+        at(f, x.u, -1),
+        at(f, x.u, x.depth),
+        at(f, x.u + x.width, x.depth),
+        at(f, x.u + x.width, -1),
+      ];
       floor.blocks.push([a, b], [b, c], [c, d]);
       floor.corners.push(b, c);
     }
@@ -112,7 +125,8 @@ function straight(floor: Floor, a: XY, b: XY): boolean {
   const hair = Math.min(0.01 / length, 0.4);
   const p = { x: a.x + (b.x - a.x) * hair, y: a.y + (b.y - a.y) * hair };
   const q = { x: b.x + (a.x - b.x) * hair, y: b.y + (a.y - b.y) * hair };
-  const side = (s: XY, t: XY, r: XY): number => ((t.x - s.x) * (r.y - s.y) - (t.y - s.y) * (r.x - s.x)) / Math.hypot(t.x - s.x, t.y - s.y);
+  const side = (s: XY, t: XY, r: XY): number =>
+    ((t.x - s.x) * (r.y - s.y) - (t.y - s.y) * (r.x - s.x)) / Math.hypot(t.x - s.x, t.y - s.y);
   for (const [s, t] of floor.blocks) {
     const d = [side(s, t, p), side(s, t, q)] as const;
     const e = [side(p, q, s), side(p, q, t)] as const;
@@ -120,7 +134,9 @@ function straight(floor: Floor, a: XY, b: XY): boolean {
     if (d[0] * d[1] < 0 && e[0] * e[1] < 0 && Math.min(Math.abs(e[0]), Math.abs(e[1])) > 0.02) return false;
     // Through the very end of a block, with both sides of the string on either side of it: round a corner, not through.
     if (d[0] * d[1] < 0 && Math.min(Math.abs(e[0]), Math.abs(e[1])) <= 0.02 && segmentsMeet(p, q, s, t)) {
-      const inside = [0.25, 0.5, 0.75].every((k) => floor.areas.some((o) => insidePolygon(o, { x: p.x + (q.x - p.x) * k, y: p.y + (q.y - p.y) * k })));
+      const inside = [0.25, 0.5, 0.75].every((k) =>
+        floor.areas.some((o) => insidePolygon(o, { x: p.x + (q.x - p.x) * k, y: p.y + (q.y - p.y) * k })),
+      );
       if (!inside) return false;
     }
   }
@@ -130,15 +146,20 @@ function straight(floor: Floor, a: XY, b: XY): boolean {
   });
 }
 
-const near = (outline: readonly XY[], r: XY): boolean => outline.some((a, i) => {
-  const b = outline[(i + 1) % outline.length]!;
-  const len2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
-  const t = len2 === 0 ? 0 : Math.min(1, Math.max(0, ((r.x - a.x) * (b.x - a.x) + (r.y - a.y) * (b.y - a.y)) / len2));
-  return Math.hypot(r.x - a.x - t * (b.x - a.x), r.y - a.y - t * (b.y - a.y)) < 0.05;
-});
+const near = (outline: readonly XY[], r: XY): boolean =>
+  outline.some((a, i) => {
+    const b = outline[(i + 1) % outline.length]!;
+    const len2 = (b.x - a.x) ** 2 + (b.y - a.y) ** 2;
+    const t = len2 === 0 ? 0 : Math.min(1, Math.max(0, ((r.x - a.x) * (b.x - a.x) + (r.y - a.y) * (b.y - a.y)) / len2));
+    return Math.hypot(r.x - a.x - t * (b.x - a.x), r.y - a.y - t * (b.y - a.y)) < 0.05;
+  });
 
 /** Shortest string from any of the starts to the end over an open floor; null when walls and doors stop it. */
-export function tautString(floor: { areas: XY[][]; blocks: [XY, XY][]; corners: XY[] }, starts: readonly XY[], end: XY): { length: number; path: XY[] } | null {
+export function tautString(
+  floor: { areas: XY[][]; blocks: [XY, XY][]; corners: XY[] },
+  starts: readonly XY[],
+  end: XY,
+): { length: number; path: XY[] } | null {
   const nodes = [...starts, ...floor.corners, end];
   const best = nodes.map((_, i) => (i < starts.length ? 0 : Infinity));
   const prev = nodes.map(() => -1);
@@ -171,13 +192,25 @@ export function tautString(floor: { areas: XY[][]; blocks: [XY, XY][]; corners: 
 export function stringPaths(h: House, most = kitchenRules.notify): StringPath[] {
   const out: StringPath[] = [];
   for (const storey of h.job.storeys) {
-    const sinks = h.job.fixtures.filter((x) => x.kind === "sink" && h.faces[h.faceOfWall.get(x.wall) ?? -1]?.room.storey === storey.id);
+    const sinks = h.job.fixtures.filter(
+      (x) => x.kind === "sink" && h.faces[h.faceOfWall.get(x.wall) ?? -1]?.room.storey === storey.id,
+    );
     if (!sinks.length) continue;
     const floor = floorOf(h, storey.id);
     for (const p of h.points) {
       const f = h.faces[p.face];
       const over = p.deck >= 0;
-      if (over ? !h.job.rooms.some((r) => r.storey === storey.id && insidePolygon(r.outline, { x: p.space[0], y: p.space[1] }) && Math.abs(h.decks[p.deck]!.underside - storey.level - r.height) < 120) : f?.room.storey !== storey.id) continue;
+      if (
+        over
+          ? !h.job.rooms.some(
+              (r) =>
+                r.storey === storey.id &&
+                insidePolygon(r.outline, { x: p.space[0], y: p.space[1] }) &&
+                Math.abs(h.decks[p.deck]!.underside - storey.level - r.height) < 120,
+            )
+          : f?.room.storey !== storey.id
+      )
+        continue;
       const end = { x: p.space[0], y: p.space[1] };
       let found: StringPath | null = null;
       for (const s of sinks) {
@@ -190,7 +223,8 @@ export function stringPaths(h: House, most = kitchenRules.notify): StringPath[] 
         rim.push(at(face, u, into), at(face, s.u, into), at(face, s.u + s.width, into), at(face, u, s.depth));
         if (Math.hypot(end.x - at(face, u, into).x, end.y - at(face, u, into).y) > most + EPS) continue;
         const t = tautString(floor, rim, end);
-        if (t && atMost(t.length, most) && (!found || t.length < found.length)) found = { point: p.point.id, sink: s.id, ...t };
+        if (t && atMost(t.length, most) && (!found || t.length < found.length))
+          found = { point: p.point.id, sink: s.id, ...t };
       }
       if (found) out.push(found);
     }
@@ -201,8 +235,18 @@ export function stringPaths(h: House, most = kitchenRules.notify): StringPath[] 
 /** Notes for the points of a Welsh dwelling that make the work notifiable. */
 export function notifyFindings(h: House): Finding[] {
   if (h.job.dwelling.country !== "wales") return [];
-  return stringPaths(h).filter((s) => !h.points[h.pointOfId.get(s.point)!]!.point.existing).map((s) => {
-    const { label } = h.points[h.pointOfId.get(s.point)!]!.point;
-    return finding("kitchen.notify.wales", { subject: s.point, message: `A taut string reaches ${label} ${mm(s.length)} from the edge of the bowl.`, measured: s.length, limit: kitchenRules.notify, sense: "least", unit: "mm", remedy: "Notify the work before it starts, unless it only puts like for like." });
-  });
+  return stringPaths(h)
+    .filter((s) => !h.points[h.pointOfId.get(s.point)!]!.point.existing)
+    .map((s) => {
+      const { label } = h.points[h.pointOfId.get(s.point)!]!.point;
+      return finding("kitchen.notify.wales", {
+        subject: s.point,
+        message: `A taut string reaches ${label} ${mm(s.length)} from the edge of the bowl.`,
+        measured: s.length,
+        limit: kitchenRules.notify,
+        sense: "least",
+        unit: "mm",
+        remedy: "Notify the work before it starts, unless it only puts like for like.",
+      });
+    });
 }

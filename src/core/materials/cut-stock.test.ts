@@ -12,7 +12,11 @@ function brute(pieces: readonly Piece[], stock: readonly Piece[]): { unmet: numb
     if (i === pieces.length) {
       const open = left.filter((_, s) => used[s]! > 0);
       const sc = { unmet, opened: open.length, left: Math.max(0, ...open) };
-      if (sc.unmet < best.unmet || (sc.unmet === best.unmet && (sc.opened < best.opened || (sc.opened === best.opened && sc.left > best.left)))) best = sc;
+      if (
+        sc.unmet < best.unmet ||
+        (sc.unmet === best.unmet && (sc.opened < best.opened || (sc.opened === best.opened && sc.left > best.left)))
+      )
+        best = sc;
       return;
     }
     for (let s = 0; s < stock.length; s++)
@@ -29,11 +33,20 @@ function brute(pieces: readonly Piece[], stock: readonly Piece[]): { unmet: numb
   return best;
 }
 
-const list = (prefix: string, min: number, max: number, most: number) => fc.array(fc.integer({ min, max }), { minLength: 1, maxLength: most }).map((ls) => ls.map((length, i) => ({ id: `${prefix}${i}`, length })));
+const list = (prefix: string, min: number, max: number, most: number) =>
+  fc
+    .array(fc.integer({ min, max }), { minLength: 1, maxLength: most })
+    .map((ls) => ls.map((length, i) => ({ id: `${prefix}${i}`, length })));
 
 describe("cutting drums", () => {
   it("by hand: 6 + 4 + 3 + 2 from drums of 10 and 8 opens both and keeps 3 on one (10 − 6 − 4 full, 8 − 3 − 2)", () => {
-    const c = cutStock([6, 4, 3, 2].map((length, i) => ({ id: `p${i}`, length })), [{ id: "a", length: 10 }, { id: "b", length: 8 }]);
+    const c = cutStock(
+      [6, 4, 3, 2].map((length, i) => ({ id: `p${i}`, length })),
+      [
+        { id: "a", length: 10 },
+        { id: "b", length: 8 },
+      ],
+    );
     expect(c).toMatchObject({ unmet: [], left: 3, bound: 2, optimal: true });
   });
   it("agrees with brute force, and conserves every length", () =>
@@ -46,7 +59,8 @@ describe("cutting drums", () => {
         expect(c.cuts.length).toBe(b.opened);
         expect(c.left).toBe(b.left);
         expect(c.optimal).toBe(true);
-        for (const cut of c.cuts) expect(cut.pieces.reduce((s, id) => s + length.get(id)!, 0) + cut.left).toBe(length.get(cut.stock));
+        for (const cut of c.cuts)
+          expect(cut.pieces.reduce((s, id) => s + length.get(id)!, 0) + cut.left).toBe(length.get(cut.stock));
         expect([...c.cuts.flatMap((x) => x.pieces), ...c.unmet].sort()).toEqual(pieces.map((p) => p.id).sort());
       }),
       { numRuns: 150 },
@@ -60,22 +74,35 @@ describe("cutting drums", () => {
     expect(c.leftBound).toBeGreaterThanOrEqual(c.left);
     expect(cutStock(pieces, stock)).toEqual(c);
   });
-  it("names pieces longer than any drum", () => expect(cutStock([{ id: "long", length: 90 }, { id: "short", length: 5 }], [{ id: "d", length: 50 }])).toMatchObject({ unmet: ["long"], cuts: [{ stock: "d", pieces: ["short"], left: 45 }] }));
+  it("names pieces longer than any drum", () =>
+    expect(
+      cutStock(
+        [
+          { id: "long", length: 90 },
+          { id: "short", length: 5 },
+        ],
+        [{ id: "d", length: 50 }],
+      ),
+    ).toMatchObject({ unmet: ["long"], cuts: [{ stock: "d", pieces: ["short"], left: 45 }] }));
 });
 
 describe("filling one length as full as can be", () => {
   it("never goes over, and matches every subset tried", () =>
     fc.assert(
-      fc.property(fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 1, maxLength: 9 }), fc.integer({ min: 1, max: 150 }), (lengths, capacity) => {
-        const chosen = fillBest(lengths, capacity);
-        const got = chosen.reduce((s, i) => s + lengths[i]!, 0);
-        let best = 0;
-        for (let set = 0; set < 1 << lengths.length; set++) {
-          const t = lengths.reduce((s, l, i) => s + (set & (1 << i) ? l : 0), 0);
-          if (t <= capacity) best = Math.max(best, t);
-        }
-        expect(got).toBe(best);
-        expect(new Set(chosen).size).toBe(chosen.length);
-      }),
+      fc.property(
+        fc.array(fc.integer({ min: 1, max: 60 }), { minLength: 1, maxLength: 9 }),
+        fc.integer({ min: 1, max: 150 }),
+        (lengths, capacity) => {
+          const chosen = fillBest(lengths, capacity);
+          const got = chosen.reduce((s, i) => s + lengths[i]!, 0);
+          let best = 0;
+          for (let set = 0; set < 1 << lengths.length; set++) {
+            const t = lengths.reduce((s, l, i) => s + (set & (1 << i) ? l : 0), 0);
+            if (t <= capacity) best = Math.max(best, t);
+          }
+          expect(got).toBe(best);
+          expect(new Set(chosen).size).toBe(chosen.length);
+        },
+      ),
     ));
 });

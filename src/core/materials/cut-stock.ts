@@ -29,7 +29,8 @@ interface Score {
 }
 /** Less unmet length, then fewer items, then a longer remnant. */
 const better = (a: Score, b: Score): boolean =>
-  a.unmet < b.unmet - EPS || (a.unmet < b.unmet + EPS && (a.opened < b.opened || (a.opened === b.opened && a.left > b.left + EPS)));
+  a.unmet < b.unmet - EPS ||
+  (a.unmet < b.unmet + EPS && (a.opened < b.opened || (a.opened === b.opened && a.left > b.left + EPS)));
 
 const sum = (list: readonly { length: number }[]): number => list.reduce((s, p) => s + p.length, 0);
 
@@ -98,7 +99,12 @@ function goodPlan(pieces: readonly Piece[], stock: readonly Piece[], aim: Score)
     let open = pieces.map((_, i) => i);
     for (const s of order) {
       if (!open.length) break;
-      const chosen = new Set(fillBest(open.map((i) => pieces[i]!.length), stock[s]!.length).map((k) => open[k]!));
+      const chosen = new Set(
+        fillBest(
+          open.map((i) => pieces[i]!.length),
+          stock[s]!.length,
+        ).map((k) => open[k]!),
+      );
       for (const i of chosen) a[i] = s;
       open = open.filter((i) => !chosen.has(i));
     }
@@ -111,7 +117,14 @@ function goodPlan(pieces: readonly Piece[], stock: readonly Piece[], aim: Score)
   const used = new Uint8Array(stock.length);
   pieces.forEach((p, i) => {
     let pick = -1;
-    for (let s = 0; s < stock.length; s++) if (left[s]! >= p.length - EPS && (pick < 0 || used[s]! > used[pick]! || (used[s] === used[pick] && (used[s] ? left[s]! < left[pick]! : stock[s]!.length > stock[pick]!.length)))) pick = s;
+    for (let s = 0; s < stock.length; s++)
+      if (
+        left[s]! >= p.length - EPS &&
+        (pick < 0 ||
+          used[s]! > used[pick]! ||
+          (used[s] === used[pick] && (used[s] ? left[s]! < left[pick]! : stock[s]!.length > stock[pick]!.length)))
+      )
+        pick = s;
     if (pick >= 0) {
       a[i] = pick;
       left[pick]! -= p.length;
@@ -129,11 +142,14 @@ function goodPlan(pieces: readonly Piece[], stock: readonly Piece[], aim: Score)
 export function cutStock(pieces: readonly Piece[], stock: readonly Piece[], budget = BUDGET): CutPlan {
   const longest = Math.max(0, ...stock.map((s) => s.length));
   const impossible = pieces.filter((p) => p.length > longest + EPS);
-  const list = pieces.filter((p) => p.length <= longest + EPS).sort((a, b) => b.length - a.length || (a.id < b.id ? -1 : 1));
+  const list = pieces
+    .filter((p) => p.length <= longest + EPS)
+    .sort((a, b) => b.length - a.length || (a.id < b.id ? -1 : 1));
   const aim = bounds(list, stock);
   let best = goodPlan(list, stock, aim);
   let bestScore = score(list, stock, best);
-  const reached = (): boolean => bestScore.unmet <= aim.unmet + EPS && bestScore.opened <= aim.opened && bestScore.left >= aim.left - EPS;
+  const reached = (): boolean =>
+    bestScore.unmet <= aim.unmet + EPS && bestScore.opened <= aim.opened && bestScore.left >= aim.left - EPS;
   let spent = 0;
   const largest = [...stock].sort((a, b) => b.length - a.length);
 
@@ -170,13 +186,17 @@ export function cutStock(pieces: readonly Piece[], stock: readonly Piece[], budg
     if (Math.abs(bestScore.unmet - unmet) <= EPS && need > bestScore.opened) return;
     if (Math.abs(bestScore.unmet - unmet) <= EPS && need === bestScore.opened) {
       // What could still be left on one item when no more items than now are opened.
-      const mostLeft = Math.max(...left.map((l, s) => (used[s] ? l : need > opened ? l - list[list.length - 1]!.length : 0)));
+      const mostLeft = Math.max(
+        ...left.map((l, s) => (used[s] ? l : need > opened ? l - list[list.length - 1]!.length : 0)),
+      );
       const spare = more - rest[i]!;
       if (Math.min(mostLeft, spare) <= bestScore.left + EPS && bestScore.unmet <= unmet + EPS) return;
     }
     const p = list[i]!;
     const tried = new Set<string>();
-    const order = left.map((_, s) => s).sort((a, b) => (used[b] ? 1 : 0) - (used[a] ? 1 : 0) || left[a]! - left[b]! || a - b);
+    const order = left
+      .map((_, s) => s)
+      .sort((a, b) => (used[b] ? 1 : 0) - (used[a] ? 1 : 0) || left[a]! - left[b]! || a - b);
     for (const s of order) {
       if (left[s]! < p.length - EPS) continue;
       const alike = `${used[s] ? 1 : 0}:${left[s]!.toFixed(4)}`;

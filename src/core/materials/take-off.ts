@@ -11,16 +11,29 @@ const cappings = [12, 25, 38];
 const gangName = (gang: number): string => (gang === 2 ? "2-gang" : "1-gang");
 
 /** What to buy and bring, circuit by circuit: cable, boxes, plates, clips, grommets, capping, steel plates. Lengths in metres, unrounded. */
-export function takeOff(h: House, runs: readonly Run[], holes: readonly Hole[], clips: readonly Clips[], ends: readonly End[]): TakeOffLine[] {
+export function takeOff(
+  h: House,
+  runs: readonly Run[],
+  holes: readonly Hole[],
+  clips: readonly Clips[],
+  ends: readonly End[],
+): TakeOffLine[] {
   const sums = new Map<string, TakeOffLine>();
-  const add = (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null): void => {
+  const add = (
+    item: string,
+    size: string,
+    quantity: number,
+    unit: TakeOffLine["unit"],
+    circuit: string | null,
+  ): void => {
     const key = [circuit ?? "", item, size].join("\u0000");
     const line = sums.get(key);
     if (line) line.quantity += quantity;
     else sums.set(key, { item, size, quantity, unit, circuit });
   };
   const circuitOfPoint = new Map<string, string>();
-  for (const c of h.job.circuits) for (const p of [...c.points, ...c.spurs.map((s) => s.point)]) circuitOfPoint.set(p, c.id);
+  for (const c of h.job.circuits)
+    for (const p of [...c.points, ...c.spurs.map((s) => s.point)]) circuitOfPoint.set(p, c.id);
   const runOf = new Map(runs.map((r) => [r.id, r]));
   for (const r of runs) {
     const cable = cableOf(r.cable, h.catalogue)!;
@@ -43,11 +56,18 @@ export function takeOff(h: House, runs: readonly Run[], holes: readonly Hole[], 
     }
     add(kind.name, kind.gangs.length > 1 ? gangName(point.gang) : "", 1, "each", circuit);
     if (point.kind === "board" || p.deck >= 0) continue;
-    add(point.mount === "flush" ? "Flush box" : "Surface box", `${gangName(kind.gangs.length > 1 ? point.gang : 1)}, ${point.boxDepth} mm deep`, 1, "each", circuit);
+    add(
+      point.mount === "flush" ? "Flush box" : "Surface box",
+      `${gangName(kind.gangs.length > 1 ? point.gang : 1)}, ${point.boxDepth} mm deep`,
+      1,
+      "each",
+      circuit,
+    );
   }
   for (const e of ends) {
     const p = h.points[h.pointOfId.get(e.point)!]!;
-    if (p.face >= 0 && p.point.kind !== "board" && p.point.mount === "flush") add("Grommet", "20 mm", 1, "each", runOf.get(e.run)?.circuit ?? null);
+    if (p.face >= 0 && p.point.kind !== "board" && p.point.mount === "flush")
+      add("Grommet", "20 mm", 1, "each", runOf.get(e.run)?.circuit ?? null);
   }
   for (const c of clips) {
     const run = runOf.get(c.run)!;
@@ -63,15 +83,25 @@ export function takeOff(h: House, runs: readonly Run[], holes: readonly Hole[], 
 }
 
 /** Glands with their parts for armoured runs, one at each end; a plugged spare at the board where the school wants one. */
-function addGlands(h: House, runs: readonly Run[], ends: readonly End[], add: (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null) => void): void {
+function addGlands(
+  h: House,
+  runs: readonly Run[],
+  ends: readonly End[],
+  add: (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null) => void,
+): void {
   for (const r of runs) {
     const cable = cableOf(r.cable, h.catalogue)!;
     if (cable.family !== "armoured" || cable.bedding === undefined || cable.wire === undefined) continue;
-    const { gland } = pickGland({ bedding: cable.bedding, overall: cable.width, wire: cable.wire }, true, h.catalogue.glands);
+    const { gland } = pickGland(
+      { bedding: cable.bedding, overall: cable.width, wire: cable.wire },
+      true,
+      h.catalogue.glands,
+    );
     const size = gland ? `${gland.id}, ${gland.thread}` : "ask the maker";
     add("Gland with tag, lock ring and shroud", size, ends.filter((e) => e.run === r.id).length, "each", r.circuit);
     const atBoard = ends.some((e) => e.run === r.id && h.points[h.pointOfId.get(e.point)!]?.point.kind === "board");
-    if (atBoard && h.job.settings.schools.spareGland === "spare") add("Plug for a spare gland hole", gland?.thread ?? "", 1, "each", r.circuit);
+    if (atBoard && h.job.settings.schools.spareGland === "spare")
+      add("Plug for a spare gland hole", gland?.thread ?? "", 1, "each", r.circuit);
   }
 }
 

@@ -15,7 +15,9 @@ describe("what is behind a wall", () => {
     for (const f of shared) {
       const o = h.faces[f.opposite[0]!]!;
       for (const x of behindWall(h, plan, f.wall.id)) {
-        const twin = behindWall(h, plan, o.wall.id).find((y) => y.run === x.run && y.leg === x.leg && y.from === x.from);
+        const twin = behindWall(h, plan, o.wall.id).find(
+          (y) => y.run === x.run && y.leg === x.leg && y.from === x.from,
+        );
         if (!twin) continue;
         met++;
         expect(twin.a.u).toBeCloseTo(f.shape.length - x.a.u, 3);

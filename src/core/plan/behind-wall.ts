@@ -30,9 +30,24 @@ export function behindWall(h: House, plan: Plan | null, wall: string): Behind[] 
       r.legs.forEach((l, i) => {
         if ((l.surface.kind !== "wall" && l.surface.kind !== "through") || l.surface.id !== own.wall.id) return;
         const [a, b] = [toFace(f.frame, l.path[0]!), toFace(f.frame, l.path[l.path.length - 1]!)];
-        if (Math.max(a.u, b.u) < 0 || Math.min(a.u, b.u) > f.shape.length || Math.max(a.v, b.v) < 0 || Math.min(a.v, b.v) > f.shape.height) return;
+        if (
+          Math.max(a.u, b.u) < 0 ||
+          Math.min(a.u, b.u) > f.shape.length ||
+          Math.max(a.v, b.v) < 0 ||
+          Math.min(a.v, b.v) > f.shape.height
+        )
+          return;
         const gap = n === f.n ? 0 : -toFace(f.frame, toSpace(own.frame, { u: 0, v: 0 })).into;
-        out.push({ run: r.id, leg: i, a: { u: a.u, v: a.v }, b: { u: b.u, v: b.v }, depth: n === f.n ? l.depth : Math.max(0, gap - l.depth), from: own.room.name, otherFace: n !== f.n, method: legWords[l.method] });
+        out.push({
+          run: r.id,
+          leg: i,
+          a: { u: a.u, v: a.v },
+          b: { u: b.u, v: b.v },
+          depth: n === f.n ? l.depth : Math.max(0, gap - l.depth),
+          from: own.room.name,
+          otherFace: n !== f.n,
+          method: legWords[l.method],
+        });
       });
   }
   return out.sort((p, q) => Math.min(p.a.u, p.b.u) - Math.min(q.a.u, q.b.u) || (p.run < q.run ? -1 : 1));

@@ -22,11 +22,26 @@ export function clipsOf(h: House, cable: Cable, run: string, leg: number, l: Pin
   if (!clipped.has(l.method)) return null;
   const reachable = l.method === "surface";
   const { schools, clipOutOfReach, clipEnd, clipToolPitch } = h.job.settings;
-  const { max } = clipSpacing(cable.family, overall(cable), orientationOf(l), reachable, schools.clipOutOfReach === "table" ? "table" : clipOutOfReach);
+  const { max } = clipSpacing(
+    cable.family,
+    overall(cable),
+    orientationOf(l),
+    reachable,
+    schools.clipOutOfReach === "table" ? "table" : clipOutOfReach,
+  );
   if (max === null) return null;
   const length = pathLength(l.path);
-  const layout = schools.clipPitch === "tool" ? clipAtPitch(length, clipToolPitch, clipEnd) : clipLayout(length, max, clipEnd);
-  return { run, leg, marks: layout.marks, pitch: layout.pitch, max, reachable, metal: schools.hallCeiling === "escape" && onEscapeRoute(h, l) };
+  const layout =
+    schools.clipPitch === "tool" ? clipAtPitch(length, clipToolPitch, clipEnd) : clipLayout(length, max, clipEnd);
+  return {
+    run,
+    leg,
+    marks: layout.marks,
+    pitch: layout.pitch,
+    max,
+    reachable,
+    metal: schools.hallCeiling === "escape" && onEscapeRoute(h, l),
+  };
 }
 
 /** Rooms through which people get out. */
@@ -41,5 +56,11 @@ function onEscapeRoute(h: House, l: PinnedLeg): boolean {
   if (l.surface.kind !== "deck") return false;
   const [a, b] = [l.path[0]!, l.path[l.path.length - 1]!];
   const mid = { x: (a[0] + b[0]) / 2, y: (a[1] + b[1]) / 2 };
-  return h.job.rooms.some((r) => escapeRooms.has(r.kind) && roomFloor(h.job, r) < a[2] && insidePolygon(r.outline, mid) && a[2] - roomFloor(h.job, r) < r.height + 600);
+  return h.job.rooms.some(
+    (r) =>
+      escapeRooms.has(r.kind) &&
+      roomFloor(h.job, r) < a[2] &&
+      insidePolygon(r.outline, mid) &&
+      a[2] - roomFloor(h.job, r) < r.height + 600,
+  );
 }

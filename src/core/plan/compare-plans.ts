@@ -30,7 +30,8 @@ export function figuresOf(plan: Plan): PlanFigures {
     wallHoles: plan.holes.filter((o) => o.in.kind === "wall").length,
     chase: legs.filter((l) => l.method === "chase").reduce((s, l) => s + pathLength(l.path), 0) / 1000,
     bends: plan.runs.reduce((s, r) => s + Math.max(0, r.legs.length - 1), 0),
-    faces: new Set(legs.filter((l) => l.surface.kind === "wall" && l.method !== "surface").map((l) => l.surface.id)).size,
+    faces: new Set(legs.filter((l) => l.surface.kind === "wall" && l.method !== "surface").map((l) => l.surface.id))
+      .size,
     stops: plan.findings.filter((f) => f.severity === "stop").length,
   };
 }
@@ -77,23 +78,40 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
   const order: string[] = [];
   for (const r of own) if (circuit.points.includes(r.to) && !order.includes(r.to)) order.push(r.to);
   let best: { plan: Plan; points: [string[], string[]]; cable: number } | null = null;
-  const cableOf = (plan: Plan, ids: readonly string[]): number => plan.runs.filter((r) => ids.includes(r.circuit)).reduce((s, r) => s + r.cutLength, 0) / 1000;
+  const cableOf = (plan: Plan, ids: readonly string[]): number =>
+    plan.runs.filter((r) => ids.includes(r.circuit)).reduce((s, r) => s + r.cutLength, 0) / 1000;
   // The ring is cut where one of its longest steps between points lies: those are the few splits worth laying.
-  const steps = own.filter((r) => order.includes(r.from) && order.includes(r.to)).sort((a, b) => b.pathLength - a.pathLength).slice(0, 3);
+  const steps = own
+    .filter((r) => order.includes(r.from) && order.includes(r.to))
+    .sort((a, b) => b.pathLength - a.pathLength)
+    .slice(0, 3);
   for (const s of steps) {
     const cut = Math.max(order.indexOf(s.from), order.indexOf(s.to));
     const points: [string[], string[]] = [order.slice(0, cut), order.slice(cut)];
     if (!points[0].length || !points[1].length) continue;
     const both = twoRadials(circuit, points[0], points[1], null);
     const plan = laid(both);
-    const cable = cableOf(plan, both.map((c) => c.id));
+    const cable = cableOf(
+      plan,
+      both.map((c) => c.id),
+    );
     if (!best || cable < best.cable - 1e-9) best = { plan, points, cable };
   }
   if (!best) return null;
   const radialIds = twoRadials(circuit, [], [], null).map((c) => c.id);
   const bores = (plan: Plan): number => plan.holes.filter((o) => o.in.kind === "joist").length;
   const ring = { runs: own.length, cable: cableOf(ringPlan, [circuit.id]), bores: bores(ringPlan), rating: 32 };
-  const radials = { runs: best.plan.runs.filter((r) => radialIds.includes(r.circuit)).length, cable: best.cable, bores: bores(best.plan), rating: 2 * RADIAL_RATING, points: best.points };
+  const radials = {
+    runs: best.plan.runs.filter((r) => radialIds.includes(r.circuit)).length,
+    cable: best.cable,
+    bores: bores(best.plan),
+    rating: 2 * RADIAL_RATING,
+    points: best.points,
+  };
   const less = ring.cable - radials.cable;
-  return { ring, radials, words: `${Math.abs(less) < 0.05 ? "Both take the same cable" : `The ${less > 0 ? "radials take" : "ring takes"} ${Math.abs(less).toFixed(1)} m less`}. Two radials need one more way and give 40 A in all; a ring gives 32 A, and one loose terminal breaks it without a sign.` };
+  return {
+    ring,
+    radials,
+    words: `${Math.abs(less) < 0.05 ? "Both take the same cable" : `The ${less > 0 ? "radials take" : "ring takes"} ${Math.abs(less).toFixed(1)} m less`}. Two radials need one more way and give 40 A in all; a ring gives 32 A, and one loose terminal breaks it without a sign.`,
+  };
 }

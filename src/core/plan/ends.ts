@@ -10,7 +10,9 @@ function entryOf(h: House, run: LaidRun, p: PlacedPoint, atStart: boolean): End[
   const face = h.faces[p.face];
   const leg = atStart ? run.legs[0] : run.legs[run.legs.length - 1];
   if (!face || !leg || leg.surface.kind !== "wall") return "behind";
-  const [near, far] = atStart ? [leg.path[0]!, leg.path[1]!] : [leg.path[leg.path.length - 1]!, leg.path[leg.path.length - 2]!];
+  const [near, far] = atStart
+    ? [leg.path[0]!, leg.path[1]!]
+    : [leg.path[leg.path.length - 1]!, leg.path[leg.path.length - 2]!];
   const a = toFace(face.frame, near);
   const b = toFace(face.frame, far);
   if (Math.abs(b.v - a.v) >= Math.abs(b.u - a.u)) return b.v > a.v ? "top" : "bottom";
@@ -22,11 +24,18 @@ export function endOf(h: House, run: LaidRun, pointId: string, atStart: boolean)
   const p = h.points[h.pointOfId.get(pointId)!]!;
   const entry = entryOf(h, run, p, atStart);
   const { boardTail, ceilingTail } = h.job.settings;
-  if (p.point.kind === "board") return { point: pointId, run: run.id, entry, measures: { tail: boardTail, fromMiddle: boardTail } };
-  if (p.deck >= 0 || entry === "behind") return { point: pointId, run: run.id, entry, measures: { tail: ceilingTail, fromMiddle: ceilingTail } };
+  if (p.point.kind === "board")
+    return { point: pointId, run: run.id, entry, measures: { tail: boardTail, fromMiddle: boardTail } };
+  if (p.deck >= 0 || entry === "behind")
+    return { point: pointId, run: run.id, entry, measures: { tail: ceilingTail, fromMiddle: ceilingTail } };
   const tail = tailLength(p.box, entry as Entry);
   const half = (entry === "left" || entry === "right" ? p.box.width : p.box.height) / 2;
-  return { point: pointId, run: run.id, entry, measures: { tail: tail.length, past: PAST[entry as Entry], fromMiddle: tail.length - half } };
+  return {
+    point: pointId,
+    run: run.id,
+    entry,
+    measures: { tail: tail.length, past: PAST[entry as Entry], fromMiddle: tail.length - half },
+  };
 }
 
 /**

@@ -16,7 +16,14 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
   const found: { hole: Omit<Hole, "diameter" | "plated" | "id">; most: number }[] = [];
   const add = (hole: Omit<Hole, "diameter" | "plated" | "id">, most: number): void => {
     const there = found.find(
-      (f) => f.hole.in.kind === hole.in.kind && f.hole.in.deck === hole.in.deck && f.hole.in.joist === hole.in.joist && f.hole.in.span === hole.in.span && f.hole.in.wall === hole.in.wall && Math.abs(f.hole.at - hole.at) <= SHARED && Math.abs(f.hole.fromTop - hole.fromTop) <= SHARED,
+      (f) =>
+        f.hole.in.kind === hole.in.kind &&
+        f.hole.in.deck === hole.in.deck &&
+        f.hole.in.joist === hole.in.joist &&
+        f.hole.in.span === hole.in.span &&
+        f.hole.in.wall === hole.in.wall &&
+        Math.abs(f.hole.at - hole.at) <= SHARED &&
+        Math.abs(f.hole.fromTop - hole.fromTop) <= SHARED,
     );
     if (there) {
       for (const r of hole.runs) if (!there.hole.runs.includes(r)) there.hole.runs.push(r);
@@ -32,23 +39,49 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
           const face = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
           if (!face) continue;
           const p = toFace(face.frame, a);
-          add({ in: { kind: "wall", wall: leg.surface.id }, at: tidy(p.u), fromTop: tidy(face.shape.height - p.v), centre: [...a], runs: [run.id] }, wallDrills[wallDrills.length - 1]!);
+          add(
+            {
+              in: { kind: "wall", wall: leg.surface.id },
+              at: tidy(p.u),
+              fromTop: tidy(face.shape.height - p.v),
+              centre: [...a],
+              runs: [run.id],
+            },
+            wallDrills[wallDrills.length - 1]!,
+          );
         }
       }
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
   return found
     .map(({ hole, most }): Hole => {
-      const diameter = bitFor(hole.runs.map((r) => cableOfRun.get(r)!), most, hole.in.kind === "wall" ? wallDrills : bits) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);
+      const diameter =
+        bitFor(
+          hole.runs.map((r) => cableOfRun.get(r)!),
+          most,
+          hole.in.kind === "wall" ? wallDrills : bits,
+        ) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);
       const deck = hole.in.deck === undefined ? null : h.decks[h.deckOfId.get(hole.in.deck)!]!;
-      const plated = deck !== null && Math.min(hole.fromTop, deck.deck.joists.depth - hole.fromTop) - diameter / 2 < timberRules.cableEdge - EPS;
+      const plated =
+        deck !== null &&
+        Math.min(hole.fromTop, deck.deck.joists.depth - hole.fromTop) - diameter / 2 < timberRules.cableEdge - EPS;
       const at = String(Math.round(hole.at * 10) / 10).replace(".", "_");
-      const id = hole.in.kind === "joist" ? `${hole.in.deck}.J${hole.in.joist}.${hole.in.span}.${at}` : `${hole.in.wall}.${at}.${Math.round(hole.fromTop)}`;
+      const id =
+        hole.in.kind === "joist"
+          ? `${hole.in.deck}.J${hole.in.joist}.${hole.in.span}.${at}`
+          : `${hole.in.wall}.${at}.${Math.round(hole.fromTop)}`;
       return { id, ...hole, diameter, plated };
     })
     .sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
 }
 
-function joistCrossings(h: House, deckId: string, a: XYZ, b: XYZ, run: string, add: (hole: Omit<Hole, "diameter" | "plated" | "id">, most: number) => void): void {
+function joistCrossings(
+  h: House,
+  deckId: string,
+  a: XYZ,
+  b: XYZ,
+  run: string,
+  add: (hole: Omit<Hole, "diameter" | "plated" | "id">, most: number) => void,
+): void {
   const l = h.decks[h.deckOfId.get(deckId) ?? -1];
   if (!l) return;
   const [al, ac] = l.along === "x" ? [0, 1] : [1, 0];
@@ -67,6 +100,15 @@ function joistCrossings(h: House, deckId: string, a: XYZ, b: XYZ, run: string, a
     const span = j.spans[s] ?? j.spans[0];
     if (!span) continue;
     const centre: XYZ = l.along === "x" ? [along, j.at, z] : [j.at, along, z];
-    add({ in: { kind: "joist", deck: deckId, joist: j.n, span: Math.max(s, 0) + 1 }, at: tidy(along - span[0]), fromTop: tidy(l.top - z), centre: [...centre], runs: [run] }, Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth));
+    add(
+      {
+        in: { kind: "joist", deck: deckId, joist: j.n, span: Math.max(s, 0) + 1 },
+        at: tidy(along - span[0]),
+        fromTop: tidy(l.top - z),
+        centre: [...centre],
+        runs: [run],
+      },
+      Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth),
+    );
   }
 }

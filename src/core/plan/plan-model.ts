@@ -26,7 +26,13 @@ export type Run = z.infer<typeof runSchema>;
 
 export const holeSchema = z.object({
   id: z.string(),
-  in: z.object({ kind: z.enum(["joist", "wall", "stud"]), deck: z.string().optional(), joist: z.number().optional(), span: z.number().optional(), wall: z.string().optional() }),
+  in: z.object({
+    kind: z.enum(["joist", "wall", "stud"]),
+    deck: z.string().optional(),
+    joist: z.number().optional(),
+    span: z.number().optional(),
+    wall: z.string().optional(),
+  }),
   /** Joist: from the left bearing of its span. Wall: u from the left end. */
   at: z.number(),
   /** Joist: from its top edge. Wall: from the ceiling. */
@@ -61,7 +67,13 @@ export const endSchema = z.object({
 });
 export type End = z.infer<typeof endSchema>;
 
-export const takeOffSchema = z.object({ item: z.string(), size: z.string(), quantity: z.number(), unit: z.enum(["m", "each"]), circuit: z.string().nullable() });
+export const takeOffSchema = z.object({
+  item: z.string(),
+  size: z.string(),
+  quantity: z.number(),
+  unit: z.enum(["m", "each"]),
+  circuit: z.string().nullable(),
+});
 export type TakeOffLine = z.infer<typeof takeOffSchema>;
 
 export const planSchema = z.object({

@@ -9,17 +9,31 @@ import { makePlan } from "./plan";
 import type { Plan } from "./plan-model";
 
 const seeds = fc.integer({ min: 1, max: 100_000 });
-const house = fc.tuple(seeds, fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 4 })).map(([s, r, p]) => generatedHouse(s, r, p));
+const house = fc
+  .tuple(seeds, fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 4 }))
+  .map(([s, r, p]) => generatedHouse(s, r, p));
 /** Stops that a laid plan itself could be guilty of: where points stand is the person's own doing. */
-const guilty = (plan: Plan): string[] => plan.findings.filter((f) => f.severity === "stop" && !/^(point|kitchen|height|circuit|route\.unreachable)/.test(f.rule)).map((f) => `${f.rule}: ${f.message}`);
+const guilty = (plan: Plan): string[] =>
+  plan.findings
+    .filter((f) => f.severity === "stop" && !/^(point|kitchen|height|circuit|route\.unreachable)/.test(f.rule))
+    .map((f) => `${f.rule}: ${f.message}`);
 
-const moved = (job: Job, id: string, by: number): Job => canonical({ ...job, points: job.points.map((p) => (p.id === id && p.place.on === "wall" ? { ...p, place: { ...p.place, u: p.place.u + by } } : p)) });
+const moved = (job: Job, id: string, by: number): Job =>
+  canonical({
+    ...job,
+    points: job.points.map((p) =>
+      p.id === id && p.place.on === "wall" ? { ...p, place: { ...p.place, u: p.place.u + by } } : p,
+    ),
+  });
 
 describe("a plan of any generated storey", () => {
   it("lays no leg or hole that the checker stops", () => {
-    fc.assert(fc.property(house, (job) => {
+    fc.assert(
+      fc.property(house, (job) => {
         expect(guilty(makePlan(job))).toEqual([]);
-      }), { numRuns: 40 });
+      }),
+      { numRuns: 40 },
+    );
   });
   it("is the same, byte for byte, for the same job, and after moving a point and back", () => {
     fc.assert(
@@ -48,7 +62,12 @@ describe("a plan of any generated storey", () => {
       fc.property(house, fc.integer({ min: -20, max: 20 }), fc.integer({ min: -20, max: 20 }), (job, i, j) => {
         const [dx, dy] = [i * 250, j * 250];
         const shift = <T extends { x: number; y: number }>(p: T): T => ({ ...p, x: p.x + dx, y: p.y + dy });
-        const there = canonical({ ...job, rooms: job.rooms.map((r) => ({ ...r, outline: r.outline.map(shift) })), decks: job.decks.map((d) => ({ ...d, outline: d.outline.map(shift) })), points: job.points.map((p) => (p.place.on === "deck" ? { ...p, place: shift(p.place) } : p)) });
+        const there = canonical({
+          ...job,
+          rooms: job.rooms.map((r) => ({ ...r, outline: r.outline.map(shift) })),
+          decks: job.decks.map((d) => ({ ...d, outline: d.outline.map(shift) })),
+          points: job.points.map((p) => (p.place.on === "deck" ? { ...p, place: shift(p.place) } : p)),
+        });
         const lengths = (x: Job): number[] => makePlan(x).runs.map((r) => Math.round(r.pathLength * 1000));
         expect(lengths(there)).toEqual(lengths(job));
       }),
@@ -59,8 +78,12 @@ describe("a plan of any generated storey", () => {
     const job = generatedHouse(7);
     const plan = makePlan(job);
     const run = plan.runs[2]!;
-    const again = makePlan(canonical({ ...job, pins: [{ id: "pin", circuit: run.circuit, from: run.from, to: run.to, legs: run.legs }] }));
-    expect(again.runs.map((r) => [r.from, r.to, r.pathLength])).toEqual(plan.runs.map((r) => [r.from, r.to, r.pathLength]));
+    const again = makePlan(
+      canonical({ ...job, pins: [{ id: "pin", circuit: run.circuit, from: run.from, to: run.to, legs: run.legs }] }),
+    );
+    expect(again.runs.map((r) => [r.from, r.to, r.pathLength])).toEqual(
+      plan.runs.map((r) => [r.from, r.to, r.pathLength]),
+    );
     expect(guilty(again)).toEqual([]);
   });
 });
@@ -75,22 +98,89 @@ describe("the checker finds each way of breaking a good plan", () => {
     f(copy);
     return found(copy);
   };
-  const wallLeg = (p: Plan) => p.runs.flatMap((r) => r.legs).find((l) => l.surface.kind === "wall" && Math.abs(l.path[0]![2] - l.path[1]![2]) > 300)!;
-  it("starts from a plan without stops", () => expect(checkPlan(h, plan).filter((f) => f.severity === "stop")).toEqual([]));
+  const wallLeg = (p: Plan) =>
+    p.runs
+      .flatMap((r) => r.legs)
+      .find((l) => l.surface.kind === "wall" && Math.abs(l.path[0]![2] - l.path[1]![2]) > 300)!;
+  it("starts from a plan without stops", () =>
+    expect(checkPlan(h, plan).filter((f) => f.severity === "stop")).toEqual([]));
   it("a leg shifted out of its strip", () =>
-    expect(change((p) => { for (const s of wallLeg(p).path) { const f = h.faces[h.faceOfWall.get(wallLeg(p).surface.id)!]!; s[0] += f.frame.along.x * 400; s[1] += f.frame.along.y * 400; } })).toContain("zone.outside"));
+    expect(
+      change((p) => {
+        for (const s of wallLeg(p).path) {
+          const f = h.faces[h.faceOfWall.get(wallLeg(p).surface.id)!]!;
+          s[0] += f.frame.along.x * 400;
+          s[1] += f.frame.along.y * 400;
+        }
+      }),
+    ).toContain("zone.outside"));
   it("a leg on a slope", () =>
-    expect(change((p) => { const l = wallLeg(p); const f = h.faces[h.faceOfWall.get(l.surface.id)!]!; l.path[0]![0] += f.frame.along.x * 30; l.path[0]![1] += f.frame.along.y * 30; })).toContain("zone.diagonal"));
+    expect(
+      change((p) => {
+        const l = wallLeg(p);
+        const f = h.faces[h.faceOfWall.get(l.surface.id)!]!;
+        l.path[0]![0] += f.frame.along.x * 30;
+        l.path[0]![1] += f.frame.along.y * 30;
+      }),
+    ).toContain("zone.diagonal"));
   it("a leg off its wall", () =>
-    expect(change((p) => { const l = wallLeg(p); const f = h.faces[h.faceOfWall.get(l.surface.id)!]!; for (const s of l.path) { s[0] += f.frame.inward.x * 20; s[1] += f.frame.inward.y * 20; } })).toContain("route.off-surface"));
-  it("a hole left out", () => expect(change((p) => { p.holes.splice(p.holes.findIndex((o) => o.in.kind === "joist"), 1); })).toContain("hole.missing"));
-  it("a hole near a bearing", () => expect(change((p) => { p.holes.find((o) => o.in.kind === "joist")!.at = 100; })).toContain("timber.hole.zone"));
-  it("a hole off the centre line", () => expect(change((p) => { p.holes.find((o) => o.in.kind === "joist")!.fromTop += 30; })).toContain("timber.hole.axis"));
-  it("a hole too small for what passes", () => expect(change((p) => { p.holes.find((o) => o.in.kind === "joist")!.diameter = 6; })).toContain("hole.too-small"));
-  it("a run that ends short of its point", () => expect(change((p) => { p.runs[0]!.legs[0]!.path[0]![2] += 500; })).toContain("route.loose-end"));
-  it("a gap between legs", () => expect(change((p) => { p.runs[0]!.legs.splice(1, 1); })).toContain("route.broken"));
+    expect(
+      change((p) => {
+        const l = wallLeg(p);
+        const f = h.faces[h.faceOfWall.get(l.surface.id)!]!;
+        for (const s of l.path) {
+          s[0] += f.frame.inward.x * 20;
+          s[1] += f.frame.inward.y * 20;
+        }
+      }),
+    ).toContain("route.off-surface"));
+  it("a hole left out", () =>
+    expect(
+      change((p) => {
+        p.holes.splice(
+          p.holes.findIndex((o) => o.in.kind === "joist"),
+          1,
+        );
+      }),
+    ).toContain("hole.missing"));
+  it("a hole near a bearing", () =>
+    expect(
+      change((p) => {
+        p.holes.find((o) => o.in.kind === "joist")!.at = 100;
+      }),
+    ).toContain("timber.hole.zone"));
+  it("a hole off the centre line", () =>
+    expect(
+      change((p) => {
+        p.holes.find((o) => o.in.kind === "joist")!.fromTop += 30;
+      }),
+    ).toContain("timber.hole.axis"));
+  it("a hole too small for what passes", () =>
+    expect(
+      change((p) => {
+        p.holes.find((o) => o.in.kind === "joist")!.diameter = 6;
+      }),
+    ).toContain("hole.too-small"));
+  it("a run that ends short of its point", () =>
+    expect(
+      change((p) => {
+        p.runs[0]!.legs[0]!.path[0]![2] += 500;
+      }),
+    ).toContain("route.loose-end"));
+  it("a gap between legs", () =>
+    expect(
+      change((p) => {
+        p.runs[0]!.legs.splice(1, 1);
+      }),
+    ).toContain("route.broken"));
   it("reachable clips too far apart", () =>
-    expect(change((p) => { const c = p.clips.find((x) => x.marks.length > 2)!; c.reachable = true; c.marks = [100, 900]; })).toContain("clip.spacing"));
+    expect(
+      change((p) => {
+        const c = p.clips.find((x) => x.marks.length > 2)!;
+        c.reachable = true;
+        c.marks = [100, 900];
+      }),
+    ).toContain("clip.spacing"));
   it("a circuit without its RCD", () => {
     const bare = canonical({ ...job, circuits: job.circuits.map((c) => ({ ...c, rcd: null })) });
     expect(checkPlan(layHouse(bare), plan).map((f) => f.rule)).toContain("zone.rcd");
@@ -102,10 +192,18 @@ describe("pinning and points that cannot be reached", () => {
     const job = generatedHouse(7);
     const plan = makePlan(job);
     const h = layHouse(job);
-    const run = plan.runs.find((r) => r.legs[0]!.surface.kind === "wall" && r.legs[0]!.path[0]![2] !== r.legs[0]!.path[1]![2])!;
+    const run = plan.runs.find(
+      (r) => r.legs[0]!.surface.kind === "wall" && r.legs[0]!.path[0]![2] !== r.legs[0]!.path[1]![2],
+    )!;
     // A place on the wall that no strip or band covers, well away from where the leg lies.
     const face = h.faces[h.faceOfWall.get(run.legs[0]!.surface.id)!]!;
-    const bare = Array.from({ length: 40 }, (_, i) => 160 + i * 80).find((u) => u < face.shape.length - 160 && face.zones.every((z) => z.kind === "top-band" || z.kind.endsWith("horizontal") || u < z.u0 - 40 || u > z.u1 + 40))!;
+    const bare = Array.from({ length: 40 }, (_, i) => 160 + i * 80).find(
+      (u) =>
+        u < face.shape.length - 160 &&
+        face.zones.every(
+          (z) => z.kind === "top-band" || z.kind.endsWith("horizontal") || u < z.u0 - 40 || u > z.u1 + 40,
+        ),
+    )!;
     const pin = moveLeg(h, run, 0, bare)!;
     const again = makePlan(canonical({ ...job, pins: [pin] }));
     expect(again.runs.find((r) => r.id === run.id)?.pinned).toBe(true);
@@ -113,7 +211,14 @@ describe("pinning and points that cannot be reached", () => {
   });
   it("says why a point cannot be reached, and lays the others", () => {
     const job = generatedHouse(7);
-    const bare = makePlan(canonical({ ...job, decks: [], points: job.points.filter((p) => p.place.on === "wall" && p.kind !== "switch"), circuits: job.circuits.filter((c) => c.id === "ring") }));
+    const bare = makePlan(
+      canonical({
+        ...job,
+        decks: [],
+        points: job.points.filter((p) => p.place.on === "wall" && p.kind !== "switch"),
+        circuits: job.circuits.filter((c) => c.id === "ring"),
+      }),
+    );
     const far = bare.findings.filter((f) => f.rule === "route.unreachable");
     expect(far.every((f) => /no deck over this room/.test(f.message))).toBe(true);
   });
@@ -126,6 +231,8 @@ describe("pinning and points that cannot be reached", () => {
     const job = generatedHouse(7);
     const noWay = canonical({ ...job, circuits: job.circuits.map((c) => ({ ...c, way: null })) });
     expect(makePlan(noWay).findings.filter((f) => f.rule === "circuit.way")).toHaveLength(2);
-    expect(makePlan(canonical({ ...job, points: job.points.filter((p) => p.kind !== "board") })).findings.map((f) => f.rule)).toContain("circuit.board");
+    expect(
+      makePlan(canonical({ ...job, points: job.points.filter((p) => p.kind !== "board") })).findings.map((f) => f.rule),
+    ).toContain("circuit.board");
   });
 });

@@ -52,13 +52,39 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       if (c) clips.push(c);
     });
     const { path, cut } = lengthsOf(h, r, own);
-    return { id: r.id, circuit: r.circuit, from: r.from, to: r.to, cable: r.cable, legs: r.legs, pathLength: path, cutLength: cut, method: mainMethod(r), grouped: groupedWith(r, holes, laid.runs), pinned: r.pinned };
+    return {
+      id: r.id,
+      circuit: r.circuit,
+      from: r.from,
+      to: r.to,
+      cable: r.cable,
+      legs: r.legs,
+      pathLength: path,
+      cutLength: cut,
+      method: mainMethod(r),
+      grouped: groupedWith(r, holes, laid.runs),
+      pinned: r.pinned,
+    };
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   // The bound is on ways from middle to middle; what paths leave out behind plates is taken off it alike.
   const whole = laid.runs.reduce((s, r) => s + r.whole, 0);
-  const bound = options.before ? Math.min(total, options.before.cable.bound) : Math.max(0, [...laid.bounds.values()].reduce((s, b) => s + b, 0) - Math.max(0, whole - total));
-  const findings: Finding[] = [...laid.findings, ...checkPlan(h, { runs, holes, clips }), ...pointFindings(h), ...servingFindings(h), ...notifyFindings(h), ...circuitFindings(h.job, h.catalogue), ...laidRatings(h, runs, holes), ...foundFindings(h.job), ...drawFindings(h.job, runs), ...trunkingFindings(h, runs), ...stockFindings(h.job, runs)];
+  const bound = options.before
+    ? Math.min(total, options.before.cable.bound)
+    : Math.max(0, [...laid.bounds.values()].reduce((s, b) => s + b, 0) - Math.max(0, whole - total));
+  const findings: Finding[] = [
+    ...laid.findings,
+    ...checkPlan(h, { runs, holes, clips }),
+    ...pointFindings(h),
+    ...servingFindings(h),
+    ...notifyFindings(h),
+    ...circuitFindings(h.job, h.catalogue),
+    ...laidRatings(h, runs, holes),
+    ...foundFindings(h.job),
+    ...drawFindings(h.job, runs),
+    ...trunkingFindings(h, runs),
+    ...stockFindings(h.job, runs),
+  ];
   return {
     runs,
     holes,
@@ -83,7 +109,8 @@ function mainMethod(r: LaidRun): string {
 function groupedWith(r: LaidRun, holes: readonly Hole[], runs: readonly LaidRun[]): number {
   const circuit = new Map(runs.map((x) => [x.id, x.circuit]));
   let most = 1;
-  for (const h of holes) if (h.runs.includes(r.id)) most = Math.max(most, new Set(h.runs.map((x) => circuit.get(x))).size);
+  for (const h of holes)
+    if (h.runs.includes(r.id)) most = Math.max(most, new Set(h.runs.map((x) => circuit.get(x))).size);
   return most;
 }
 
@@ -99,7 +126,15 @@ function stockFindings(job: Job, runs: readonly Run[]): Finding[] {
     const need = pieces.reduce((s, p) => s + p.length, 0);
     const longest = Math.max(...cut.unmet.map((p) => p.length));
     out.push(
-      finding("stock.short", { subject: cable, message: `${name}: ${cut.unmet.length} of ${pieces.length} lengths do not fit on the drums, ${mm(cut.short / 1000)} m in all; the longest is ${mm(longest / 1000)} m.`, measured: have / 1000, limit: need / 1000, sense: "least", unit: "m", remedy: `Bring another ${Math.ceil(cut.short / 1000)} m or more.` }),
+      finding("stock.short", {
+        subject: cable,
+        message: `${name}: ${cut.unmet.length} of ${pieces.length} lengths do not fit on the drums, ${mm(cut.short / 1000)} m in all; the longest is ${mm(longest / 1000)} m.`,
+        measured: have / 1000,
+        limit: need / 1000,
+        sense: "least",
+        unit: "m",
+        remedy: `Bring another ${Math.ceil(cut.short / 1000)} m or more.`,
+      }),
     );
   }
   return out;

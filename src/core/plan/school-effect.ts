@@ -49,23 +49,41 @@ function asRadials(c: Circuit, plan: Plan, taken: ReadonlySet<number>, ways: num
   const runs = plan.runs.filter((r) => r.circuit === c.id && c.points.includes(r.to));
   const order = runs.map((r) => r.to);
   const steps = plan.runs.filter((r) => r.circuit === c.id && c.points.includes(r.from) && c.points.includes(r.to));
-  const longest = steps.reduce<(typeof steps)[number] | null>((m, r) => (m === null || r.pathLength > m.pathLength + 1e-6 ? r : m), null);
+  const longest = steps.reduce<(typeof steps)[number] | null>(
+    (m, r) => (m === null || r.pathLength > m.pathLength + 1e-6 ? r : m),
+    null,
+  );
   const cut = longest ? order.indexOf(longest.to) : -1;
   if (cut <= 0 || order.length < 2) return [c];
   let way: number | null = null;
   for (let w = 1; w <= ways && way === null; w++) if (!taken.has(w)) way = w;
   const first = order.slice(0, cut);
-  return twoRadials(c, first, c.points.filter((p) => !first.includes(p)), way);
+  return twoRadials(
+    c,
+    first,
+    c.points.filter((p) => !first.includes(p)),
+    way,
+  );
 }
 
 /** Two 20 A socket radials joined into one ring. */
 function asRing(a: Circuit, b: Circuit): Circuit {
-  return { ...a, kind: "ring", device: { ...a.device, rating: 32 }, points: [...a.points, ...b.points], spurs: [...a.spurs, ...b.spurs], order: "find" };
+  return {
+    ...a,
+    kind: "ring",
+    device: { ...a.device, rating: 32 },
+    points: [...a.points, ...b.points],
+    spurs: [...a.spurs, ...b.spurs],
+    order: "find",
+  };
 }
 
 /** The job as the school would have it: its setting, and for socket circuits the circuits themselves. Pins of changed circuits are let go. */
 export function withSchool(job: Job, plan: Plan, key: SchoolKey, value: string): Job {
-  const next: Job = { ...job, settings: { ...job.settings, schools: { ...job.settings.schools, [key]: value } as Schools } };
+  const next: Job = {
+    ...job,
+    settings: { ...job.settings, schools: { ...job.settings.schools, [key]: value } as Schools },
+  };
   if (key !== "socketCircuits") return next;
   const ways = job.points.find((p) => p.kind === "board")?.ways ?? 0;
   const taken = new Set(job.circuits.flatMap((c) => c.way ?? []));
@@ -78,7 +96,13 @@ export function withSchool(job: Job, plan: Plan, key: SchoolKey, value: string):
       return made;
     });
   else {
-    const small = job.circuits.filter((c) => c.kind === "radial" && c.device.rating === 20 && c.points.length > 0 && c.points.every((p) => job.points.some((x) => x.id === p && x.kind === "socket")));
+    const small = job.circuits.filter(
+      (c) =>
+        c.kind === "radial" &&
+        c.device.rating === 20 &&
+        c.points.length > 0 &&
+        c.points.every((p) => job.points.some((x) => x.id === p && x.kind === "socket")),
+    );
     const joined = new Map<string, Circuit | null>();
     for (let i = 0; i + 1 < small.length; i += 2) {
       joined.set(small[i]!.id, asRing(small[i]!, small[i + 1]!));
@@ -93,7 +117,11 @@ export function withSchool(job: Job, plan: Plan, key: SchoolKey, value: string):
 
 /** Ways that a school of ordering the board would give: circuits by way, the heaviest first or by the room they mostly serve. */
 export function waysBy(job: Job, order: Schools["boardOrder"]): string[] {
-  if (order === "heaviest") return entryOrder(job.circuits.map((c, i) => ({ id: c.id, rating: c.device.rating, arrival: i })), []).arrivalOrder;
+  if (order === "heaviest")
+    return entryOrder(
+      job.circuits.map((c, i) => ({ id: c.id, rating: c.device.rating, arrival: i })),
+      [],
+    ).arrivalOrder;
   const roomOfWall = new Map(job.walls.map((w) => [w.id, w.room]));
   const roomName = new Map(job.rooms.map((r) => [r.id, r.name]));
   const nameOf = (c: Circuit): string => {
@@ -105,7 +133,14 @@ export function waysBy(job: Job, order: Schools["boardOrder"]): string[] {
     for (const r of rooms) by.set(r, (by.get(r) ?? 0) + 1);
     return [...by].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? "\uffff";
   };
-  return [...job.circuits].sort((a, b) => (nameOf(a) < nameOf(b) ? -1 : nameOf(a) > nameOf(b) ? 1 : 0) || b.device.rating - a.device.rating || (a.id < b.id ? -1 : 1)).map((c) => c.id);
+  return [...job.circuits]
+    .sort(
+      (a, b) =>
+        (nameOf(a) < nameOf(b) ? -1 : nameOf(a) > nameOf(b) ? 1 : 0) ||
+        b.device.rating - a.device.rating ||
+        (a.id < b.id ? -1 : 1),
+    )
+    .map((c) => c.id);
 }
 
 /** What would change in this job if the other option were chosen: both plans worked out in full and counted. */

@@ -45,7 +45,12 @@ export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum)
   const length = level ? f.shape.length : f.shape.height;
   const from = (x: number): number => (datum === "left" || datum === "floor" ? x : length - x);
   const label = (id: string): string => h.points[h.pointOfId.get(id) ?? -1]?.point.label ?? id;
-  const marks: Mark[] = f.points.map((p) => ({ at: from(level ? p.u : p.v), text: `${label(p.id)} middle`, subject: p.id, kind: "point" }));
+  const marks: Mark[] = f.points.map((p) => ({
+    at: from(level ? p.u : p.v),
+    text: `${label(p.id)} middle`,
+    subject: p.id,
+    kind: "point",
+  }));
   for (const run of plan.runs)
     for (const leg of run.legs) {
       if (leg.surface.kind !== "wall" || leg.surface.id !== wallId) continue;
@@ -58,17 +63,36 @@ export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum)
     }
   for (const o of h.job.openings.filter((x) => x.wall === wallId)) {
     const [lo, hi] = level ? [o.u, o.u + o.width] : [o.v, o.v + o.height];
-    for (const e of [lo, hi]) if (e > 0 && e < length) marks.push({ at: from(e), text: `${o.kind} edge`, subject: o.id, kind: "edge" });
+    for (const e of [lo, hi])
+      if (e > 0 && e < length) marks.push({ at: from(e), text: `${o.kind} edge`, subject: o.id, kind: "edge" });
   }
-  const side = { left: "the left-hand corner", right: "the right-hand corner", floor: "the floor", ceiling: "the ceiling" }[datum];
-  return { title: `${f.room.name}, wall ${f.wall.index + 1}, hooked on ${side}`, length, datums: [...wallDatums], datum, marks: sorted(marks) };
+  const side = {
+    left: "the left-hand corner",
+    right: "the right-hand corner",
+    floor: "the floor",
+    ceiling: "the ceiling",
+  }[datum];
+  return {
+    title: `${f.room.name}, wall ${f.wall.index + 1}, hooked on ${side}`,
+    length,
+    datums: [...wallDatums],
+    datum,
+    marks: sorted(marks),
+  };
 }
 
 export const joistDatums = ["left bearing", "right bearing"] as const;
 export type JoistDatum = (typeof joistDatums)[number];
 
 /** Marks of one span of a joist from a bearing face: bores with bit and height, and cuts already there. */
-export function joistTape(h: House, plan: Plan, deckId: string, joist: number, span: number, datum: JoistDatum): Tape | null {
+export function joistTape(
+  h: House,
+  plan: Plan,
+  deckId: string,
+  joist: number,
+  span: number,
+  datum: JoistDatum,
+): Tape | null {
   const l = h.decks[h.deckOfId.get(deckId) ?? -1];
   const j = l?.joists.find((x) => x.n === joist);
   const s = j?.spans[span - 1];
@@ -77,10 +101,27 @@ export function joistTape(h: House, plan: Plan, deckId: string, joist: number, s
   const from = (x: number): number => (datum === "left bearing" ? x : length - x);
   const marks: Mark[] = plan.holes
     .filter((o) => o.in.deck === deckId && o.in.joist === joist && o.in.span === span)
-    .map((o) => ({ at: from(o.at), text: `bore Ø ${o.diameter}, ${Math.round(o.fromTop)} down, ${o.runs.length} ${o.runs.length === 1 ? "cable" : "cables"}${o.plated ? ", plate" : ""}`, subject: o.id, kind: "bore" }));
-  for (const c of cutsOf(l, joist, span)) marks.push({ at: from(c.at), text: c.kind === "hole" ? `old hole Ø ${c.diameter}` : `old notch ${c.width} wide`, subject: c.id, kind: "existing" });
+    .map((o) => ({
+      at: from(o.at),
+      text: `bore Ø ${o.diameter}, ${Math.round(o.fromTop)} down, ${o.runs.length} ${o.runs.length === 1 ? "cable" : "cables"}${o.plated ? ", plate" : ""}`,
+      subject: o.id,
+      kind: "bore",
+    }));
+  for (const c of cutsOf(l, joist, span))
+    marks.push({
+      at: from(c.at),
+      text: c.kind === "hole" ? `old hole Ø ${c.diameter}` : `old notch ${c.width} wide`,
+      subject: c.id,
+      kind: "existing",
+    });
   const ends = l.along === "x" ? ["west", "east"] : ["south", "north"];
-  return { title: `${l.deck.name}, joist ${joist}, span ${span}, hooked on the ${datum === "left bearing" ? ends[0] : ends[1]} bearing face`, length, datums: [...joistDatums], datum, marks: sorted(marks) };
+  return {
+    title: `${l.deck.name}, joist ${joist}, span ${span}, hooked on the ${datum === "left bearing" ? ends[0] : ends[1]} bearing face`,
+    length,
+    datums: [...joistDatums],
+    datum,
+    marks: sorted(marks),
+  };
 }
 
 /** Marks along a run from one of its ends: where each leg turns and every clip, measured along the cable's path. */
@@ -94,10 +135,22 @@ export function runTape(h: House, plan: Plan, run: Run, datum: "start" | "end"):
     const clips = plan.clips.find((c) => c.run === run.id && c.leg === i);
     for (const m of clips?.marks ?? []) marks.push({ at: from(done + m), text: "clip", subject: run.id, kind: "clip" });
     done += pathLength(leg.path);
-    if (i + 1 < run.legs.length) marks.push({ at: from(done), text: `turn into ${legWords[run.legs[i + 1]!.method]}`, subject: run.id, kind: "edge" });
+    if (i + 1 < run.legs.length)
+      marks.push({
+        at: from(done),
+        text: `turn into ${legWords[run.legs[i + 1]!.method]}`,
+        subject: run.id,
+        kind: "edge",
+      });
   });
   const [a, b] = datum === "start" ? [run.from, run.to] : [run.to, run.from];
-  return { title: `Run ${label(a)} to ${label(b)}, along the cable from ${label(a)}`, length, datums: ["start", "end"], datum, marks: sorted(marks) };
+  return {
+    title: `Run ${label(a)} to ${label(b)}, along the cable from ${label(a)}`,
+    length,
+    datums: ["start", "end"],
+    datum,
+    marks: sorted(marks),
+  };
 }
 
 /** Ways of laying a leg, in the words of the trade. */

@@ -9,7 +9,9 @@ import { addWalls, collectLines } from "./wall-lines";
 export function buildGraph(h: House): RouteGraph {
   const g = draft();
   const lines = collectLines(h);
-  const surface = h.job.circuits.some((c) => c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured");
+  const surface = h.job.circuits.some(
+    (c) => c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured",
+  );
   addWalls(g, h, lines, surface);
   const terminal = new Int32Array(h.points.length).fill(-1);
   h.points.forEach((p, i) => {

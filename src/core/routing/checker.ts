@@ -54,14 +54,26 @@ export function checkPlan(h: House, p: ToCheck): Finding[] {
   }
   for (const [id] of exposed) {
     const c = circuits.get(id)!;
-    out.push(finding("zone.rcd", { subject: id, message: `${c.label} is hidden in walls less than 50 deep ${c.rcd === null ? "without an RCD" : `behind ${c.rcd} mA`}.`, ...(c.rcd === null ? {} : { measured: c.rcd }), limit: 30, sense: "most", unit: "mA", remedy: `Put ${c.label} behind a 30 mA RCD`, fix: [{ collection: "circuits", id, set: { rcd: 30 } }] }));
+    out.push(
+      finding("zone.rcd", {
+        subject: id,
+        message: `${c.label} is hidden in walls less than 50 deep ${c.rcd === null ? "without an RCD" : `behind ${c.rcd} mA`}.`,
+        ...(c.rcd === null ? {} : { measured: c.rcd }),
+        limit: 30,
+        sense: "most",
+        unit: "mA",
+        remedy: `Put ${c.label} behind a 30 mA RCD`,
+        fix: [{ collection: "circuits", id, set: { rcd: 30 } }],
+      }),
+    );
   }
   out.push(...checkHoles(h, p.holes, p.runs), ...checkClips(h, p.clips, p.runs));
   return out;
 }
 
 const labelOf = (h: House, id: string): string => h.points[h.pointOfId.get(id) ?? -1]?.point.label ?? id;
-export const runName = (h: House, r: Pick<Run, "from" | "to">): string => `${labelOf(h, r.from)} to ${labelOf(h, r.to)}`;
+export const runName = (h: House, r: Pick<Run, "from" | "to">): string =>
+  `${labelOf(h, r.from)} to ${labelOf(h, r.to)}`;
 const legName = (h: House, r: Run, i: number): string => `${runName(h, r)}, leg ${i + 1}`;
 
 function faceOf(h: House, leg: PinnedLeg): Face | undefined {
@@ -87,10 +99,21 @@ function checkEnds(h: House, run: Run): Finding[] {
   const first = run.legs[0]!.path[0]!;
   const lastLeg = run.legs[run.legs.length - 1]!;
   const last = lastLeg.path[lastLeg.path.length - 1]!;
-  for (const [id, place] of [[run.from, first], [run.to, last]] as const) {
+  for (const [id, place] of [
+    [run.from, first],
+    [run.to, last],
+  ] as const) {
     const p = h.points[h.pointOfId.get(id) ?? -1];
     if (p && atPoint(h, p, place)) continue;
-    out.push(finding("route.loose-end", { subject: run.id, message: `The run from ${runName(h, run)} ends ${p ? mm(distance(p.space, place)) : "far"} from ${labelOf(h, id)}.`, ...(p ? { measured: distance(p.space, place), limit: 0, sense: "most" as const, unit: "mm" } : {}), remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
+    out.push(
+      finding("route.loose-end", {
+        subject: run.id,
+        message: `The run from ${runName(h, run)} ends ${p ? mm(distance(p.space, place)) : "far"} from ${labelOf(h, id)}.`,
+        ...(p ? { measured: distance(p.space, place), limit: 0, sense: "most" as const, unit: "mm" } : {}),
+        remedy: "Lay this run again",
+        fix: [{ collection: "pins", id: run.id, remove: true }],
+      }),
+    );
   }
   return out;
 }
@@ -100,29 +123,95 @@ function checkContinuity(h: House, run: Run): Finding[] {
   for (let i = 1; i < run.legs.length; i++) {
     const p = run.legs[i - 1]!.path;
     const gap = distance(p[p.length - 1]!, run.legs[i]!.path[0]!);
-    if (gap > PENCIL) out.push(finding("route.broken", { subject: run.id, message: `${legName(h, run, i)} starts ${mm(gap)} from where the leg before it ends.`, measured: gap, limit: 0, sense: "most", unit: "mm", remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
+    if (gap > PENCIL)
+      out.push(
+        finding("route.broken", {
+          subject: run.id,
+          message: `${legName(h, run, i)} starts ${mm(gap)} from where the leg before it ends.`,
+          measured: gap,
+          limit: 0,
+          sense: "most",
+          unit: "mm",
+          remedy: "Lay this run again",
+          fix: [{ collection: "pins", id: run.id, remove: true }],
+        }),
+      );
   }
   return out;
 }
 
 function checkWallLeg(h: House, run: Run, leg: PinnedLeg, name: string): Finding[] {
   const f = faceOf(h, leg);
-  if (!f) return [finding("route.off-surface", { subject: run.id, message: `${name}: its wall is no longer there.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] })];
+  if (!f)
+    return [
+      finding("route.off-surface", {
+        subject: run.id,
+        message: `${name}: its wall is no longer there.`,
+        remedy: "Lay this run again",
+        fix: [{ collection: "pins", id: run.id, remove: true }],
+      }),
+    ];
   const path = leg.path.map((s) => toFace(f.frame, s));
   const out: Finding[] = [];
-  const off = path.find((p) => Math.abs(p.into) > PENCIL || p.u < -PENCIL || p.u > f.shape.length + PENCIL || p.v < -PENCIL || p.v > (f.shape.top ? topAt(f.shape.top, p.u) : f.shape.height) + PENCIL);
-  if (off) out.push(finding("route.off-surface", { subject: run.id, message: `${name} leaves wall ${f.wall.index + 1} of ${f.room.name}.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
-  const judged = checkPath(f.shape, f.zones, path, { depth: leg.depth, protected: leg.protected || leg.method === "surface" }, run.id);
+  const off = path.find(
+    (p) =>
+      Math.abs(p.into) > PENCIL ||
+      p.u < -PENCIL ||
+      p.u > f.shape.length + PENCIL ||
+      p.v < -PENCIL ||
+      p.v > (f.shape.top ? topAt(f.shape.top, p.u) : f.shape.height) + PENCIL,
+  );
+  if (off)
+    out.push(
+      finding("route.off-surface", {
+        subject: run.id,
+        message: `${name} leaves wall ${f.wall.index + 1} of ${f.room.name}.`,
+        remedy: "Lay this run again",
+        fix: [{ collection: "pins", id: run.id, remove: true }],
+      }),
+    );
+  const judged = checkPath(
+    f.shape,
+    f.zones,
+    path,
+    { depth: leg.depth, protected: leg.protected || leg.method === "surface" },
+    run.id,
+  );
   for (const x of judged.findings)
-    out.push({ ...x, message: `${name}: ${x.message.replace(/^The leg /, "")}`, ...(x.severity === "stop" && run.pinned ? { remedy: "Lay this run again", fix: [{ collection: "pins" as const, id: run.id, remove: true }] } : {}) });
+    out.push({
+      ...x,
+      message: `${name}: ${x.message.replace(/^The leg /, "")}`,
+      ...(x.severity === "stop" && run.pinned
+        ? { remedy: "Lay this run again", fix: [{ collection: "pins" as const, id: run.id, remove: true }] }
+        : {}),
+    });
   for (const x of h.job.forbidden) {
     const { place } = x;
-    if (place.on === "wall" && place.wall === f.wall.id && path.some((q, i) => i > 0 && crosses(rectOf(place), path[i - 1]!, q))) out.push(finding("route.forbidden", { subject: run.id, message: `${name} crosses ${x.name || "a part kept free"} on wall ${f.wall.index + 1} of ${f.room.name}.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
+    if (
+      place.on === "wall" &&
+      place.wall === f.wall.id &&
+      path.some((q, i) => i > 0 && crosses(rectOf(place), path[i - 1]!, q))
+    )
+      out.push(
+        finding("route.forbidden", {
+          subject: run.id,
+          message: `${name} crosses ${x.name || "a part kept free"} on wall ${f.wall.index + 1} of ${f.room.name}.`,
+          remedy: "Lay this run again",
+          fix: [{ collection: "pins", id: run.id, remove: true }],
+        }),
+      );
   }
   for (const p of f.points) {
     if (p.id === run.from || p.id === run.to) continue;
     const rect = rectAround(p);
-    if (path.some((q, i) => i > 0 && crosses(rect, path[i - 1]!, q))) out.push(finding("route.through-box", { subject: run.id, message: `${name} passes through the box of ${labelOf(h, p.id)}.`, remedy: "Move one of the points, or join the circuits' order." }));
+    if (path.some((q, i) => i > 0 && crosses(rect, path[i - 1]!, q)))
+      out.push(
+        finding("route.through-box", {
+          subject: run.id,
+          message: `${name} passes through the box of ${labelOf(h, p.id)}.`,
+          remedy: "Move one of the points, or join the circuits' order.",
+        }),
+      );
   }
   return out;
 }
@@ -136,7 +225,8 @@ function bodies(l: LaidDeck, a: XYZ, b: XYZ): { crossed: { joist: number; at: nu
     const [p, q] = [a[ac] - j.at, b[ac] - j.at];
     const [lo, hi] = [Math.min(a[al], b[al]), Math.max(a[al], b[al])];
     const beside = !j.extent.some(([s, e]) => hi > s + PENCIL && lo < e - PENCIL);
-    if (Math.abs(p) < half && Math.abs(q) < half && Math.abs(a[al] - b[al]) > PENCIL && !beside) return { crossed, inside: j.n };
+    if (Math.abs(p) < half && Math.abs(q) < half && Math.abs(a[al] - b[al]) > PENCIL && !beside)
+      return { crossed, inside: j.n };
     if ((p <= -half + 1e-6 && q >= half - 1e-6) || (q <= -half + 1e-6 && p >= half - 1e-6)) {
       const t = p / (p - q);
       const at = a[al] + t * (b[al] - a[al]);
@@ -152,39 +242,118 @@ function bodies(l: LaidDeck, a: XYZ, b: XYZ): { crossed: { joist: number; at: nu
 function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, name: string, holes: readonly Hole[]): Finding[] {
   const l = h.decks[h.deckOfId.get(leg.surface.id) ?? -1];
   const out: Finding[] = [];
-  if (!l) return [finding("route.off-surface", { subject: run.id, message: `${name}: its deck is no longer there.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] })];
+  if (!l)
+    return [
+      finding("route.off-surface", {
+        subject: run.id,
+        message: `${name}: its deck is no longer there.`,
+        remedy: "Lay this run again",
+        fix: [{ collection: "pins", id: run.id, remove: true }],
+      }),
+    ];
   for (let i = 1; i < leg.path.length; i++) {
     const [a, b] = [leg.path[i - 1]!, leg.path[i]!];
     for (const s of [a, b]) {
       const xy = { x: s[0], y: s[1] };
       const outside = !insidePolygon(l.deck.outline, xy) && distanceToOutline(l.deck.outline, xy) > INTO_WALL;
       const offLevel = s[2] > l.top + l.deck.boards.thickness + FLOOR_GAP || s[2] < l.underside - 100;
-      if (outside || offLevel) out.push(finding("route.off-surface", { subject: run.id, message: `${name} leaves ${l.deck.name}.`, remedy: "Lay this run again" }));
+      if (outside || offLevel)
+        out.push(
+          finding("route.off-surface", {
+            subject: run.id,
+            message: `${name} leaves ${l.deck.name}.`,
+            remedy: "Lay this run again",
+          }),
+        );
     }
-    if (Math.abs(a[0] - b[0]) > PENCIL && Math.abs(a[1] - b[1]) > PENCIL) out.push(finding("route.off-surface", { subject: run.id, message: `${name} runs askew to the joists.`, remedy: "Run along the joists, then across." }));
-    for (const x of h.job.forbidden) if (x.place.on === "deck" && x.place.deck === l.deck.id && meetsPolygon({ x: a[0], y: a[1] }, { x: b[0], y: b[1] }, x.place.outline)) out.push(finding("route.forbidden", { subject: run.id, message: `${name} crosses ${x.name || "a part kept free"} in ${l.deck.name}.`, remedy: "Lay this run again", fix: [{ collection: "pins", id: run.id, remove: true }] }));
+    if (Math.abs(a[0] - b[0]) > PENCIL && Math.abs(a[1] - b[1]) > PENCIL)
+      out.push(
+        finding("route.off-surface", {
+          subject: run.id,
+          message: `${name} runs askew to the joists.`,
+          remedy: "Run along the joists, then across.",
+        }),
+      );
+    for (const x of h.job.forbidden)
+      if (
+        x.place.on === "deck" &&
+        x.place.deck === l.deck.id &&
+        meetsPolygon({ x: a[0], y: a[1] }, { x: b[0], y: b[1] }, x.place.outline)
+      )
+        out.push(
+          finding("route.forbidden", {
+            subject: run.id,
+            message: `${name} crosses ${x.name || "a part kept free"} in ${l.deck.name}.`,
+            remedy: "Lay this run again",
+            fix: [{ collection: "pins", id: run.id, remove: true }],
+          }),
+        );
     const { crossed, inside } = bodies(l, a, b);
     // Right under or over a joist a light's tail lies on its face, not in it.
-    const within = a[2] > l.underside + PENCIL && b[2] > l.underside + PENCIL && a[2] < l.top - PENCIL && b[2] < l.top - PENCIL;
-    if (inside !== null && (within || Math.abs(a[2] - b[2]) > PENCIL)) out.push(finding("timber.in-joist", { subject: run.id, message: `${name} lies inside joist ${inside} of ${l.deck.name}.`, remedy: "Clip it to the joist's side." }));
+    const within =
+      a[2] > l.underside + PENCIL && b[2] > l.underside + PENCIL && a[2] < l.top - PENCIL && b[2] < l.top - PENCIL;
+    if (inside !== null && (within || Math.abs(a[2] - b[2]) > PENCIL))
+      out.push(
+        finding("timber.in-joist", {
+          subject: run.id,
+          message: `${name} lies inside joist ${inside} of ${l.deck.name}.`,
+          remedy: "Clip it to the joist's side.",
+        }),
+      );
     if (!within) continue;
     const allowed = (x: { joist: number; at: number }): boolean => {
       const hole = holes.find((o) => o.in.deck === l.deck.id && o.in.joist === x.joist && o.runs.includes(run.id));
       return hole !== undefined && makerAllows(l, hole.at, hole.diameter);
     };
-    if (l.deck.kind === "engineered" && crossed.some((x) => !allowed(x))) out.push(...joistRefusals({ kind: "engineered", depth: l.deck.joists.depth, breadth: l.deck.joists.breadth, span: 0 }, false, run.id));
+    if (l.deck.kind === "engineered" && crossed.some((x) => !allowed(x)))
+      out.push(
+        ...joistRefusals(
+          { kind: "engineered", depth: l.deck.joists.depth, breadth: l.deck.joists.breadth, span: 0 },
+          false,
+          run.id,
+        ),
+      );
     for (const x of crossed) {
       const al = l.along === "x" ? 0 : 1;
-      const hole = holes.find((o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === x.joist && o.runs.includes(run.id) && Math.abs(o.centre[al]! - x.at) <= 1.5 * PENCIL && Math.abs(o.centre[2] - (a[2] + b[2]) / 2) <= 1.5 * PENCIL);
-      if (!hole) out.push(finding("hole.missing", { subject: run.id, message: `${name} crosses joist ${x.joist} of ${l.deck.name} and no hole is listed there.`, remedy: "Work out the plan again." }));
+      const hole = holes.find(
+        (o) =>
+          o.in.kind === "joist" &&
+          o.in.deck === l.deck.id &&
+          o.in.joist === x.joist &&
+          o.runs.includes(run.id) &&
+          Math.abs(o.centre[al]! - x.at) <= 1.5 * PENCIL &&
+          Math.abs(o.centre[2] - (a[2] + b[2]) / 2) <= 1.5 * PENCIL,
+      );
+      if (!hole)
+        out.push(
+          finding("hole.missing", {
+            subject: run.id,
+            message: `${name} crosses joist ${x.joist} of ${l.deck.name} and no hole is listed there.`,
+            remedy: "Work out the plan again.",
+          }),
+        );
     }
   }
   return out;
 }
 
 function checkThroughLeg(h: House, run: Run, leg: PinnedLeg, name: string, holes: readonly Hole[]): Finding[] {
-  const hole = holes.find((o) => o.in.kind === "wall" && o.in.wall === leg.surface.id && o.runs.includes(run.id) && leg.path.some((s) => distance(s, o.centre) <= 1.5 * PENCIL));
-  return hole || !faceOf(h, leg) ? [] : [finding("hole.missing", { subject: run.id, message: `${name} goes through a wall and no hole is listed there.`, remedy: "Work out the plan again." })];
+  const hole = holes.find(
+    (o) =>
+      o.in.kind === "wall" &&
+      o.in.wall === leg.surface.id &&
+      o.runs.includes(run.id) &&
+      leg.path.some((s) => distance(s, o.centre) <= 1.5 * PENCIL),
+  );
+  return hole || !faceOf(h, leg)
+    ? []
+    : [
+        finding("hole.missing", {
+          subject: run.id,
+          message: `${name} goes through a wall and no hole is listed there.`,
+          remedy: "Work out the plan again.",
+        }),
+      ];
 }
 
 function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Finding[] {
@@ -195,16 +364,48 @@ function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fin
     if (l.deck.kind === "concrete") continue;
     for (const j of l.joists)
       j.spans.forEach((span, s) => {
-        const mine = holes.filter((o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === j.n && o.in.span === s + 1);
+        const mine = holes.filter(
+          (o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === j.n && o.in.span === s + 1,
+        );
         const old = cutsOf(l, j.n, s + 1);
-        if (mine.length && overCut(l, j, s + 1)) out.push(finding("timber.over-cut", { subject: mine[0]!.id, message: `Joist ${j.n} of ${l.deck.name} is cut beyond the rules already; nothing more is bored in this span of it.`, remedy: "Lay the run another way, and ask a structural engineer about a repair." }));
+        if (mine.length && overCut(l, j, s + 1))
+          out.push(
+            finding("timber.over-cut", {
+              subject: mine[0]!.id,
+              message: `Joist ${j.n} of ${l.deck.name} is cut beyond the rules already; nothing more is bored in this span of it.`,
+              remedy: "Lay the run another way, and ask a structural engineer about a repair.",
+            }),
+          );
         if (l.deck.kind === "engineered" && !old.length && mine.every((o) => makerAllows(l, o.at, o.diameter))) return;
-        const cuts: Cut[] = [...old, ...mine.map((o): Cut => ({ id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop }))];
+        const cuts: Cut[] = [
+          ...old,
+          ...mine.map((o): Cut => ({ id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop })),
+        ];
         if (!cuts.length) return;
-        const found = checkJoist(joistFor(l, span), cuts, { notchSchool: schools.notch, notchEdge: schools.notchEdge, axisTolerance, heavyLoad: isHeavy(l, j), plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]) }, `${l.deck.id}.J${j.n}`);
+        const found = checkJoist(
+          joistFor(l, span),
+          cuts,
+          {
+            notchSchool: schools.notch,
+            notchEdge: schools.notchEdge,
+            axisTolerance,
+            heavyLoad: isHeavy(l, j),
+            plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]),
+          },
+          `${l.deck.id}.J${j.n}`,
+        );
         for (const f of found) {
           const isOld = old.some((c) => c.id === f.subject);
-          out.push({ ...f, message: `Joist ${j.n} of ${l.deck.name}${isOld ? ", existing" : ""}: ${f.message}`, ...(isOld ? { remedy: "It is there already: bore no more in this joist near it, and ask a structural engineer about a repair." } : {}) });
+          out.push({
+            ...f,
+            message: `Joist ${j.n} of ${l.deck.name}${isOld ? ", existing" : ""}: ${f.message}`,
+            ...(isOld
+              ? {
+                  remedy:
+                    "It is there already: bore no more in this joist near it, and ask a structural engineer about a repair.",
+                }
+              : {}),
+          });
         }
       });
   }
@@ -214,7 +415,17 @@ function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fin
     const fill = area / ((Math.PI * o.diameter ** 2) / 4);
     const widest = Math.max(0, ...through.map((c) => overall(c)));
     if (!atMost(fill, HOLE_FILL) || !atMost(widest, o.diameter))
-      out.push(finding("hole.too-small", { subject: o.id, message: `Ø ${mm(o.diameter)} for ${through.length} cables: ${(fill * 100).toFixed(0)} % full.`, measured: fill * 100, limit: HOLE_FILL * 100, sense: "most", unit: "%", remedy: "Bore a second hole farther along, or lay a run another way." }));
+      out.push(
+        finding("hole.too-small", {
+          subject: o.id,
+          message: `Ø ${mm(o.diameter)} for ${through.length} cables: ${(fill * 100).toFixed(0)} % full.`,
+          measured: fill * 100,
+          limit: HOLE_FILL * 100,
+          sense: "most",
+          unit: "%",
+          remedy: "Bore a second hole farther along, or lay a run another way.",
+        }),
+      );
   }
   return out;
 }
@@ -231,10 +442,31 @@ function checkClips(h: House, clips: readonly Clips[], runs: readonly Run[]): Fi
     const { max } = clipSpacing(cable.family, overall(cable), orientationOf(leg), c.reachable);
     const gaps = c.marks.slice(1).map((m, i) => m - c.marks[i]!);
     const widest = Math.max(0, ...gaps);
-    if (c.reachable && max !== null && !atMost(widest, max)) out.push(finding("clip.spacing", { subject: run.id, message: `${name}: clips ${mm(widest)} apart.`, measured: widest, limit: max, sense: "most", unit: "mm", remedy: "Space them evenly within the limit." }));
+    if (c.reachable && max !== null && !atMost(widest, max))
+      out.push(
+        finding("clip.spacing", {
+          subject: run.id,
+          message: `${name}: clips ${mm(widest)} apart.`,
+          measured: widest,
+          limit: max,
+          sense: "most",
+          unit: "mm",
+          remedy: "Space them evenly within the limit.",
+        }),
+      );
     const first = c.marks[0] ?? 0;
-    if (!atMost(first, END_MOST)) out.push(finding("clip.end", { subject: run.id, message: `${name}: the first clip is ${mm(first)} from the end.`, measured: first, limit: END_MOST, sense: "most", unit: "mm", remedy: "Set the first clip nearer." }));
+    if (!atMost(first, END_MOST))
+      out.push(
+        finding("clip.end", {
+          subject: run.id,
+          message: `${name}: the first clip is ${mm(first)} from the end.`,
+          measured: first,
+          limit: END_MOST,
+          sense: "most",
+          unit: "mm",
+          remedy: "Set the first clip nearer.",
+        }),
+      );
   }
   return out;
 }
-

@@ -4,7 +4,16 @@ import { EPS, same } from "../geometry/tolerance";
 import { type XYZ, toSpace } from "../geometry/wall-frame";
 import type { House } from "../job/house";
 import { BORE_PITCH, bits } from "../rules/bits";
-import { type DeckJoist, type LaidDeck, cutsOf, isHeavy, joistFor, meetsPolygon, overCut, placeOn } from "../timber/deck";
+import {
+  type DeckJoist,
+  type LaidDeck,
+  cutsOf,
+  isHeavy,
+  joistFor,
+  meetsPolygon,
+  overCut,
+  placeOn,
+} from "../timber/deck";
 import { joistWindows, timberRules } from "../timber/joist";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
@@ -32,10 +41,19 @@ interface Lane {
 }
 
 /** Positions along a joist where it may be bored: tidy distances from the nearer bearing, clear of existing cuts. Absolute. */
-export function boreLines(l: LaidDeck, joist: DeckJoist): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
+export function boreLines(
+  l: LaidDeck,
+  joist: DeckJoist,
+): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
   if (l.deck.kind === "engineered") return makersLines(l, joist);
   const most = Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth);
-  if (l.deck.kind !== "solid-joists" || l.deck.joists.depth > timberRules.mostDepth + EPS || isHeavy(l, joist) || most < bits[0]!) return [];
+  if (
+    l.deck.kind !== "solid-joists" ||
+    l.deck.joists.depth > timberRules.mostDepth + EPS ||
+    isHeavy(l, joist) ||
+    most < bits[0]!
+  )
+    return [];
   const out: { span: number; at: number; along: number; most: number; asked: boolean | null }[] = [];
   const wanted = l.deck.boreLines.map((x) => l.origin + x);
   const any = wanted.length > 0;
@@ -51,26 +69,42 @@ export function boreLines(l: LaidDeck, joist: DeckJoist): { span: number; at: nu
           : Math.abs(c.at - at) - c.width / 2 - most / 2 >= timberRules.apart - EPS,
       );
     // Lines the user asked for come first, where the rules allow them; the others keep clear of them.
-    const mine = wanted.filter((x) => x > span[0] && x < span[1]).map((x) => ({ span: s, at: x - span[0], along: x, most, asked: true as boolean | null })).filter((x) => { const d = Math.min(x.at, length - x.at); return d >= near[0] - EPS && d <= near[1] + EPS && clear(x.at); });
+    const mine = wanted
+      .filter((x) => x > span[0] && x < span[1])
+      .map((x) => ({ span: s, at: x - span[0], along: x, most, asked: true as boolean | null }))
+      .filter((x) => {
+        const d = Math.min(x.at, length - x.at);
+        return d >= near[0] - EPS && d <= near[1] + EPS && clear(x.at);
+      });
     out.push(...mine);
     const beside = (along: number): boolean => mine.every((x) => Math.abs(x.along - along) >= BORE_PITCH - EPS);
     const start = Math.ceil(near[0] / TIDY - 1e-9) * TIDY;
     for (let d = start; d <= near[1] + EPS; d += BORE_PITCH) {
-      if (clear(d) && beside(span[0] + d)) out.push({ span: s, at: d, along: span[0] + d, most, asked: any ? false : null });
-      if (length - d - d > BORE_PITCH && clear(length - d) && beside(span[1] - d)) out.push({ span: s, at: length - d, along: span[1] - d, most, asked: any ? false : null });
+      if (clear(d) && beside(span[0] + d))
+        out.push({ span: s, at: d, along: span[0] + d, most, asked: any ? false : null });
+      if (length - d - d > BORE_PITCH && clear(length - d) && beside(span[1] - d))
+        out.push({ span: s, at: length - d, along: span[1] - d, most, asked: any ? false : null });
     }
   });
   return out.sort((a, b) => a.along - b.along);
 }
 
 /** Bore lines of an engineered joist: only where the user has read in the maker's chart that a hole is allowed, and of what size. */
-function makersLines(l: LaidDeck, joist: DeckJoist): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
+function makersLines(
+  l: LaidDeck,
+  joist: DeckJoist,
+): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
   if (isHeavy(l, joist)) return [];
   return joist.spans.flatMap((span, s) =>
     l.deck.makerAllows.flatMap((w) => {
       const most = Math.min(w.most, bits[bits.length - 1]!);
       const out = [];
-      for (let at = Math.ceil(w.from / TIDY) * TIDY; most >= bits[0]! && at <= Math.min(w.to, span[1] - span[0]) + EPS; at += BORE_PITCH) out.push({ span: s, at, along: span[0] + at, most, asked: null });
+      for (
+        let at = Math.ceil(w.from / TIDY) * TIDY;
+        most >= bits[0]! && at <= Math.min(w.to, span[1] - span[0]) + EPS;
+        at += BORE_PITCH
+      )
+        out.push({ span: s, at, along: span[0] + at, most, asked: null });
       return out;
     }),
   );
@@ -82,7 +116,10 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
   const entries = [...wallEntries(g, h, n, lines), ...deckPoints(g, h, n, terminal)];
   if (l.deck.kind === "concrete" || l.joists.length === 0) return;
   const half = l.deck.joists.breadth / 2;
-  const free = freeOf(l, [...l.deck.obstacles, ...h.job.forbidden.flatMap((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? [x.place] : []))]);
+  const free = freeOf(l, [
+    ...l.deck.obstacles,
+    ...h.job.forbidden.flatMap((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? [x.place] : [])),
+  ]);
   const lineList = l.joists.map((j) => boreLines(l, j));
   const bays: { stations: number[]; lanes: [Lane | null, Lane | null] }[] = [];
   for (let b = 0; b <= l.joists.length; b++) {
@@ -91,21 +128,31 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
     const from = below ? below.at + half : -Infinity;
     const to = above ? above.at - half : Infinity;
     const here = entries.filter((e) => e.across > from - EPS && e.across < to + EPS);
-    const stations = distinct([...here.map((e) => e.along), ...(lineList[b - 1] ?? []).map((x) => x.along), ...(lineList[b] ?? []).map((x) => x.along)]);
+    const stations = distinct([
+      ...here.map((e) => e.along),
+      ...(lineList[b - 1] ?? []).map((x) => x.along),
+      ...(lineList[b] ?? []).map((x) => x.along),
+    ]);
     const narrow = to - from < 2 * OFF;
     const lane = (at: number): Lane | null => {
       if (narrow) return null;
       const extent = spansAlong(l.deck.outline, l.along, at);
       if (!extent.length) return null;
-      const nodes = stations.map((s) => (extent.some(([p, q]) => s >= p - REACH && s <= q + REACH) ? addNode(g, at3(l, s, at)) : -1));
+      const nodes = stations.map((s) =>
+        extent.some(([p, q]) => s >= p - REACH && s <= q + REACH) ? addNode(g, at3(l, s, at)) : -1,
+      );
       for (let i = 1; i < stations.length; i++) {
         const [p, q] = [nodes[i - 1]!, nodes[i]!];
         const together = extent.some(([lo, hi]) => stations[i - 1]! >= lo - REACH && stations[i]! <= hi + REACH);
-        if (p >= 0 && q >= 0 && together && free(stations[i - 1]!, at, stations[i]!, at)) addEdge(g, p, q, EDGE.lane, n);
+        if (p >= 0 && q >= 0 && together && free(stations[i - 1]!, at, stations[i]!, at))
+          addEdge(g, p, q, EDGE.lane, n);
       }
       return { at, extent, nodes };
     };
-    const lanes: [Lane | null, Lane | null] = [below ? lane(below.at + half + OFF) : null, above ? lane(above.at - half - OFF) : null];
+    const lanes: [Lane | null, Lane | null] = [
+      below ? lane(below.at + half + OFF) : null,
+      above ? lane(above.at - half - OFF) : null,
+    ];
     const [lo, hi] = lanes;
     stations.forEach((s, i) => {
       const mid = here.filter((e) => same(e.along, s));
@@ -117,7 +164,9 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
       const [p, q] = [lo?.nodes[i] ?? -1, hi?.nodes[i] ?? -1];
       if (lo && hi && p >= 0 && q >= 0 && free(s, lo.at, s, hi.at)) addEdge(g, p, q, EDGE.bay, n);
       // Two entries at one station of a bay meet without touching a joist.
-      for (let a = 0; a < mid.length; a++) for (let c = a + 1; c < mid.length; c++) if (free(s, mid[a]!.across, s, mid[c]!.across)) addEdge(g, mid[a]!.node, mid[c]!.node, EDGE.bay, n);
+      for (let a = 0; a < mid.length; a++)
+        for (let c = a + 1; c < mid.length; c++)
+          if (free(s, mid[a]!.across, s, mid[c]!.across)) addEdge(g, mid[a]!.node, mid[c]!.node, EDGE.bay, n);
     });
     bays.push({ stations, lanes });
   }
@@ -126,7 +175,15 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
       const from = nodeAt(bays[i]!, 1, line.along);
       const to = nodeAt(bays[i + 1]!, 0, line.along);
       if (from < 0 || to < 0 || !free(line.along, j.at - half - OFF, line.along, j.at + half + OFF)) continue;
-      g.bores.push({ deck: n, joist: i, span: line.span, at: line.at, centre: at3(l, line.along, j.at), most: line.most, asked: line.asked });
+      g.bores.push({
+        deck: n,
+        joist: i,
+        span: line.span,
+        at: line.at,
+        centre: at3(l, line.along, j.at),
+        most: line.most,
+        asked: line.asked,
+      });
       addEdge(g, from, to, EDGE.bore, g.bores.length - 1);
     }
   });
@@ -142,8 +199,10 @@ const at3 = (l: LaidDeck, along: number, across: number): XYZ => {
   return [p.x, p.y, l.mid];
 };
 
-const freeOf = (l: LaidDeck, barred: readonly { outline: readonly XY[] }[]) => (a0: number, c0: number, a1: number, c1: number): boolean =>
-  barred.length === 0 || !barred.some((o) => meetsPolygon(placeOn(l, a0, c0), placeOn(l, a1, c1), o.outline));
+const freeOf =
+  (l: LaidDeck, barred: readonly { outline: readonly XY[] }[]) =>
+  (a0: number, c0: number, a1: number, c1: number): boolean =>
+    barred.length === 0 || !barred.some((o) => meetsPolygon(placeOn(l, a0, c0), placeOn(l, a1, c1), o.outline));
 
 const distinct = (xs: number[]): number[] => {
   xs.sort((a, b) => a - b);
@@ -156,7 +215,10 @@ function wallEntries(g: GraphDraft, h: House, n: number, lines: FaceLines[]): En
   const out: Entry[] = [];
   if (l.deck.kind === "concrete") return out;
   for (const f of lines) {
-    for (const [list, v] of [[f.over, f.face.shape.height], [f.under, 0]] as const) {
+    for (const [list, v] of [
+      [f.over, f.face.shape.height],
+      [f.under, 0],
+    ] as const) {
       if (!list.includes(n)) continue;
       const j = f.vs.findIndex((x) => same(x, v));
       f.us.forEach((u, i) => {

@@ -20,10 +20,13 @@ const GROUPING = 6;
 
 /** Edges a circuit may use: surface cable and armour anywhere off the openings, hidden cable within zones. */
 export const usableFor = (h: House, g: RouteGraph, c: Circuit): Uint8Array =>
-  c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured" ? new Uint8Array(g.a.length).fill(1) : g.hidden;
+  c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured"
+    ? new Uint8Array(g.a.length).fill(1)
+    : g.hidden;
 
 /** True for faces whose plaster a circuit's cable is chased into. */
-const chased = (h: House, c: Circuit, face: number): boolean => c.walls === "hidden" && ["masonry", "dry-lined"].includes(h.faces[face]!.wall.build);
+const chased = (h: House, c: Circuit, face: number): boolean =>
+  c.walls === "hidden" && ["masonry", "dry-lined"].includes(h.faces[face]!.wall.build);
 
 /**
  * Cost of every edge for a circuit, mm of cable, before any bore is counted as taken.
@@ -62,7 +65,13 @@ export function edgeCosts(h: House, g: RouteGraph, c: Circuit, opened: Uint8Arra
 }
 
 /** Price of going through a bore place with what passes there already: dear when new, cheap when shared, Infinity when full. */
-export function borePrice(h: House, g: RouteGraph, bore: number, cable: Cable, there: readonly Cable[] | undefined): number {
+export function borePrice(
+  h: House,
+  g: RouteGraph,
+  bore: number,
+  cable: Cable,
+  there: readonly Cable[] | undefined,
+): number {
   const { bore: dear } = h.job.settings.cost;
   const place = g.bores[bore]!;
   const asked = place.asked === null ? 1 : place.asked ? ASKED : NOT_ASKED;

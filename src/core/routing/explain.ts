@@ -31,8 +31,11 @@ export function whyUnreachable(h: House, g: RouteGraph, p: PlacedPoint, node: nu
     return `The cable can leave ${label} into ${names.map((d) => d.name).join(" and ")}, but no legal bore or hole leads on to the board${bars.length ? `: ${bars.join("; ")}` : ""}. Lay it another way, or pin a run by hand.`;
   }
   const face = h.faces[p.face];
-  if (!face) return `${label} hangs on ${h.decks[p.deck]!.deck.name}, where no cable can be laid${h.decks[p.deck]!.deck.kind === "concrete" ? " because it is concrete" : ""}.`;
-  const near = face.shape.openings.length ? "openings cut its strips off" : "no strip of it leads to a deck or a corner";
+  if (!face)
+    return `${label} hangs on ${h.decks[p.deck]!.deck.name}, where no cable can be laid${h.decks[p.deck]!.deck.kind === "concrete" ? " because it is concrete" : ""}.`;
+  const near = face.shape.openings.length
+    ? "openings cut its strips off"
+    : "no strip of it leads to a deck or a corner";
   const over = h.decks.some((d) => Math.abs(d.underside - face.floor - face.shape.height) <= 80);
   return `${label} is on wall ${face.wall.index + 1} of ${face.room.name}: ${near}${over ? "" : ", and there is no deck over this room that a cable could enter"}${faces.size > 1 ? "" : " on this wall"}. Move the point, add a deck, or take the cable on the surface.`;
 }

@@ -14,16 +14,37 @@ export interface Freeing {
 
 /** Single changes to the job that might free a way, in words. */
 function candidates(job: Job, circuit: string): { words: string; job: Job }[] {
-  const deck = (id: string, next: Partial<Job["decks"][number]>): Job => ({ ...job, decks: job.decks.map((d) => (d.id === id ? { ...d, ...next } : d)) });
+  const deck = (id: string, next: Partial<Job["decks"][number]>): Job => ({
+    ...job,
+    decks: job.decks.map((d) => (d.id === id ? { ...d, ...next } : d)),
+  });
   const out: { words: string; job: Job }[] = [];
   const c = job.circuits.find((x) => x.id === circuit);
-  if (c && c.walls === "hidden") out.push({ words: `take ${c.label} on the surface of the walls`, job: { ...job, circuits: job.circuits.map((x) => (x.id === circuit ? { ...x, walls: "surface" as const } : x)) } });
-  for (const x of job.forbidden) out.push({ words: `give up keeping ${x.name || "a part"} free`, job: { ...job, forbidden: job.forbidden.filter((y) => y !== x) } });
+  if (c && c.walls === "hidden")
+    out.push({
+      words: `take ${c.label} on the surface of the walls`,
+      job: { ...job, circuits: job.circuits.map((x) => (x.id === circuit ? { ...x, walls: "surface" as const } : x)) },
+    });
+  for (const x of job.forbidden)
+    out.push({
+      words: `give up keeping ${x.name || "a part"} free`,
+      job: { ...job, forbidden: job.forbidden.filter((y) => y !== x) },
+    });
   for (const d of job.decks) {
-    for (const o of d.obstacles) out.push({ words: `find a way past ${o.name || o.kind} in ${d.name}`, job: deck(d.id, { obstacles: d.obstacles.filter((y) => y !== o) }) });
-    if (d.kind === "engineered" && !d.makerAllows.length) out.push({ words: `enter where the maker of the joists of ${d.name} allows holes`, job: deck(d.id, { makerAllows: [{ from: 300, to: 100_000, most: 25 }] }) });
-    if (d.heavyJoists.length) out.push({ words: `ask an engineer about the heavy joists of ${d.name}`, job: deck(d.id, { heavyJoists: [] }) });
-    if (d.existingCuts.length) out.push({ words: `have the cut joists of ${d.name} repaired`, job: deck(d.id, { existingCuts: [] }) });
+    for (const o of d.obstacles)
+      out.push({
+        words: `find a way past ${o.name || o.kind} in ${d.name}`,
+        job: deck(d.id, { obstacles: d.obstacles.filter((y) => y !== o) }),
+      });
+    if (d.kind === "engineered" && !d.makerAllows.length)
+      out.push({
+        words: `enter where the maker of the joists of ${d.name} allows holes`,
+        job: deck(d.id, { makerAllows: [{ from: 300, to: 100_000, most: 25 }] }),
+      });
+    if (d.heavyJoists.length)
+      out.push({ words: `ask an engineer about the heavy joists of ${d.name}`, job: deck(d.id, { heavyJoists: [] }) });
+    if (d.existingCuts.length)
+      out.push({ words: `have the cut joists of ${d.name} repaired`, job: deck(d.id, { existingCuts: [] }) });
   }
   return out;
 }
@@ -50,4 +71,3 @@ export function whatFrees(job: Job, catalogue: Catalogue, point: string): Freein
     .sort((a, b) => a.length - b.length || (a.words < b.words ? -1 : 1));
   return { reachable: false, changes };
 }
-

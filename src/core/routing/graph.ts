@@ -43,7 +43,22 @@ export interface GraphDraft {
   bores: BorePlace[];
 }
 
-export const draft = (): GraphDraft => ({ x: [], y: [], z: [], inBox: [], a: [], b: [], length: [], kind: [], ref: [], ref2: [], box: [], hidden: [], wet: [], bores: [] });
+export const draft = (): GraphDraft => ({
+  x: [],
+  y: [],
+  z: [],
+  inBox: [],
+  a: [],
+  b: [],
+  length: [],
+  kind: [],
+  ref: [],
+  ref2: [],
+  box: [],
+  hidden: [],
+  wet: [],
+  bores: [],
+});
 
 export function addNode(g: GraphDraft, p: XYZ, inBox = -1): number {
   g.x.push(p[0]);
@@ -60,10 +75,21 @@ export interface EdgeFacts {
   wet?: boolean;
 }
 
-export function addEdge(g: GraphDraft, a: number, b: number, kind: EdgeKind, ref: number, facts: EdgeFacts = {}): number {
+export function addEdge(
+  g: GraphDraft,
+  a: number,
+  b: number,
+  kind: EdgeKind,
+  ref: number,
+  facts: EdgeFacts = {},
+): number {
   g.a.push(a);
   g.b.push(b);
-  g.length.push(Math.abs(g.x[a]! - g.x[b]!) + Math.abs(g.y[a]! - g.y[b]!) < 1e-9 ? Math.abs(g.z[a]! - g.z[b]!) : Math.hypot(g.x[a]! - g.x[b]!, g.y[a]! - g.y[b]!, g.z[a]! - g.z[b]!));
+  g.length.push(
+    Math.abs(g.x[a]! - g.x[b]!) + Math.abs(g.y[a]! - g.y[b]!) < 1e-9
+      ? Math.abs(g.z[a]! - g.z[b]!)
+      : Math.hypot(g.x[a]! - g.x[b]!, g.y[a]! - g.y[b]!, g.z[a]! - g.z[b]!),
+  );
   g.kind.push(kind);
   g.ref.push(ref);
   g.ref2.push(facts.ref2 ?? -1);

@@ -50,7 +50,12 @@ export const runId = (circuit: string, from: string, to: string): string => `${c
 
 /** Circuits in the order they are laid: thick cable first, since it needs the room; ties by label and id. */
 export const layingOrder = (circuits: readonly Circuit[], catalogue?: Catalogue): Circuit[] =>
-  [...circuits].sort((a, b) => (cableOf(b.cable, catalogue)?.csa ?? 0) - (cableOf(a.cable, catalogue)?.csa ?? 0) || (a.label < b.label ? -1 : a.label > b.label ? 1 : 0) || (a.id < b.id ? -1 : 1));
+  [...circuits].sort(
+    (a, b) =>
+      (cableOf(b.cable, catalogue)?.csa ?? 0) - (cableOf(a.cable, catalogue)?.csa ?? 0) ||
+      (a.label < b.label ? -1 : a.label > b.label ? 1 : 0) ||
+      (a.id < b.id ? -1 : 1),
+  );
 
 /** A run to be laid: its ends, its circuit, and its way once it has one. */
 export interface Task {
@@ -96,7 +101,10 @@ export class Site {
       if (by > 0) this.passing.set(bore, [...there, t.cable]);
       else {
         const i = there.indexOf(t.cable);
-        this.passing.set(bore, there.filter((_, k) => k !== i));
+        this.passing.set(
+          bore,
+          there.filter((_, k) => k !== i),
+        );
       }
     }
     for (const f of faces) this.inFace[f]! += by;
@@ -141,7 +149,15 @@ export class Site {
     const a = h.pointOfId.get(t.from)!;
     const b = h.pointOfId.get(t.to)!;
     const weights = h.job.settings.cost;
-    const way = cheapestWay(g, g.terminal[a]!, g.terminal[b]!, { cost, perMm: weights.cable, bend: weights.bend, throughBox: THROUGH_BOX, ends: [a, b], crossing: weights.crossing, others: this.at });
+    const way = cheapestWay(g, g.terminal[a]!, g.terminal[b]!, {
+      cost,
+      perMm: weights.cable,
+      bend: weights.bend,
+      throughBox: THROUGH_BOX,
+      ends: [a, b],
+      crossing: weights.crossing,
+      others: this.at,
+    });
     for (const [e, x] of was.reverse()) cost[e] = x;
     return way;
   }
@@ -153,15 +169,31 @@ export interface Before {
 }
 
 /** Every run that the circuits need, in laying order, not yet laid. */
-export function tasksOf(h: House, g: RouteGraph, findings: Finding[], bounds: Map<string, number>, before: Before | null = null): Task[] {
+export function tasksOf(
+  h: House,
+  g: RouteGraph,
+  findings: Finding[],
+  bounds: Map<string, number>,
+  before: Before | null = null,
+): Task[] {
   const pins = new Map(h.job.pins.map((p) => [pinKey(p.circuit, p.from, p.to), p]));
-  return layingOrder(h.job.circuits.filter((x) => x.state !== "keep"), h.catalogue).flatMap((c): Task[] => {
+  return layingOrder(
+    h.job.circuits.filter((x) => x.state !== "keep"),
+    h.catalogue,
+  ).flatMap((c): Task[] => {
     const cable = cableOf(c.cable, h.catalogue);
     const board = boardOf(h, c);
     if (!cable || board < 0) return [];
     const { pairs, bound } = joinedBefore(c, before) ?? pairsOf(h, g, c, board, pins, findings);
     bounds.set(c.id, bound);
-    return pairs.map(([from, to]) => ({ circuit: c, cable, from, to, pin: pins.get(pinKey(c.id, from, to)) ?? null, way: null }));
+    return pairs.map(([from, to]) => ({
+      circuit: c,
+      cable,
+      from,
+      to,
+      pin: pins.get(pinKey(c.id, from, to)) ?? null,
+      way: null,
+    }));
   });
 }
 
@@ -178,10 +210,22 @@ function joinedBefore(c: Circuit, before: Before | null): { pairs: [string, stri
  * shared bores and opened walls are found that the first pass could not know of. Pure and deterministic.
  * @throws Stopped when `progress` asks for it
  */
-export function layRuns(h: House, g: RouteGraph, progress: OnProgress = () => undefined, before: Before | null = null): Laid {
+export function layRuns(
+  h: House,
+  g: RouteGraph,
+  progress: OnProgress = () => undefined,
+  before: Before | null = null,
+): Laid {
   const out: Laid = { runs: [], findings: [], bounds: new Map() };
   if (h.points.every((p) => p.point.kind !== "board")) {
-    if (h.job.circuits.some((c) => c.points.length)) out.findings.push(finding("circuit.board", { subject: h.job.id, message: "The job has circuits but no board; place one.", remedy: "Add a board point." }));
+    if (h.job.circuits.some((c) => c.points.length))
+      out.findings.push(
+        finding("circuit.board", {
+          subject: h.job.id,
+          message: "The job has circuits but no board; place one.",
+          remedy: "Add a board point.",
+        }),
+      );
     return out;
   }
   const tasks = tasksOf(h, g, out.findings, out.bounds, before);
@@ -191,7 +235,14 @@ export function layRuns(h: House, g: RouteGraph, progress: OnProgress = () => un
   for (const t of tasks) {
     if (t.pin) out.runs.push(pinnedRun(t.circuit, t.pin, t.from));
     else if (t.way) out.runs.push(laidRun(h, g, t, t.way));
-    else out.findings.push(finding("route.unreachable", { subject: t.to, message: `No legal way from ${label(t.from)} to ${label(t.to)}: the bores on the way are full.`, remedy: "Use another bore line, or pin the run by hand." }));
+    else
+      out.findings.push(
+        finding("route.unreachable", {
+          subject: t.to,
+          message: `No legal way from ${label(t.from)} to ${label(t.to)}: the bores on the way are full.`,
+          remedy: "Use another bore line, or pin the run by hand.",
+        }),
+      );
   }
   return out;
 }
@@ -220,7 +271,8 @@ export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgres
       site.count(t, before, -1);
       // The cheapest way now that the others lie: it is never dearer than the old one, which is still open.
       const next = site.wayFor(t);
-      const same = next !== null && next.edges.length === before.edges.length && next.edges.every((e, i) => e === before.edges[i]);
+      const same =
+        next !== null && next.edges.length === before.edges.length && next.edges.every((e, i) => e === before.edges[i]);
       t.way = next ?? before;
       site.count(t, t.way, 1);
       if (!same) gained = true;
@@ -259,14 +311,35 @@ function ripUp(site: Site, all: readonly Task[], t: Task): void {
 }
 
 function pinnedRun(c: Circuit, pin: Pin, from: string): LaidRun {
-  const legs = pin.from === from ? pin.legs : [...pin.legs].reverse().map((l) => ({ ...l, path: [...l.path].reverse() }));
+  const legs =
+    pin.from === from ? pin.legs : [...pin.legs].reverse().map((l) => ({ ...l, path: [...l.path].reverse() }));
   const to = pin.from === from ? pin.to : pin.from;
-  return { id: runId(c.id, from, to), circuit: c.id, from, to, cable: c.cable, legs, pinned: true, bores: [], whole: legs.reduce((s, l) => s + pathLength(l.path), 0) };
+  return {
+    id: runId(c.id, from, to),
+    circuit: c.id,
+    from,
+    to,
+    cable: c.cable,
+    legs,
+    pinned: true,
+    bores: [],
+    whole: legs.reduce((s, l) => s + pathLength(l.path), 0),
+  };
 }
 
 function laidRun(h: House, g: RouteGraph, t: Task, way: Way): LaidRun {
   const a = h.points[h.pointOfId.get(t.from)!]!;
   const b = h.points[h.pointOfId.get(t.to)!]!;
   const bores = way.edges.filter((e) => g.kind[e] === EDGE.bore).map((e) => g.ref[e]!);
-  return { id: runId(t.circuit.id, t.from, t.to), circuit: t.circuit.id, from: t.from, to: t.to, cable: t.circuit.cable, legs: legsOf(h, g, t.circuit, a, b, g.terminal[h.pointOfId.get(t.from)!]!, way.edges), pinned: false, bores, whole: way.edges.reduce((s, e) => s + g.length[e]!, 0) };
+  return {
+    id: runId(t.circuit.id, t.from, t.to),
+    circuit: t.circuit.id,
+    from: t.from,
+    to: t.to,
+    cable: t.circuit.cable,
+    legs: legsOf(h, g, t.circuit, a, b, g.terminal[h.pointOfId.get(t.from)!]!, way.edges),
+    pinned: false,
+    bores,
+    whole: way.edges.reduce((s, e) => s + g.length[e]!, 0),
+  };
 }

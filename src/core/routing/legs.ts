@@ -33,7 +33,13 @@ function nodesOf(g: RouteGraph, start: number, edges: readonly number[]): number
  * How many edges at the start only shift sideways behind the plate: the cable leaves the box there, not from its middle.
  * Counts up to the last bend that still lies behind the plate.
  */
-function jogsBehindPlate(h: House, g: RouteGraph, p: PlacedPoint, nodes: readonly number[], edges: readonly number[]): number {
+function jogsBehindPlate(
+  h: House,
+  g: RouteGraph,
+  p: PlacedPoint,
+  nodes: readonly number[],
+  edges: readonly number[],
+): number {
   const face = h.faces[p.face];
   if (!face || p.point.place.on !== "wall") return 0;
   const plate = rectAround({ ...p.point.place, ...p.plate });
@@ -47,7 +53,15 @@ function jogsBehindPlate(h: House, g: RouteGraph, p: PlacedPoint, nodes: readonl
 }
 
 /** Turns the edges of a way into legs: one straight stretch on one surface by one method each. */
-export function legsOf(h: House, g: RouteGraph, c: Circuit, from: PlacedPoint, to: PlacedPoint, start: number, way: readonly number[]): PinnedLeg[] {
+export function legsOf(
+  h: House,
+  g: RouteGraph,
+  c: Circuit,
+  from: PlacedPoint,
+  to: PlacedPoint,
+  start: number,
+  way: readonly number[],
+): PinnedLeg[] {
   const armour = cableOf(c.cable, h.catalogue)?.family === "armoured";
   let edges = [...way];
   let nodes = nodesOf(g, start, edges);
@@ -72,7 +86,13 @@ export function legsOf(h: House, g: RouteGraph, c: Circuit, from: PlacedPoint, t
       if (piece.method === "through-joists") last.method = "through-joists";
     } else pieces.push(piece);
   });
-  return pieces.map((p) => ({ surface: p.surface, method: p.method, path: [[...p.a], [...p.b]], depth: depthOf(h, p), protected: armour }));
+  return pieces.map((p) => ({
+    surface: p.surface,
+    method: p.method,
+    path: [[...p.a], [...p.b]],
+    depth: depthOf(h, p),
+    protected: armour,
+  }));
 }
 
 function surfaceOf(h: House, g: RouteGraph, c: Circuit, e: number): Pick<Piece, "surface" | "method"> {

@@ -57,8 +57,22 @@ export function moveLeg(h: House, run: Run, index: number, value: number): Pin |
   if (!leg || !at) return null;
   const by = value - at.value;
   const face = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
-  const d: XYZ = at.measure === "u" && face ? minus(toSpace(face.frame, { u: by, v: 0 }), toSpace(face.frame, { u: 0, v: 0 })) : at.measure === "v" ? [0, 0, by] : at.measure === "x" ? [by, 0, 0] : [0, by, 0];
-  const all: Stretch[] = run.legs.map((l) => ({ surface: l.surface, method: l.method, depth: l.depth, protected: l.protected, a: l.path[0]! as XYZ, b: l.path[l.path.length - 1]! as XYZ }));
+  const d: XYZ =
+    at.measure === "u" && face
+      ? minus(toSpace(face.frame, { u: by, v: 0 }), toSpace(face.frame, { u: 0, v: 0 }))
+      : at.measure === "v"
+        ? [0, 0, by]
+        : at.measure === "x"
+          ? [by, 0, 0]
+          : [0, by, 0];
+  const all: Stretch[] = run.legs.map((l) => ({
+    surface: l.surface,
+    method: l.method,
+    depth: l.depth,
+    protected: l.protected,
+    a: l.path[0]! as XYZ,
+    b: l.path[l.path.length - 1]! as XYZ,
+  }));
   const way = minus(all[index]!.b, all[index]!.a);
   let first = index;
   let last = index;
@@ -78,7 +92,13 @@ export function moveLeg(h: House, run: Run, index: number, value: number): Pin |
   out.push(...after);
   const legs = out
     .filter((s) => norm(minus(s.b, s.a)) > EPS)
-    .map((s): PinnedLeg => ({ surface: s.surface, method: s.surface.kind === "deck" ? deckMethod(h, s) : s.method, path: [[...s.a], [...s.b]], depth: s.depth, protected: s.protected }));
+    .map((s): PinnedLeg => ({
+      surface: s.surface,
+      method: s.surface.kind === "deck" ? deckMethod(h, s) : s.method,
+      path: [[...s.a], [...s.b]],
+      depth: s.depth,
+      protected: s.protected,
+    }));
   return { id: pinId(run), circuit: run.circuit, from: run.from, to: run.to, legs };
 }
 

@@ -7,19 +7,30 @@ function brute(d: number[][], closed: boolean): number {
   let best = Infinity;
   const go = (at: number, left: number[], sum: number): void => {
     if (!left.length) best = Math.min(best, sum + (closed ? d[at]![0]! : 0));
-    for (const n of left) go(n, left.filter((x) => x !== n), sum + d[at]![n]!);
+    for (const n of left)
+      go(
+        n,
+        left.filter((x) => x !== n),
+        sum + d[at]![n]!,
+      );
   };
   go(0, d.map((_, i) => i).slice(1), 0);
   return best;
 }
 
-const places = (n: number, m = n) => fc.array(fc.tuple(fc.integer({ min: 0, max: 900 }), fc.integer({ min: 0, max: 900 })), { minLength: n, maxLength: m }).map((ps) => ps.map((p) => ps.map((q) => Math.abs(p[0] - q[0]) + Math.abs(p[1] - q[1]))));
+const places = (n: number, m = n) =>
+  fc
+    .array(fc.tuple(fc.integer({ min: 0, max: 900 }), fc.integer({ min: 0, max: 900 })), { minLength: n, maxLength: m })
+    .map((ps) => ps.map((p) => ps.map((q) => Math.abs(p[0] - q[0]) + Math.abs(p[1] - q[1]))));
 
 describe("order of points", () => {
   it("agrees with trying every order, open and closed", () => {
-    fc.assert(fc.property(places(2, 7), fc.boolean(), (d, closed) => {
+    fc.assert(
+      fc.property(places(2, 7), fc.boolean(), (d, closed) => {
         expect(bestOrder(d, closed).length).toBeCloseTo(brute(d, closed), 6);
-      }), { numRuns: 60 });
+      }),
+      { numRuns: 60 },
+    );
   });
   it("above the exact size keeps every place once and never beats its bound", () => {
     fc.assert(

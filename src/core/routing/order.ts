@@ -60,7 +60,7 @@ function exact(d: readonly (readonly number[])[], closed: boolean): Order {
     }
   }
   const order: number[] = [];
-  for (let set = full - 1, last = end; last >= 0; ) {
+  for (let set = full - 1, last = end; last >= 0;) {
     order.push(last + 1);
     const p = prev[set * m + last]!;
     set &= ~(1 << last);
@@ -69,7 +69,8 @@ function exact(d: readonly (readonly number[])[], closed: boolean): Order {
   order.push(0);
   order.reverse();
   // A ring reads the same both ways round: leave the board towards the lower-numbered end.
-  if (closed && order.length > 2 && order[1]! > order[order.length - 1]!) order.splice(1, order.length - 1, ...order.slice(1).reverse());
+  if (closed && order.length > 2 && order[1]! > order[order.length - 1]!)
+    order.splice(1, order.length - 1, ...order.slice(1).reverse());
   return { order, length, bound: length };
 }
 
@@ -119,7 +120,8 @@ function improved(d: readonly (readonly number[])[], closed: boolean): Order {
       for (let i = 1; i + size <= n; i++) {
         const stretch = order.slice(i, i + size);
         const rest = [...order.slice(0, i), ...order.slice(i + size)];
-        const gain = step(order[i - 1]!, stretch[0]!) + step(stretch[size - 1]!, at(i + size)) - step(order[i - 1]!, at(i + size));
+        const gain =
+          step(order[i - 1]!, stretch[0]!) + step(stretch[size - 1]!, at(i + size)) - step(order[i - 1]!, at(i + size));
         for (let j = 0; j < rest.length; j++) {
           const after = j + 1 < rest.length ? rest[j + 1]! : closed ? 0 : -1;
           const cost = step(rest[j]!, stretch[0]!) + step(stretch[size - 1]!, after) - step(rest[j]!, after);

@@ -25,7 +25,14 @@ export function boardOf(h: House, c: Circuit): number {
 }
 
 /** Works out which points of a circuit are joined to which. */
-export function pairsOf(h: House, g: RouteGraph, c: Circuit, board: number, pins: Map<string, Pin>, findings: Finding[]): Pairs {
+export function pairsOf(
+  h: House,
+  g: RouteGraph,
+  c: Circuit,
+  board: number,
+  pins: Map<string, Pin>,
+  findings: Finding[],
+): Pairs {
   const usable = usableFor(h, g, c);
   const boardId = h.points[board]!.point.id;
   const pointOf = (id: string) => h.points[h.pointOfId.get(id)!]!;
@@ -35,14 +42,19 @@ export function pairsOf(h: House, g: RouteGraph, c: Circuit, board: number, pins
   const chain = c.kind === "lighting" ? main.filter((id) => onChain(h, id)) : main;
   const branches: [from: string | null, to: string][] = [
     ...c.spurs.map((s): [string, string] => [s.from, s.point]),
-    ...(c.kind === "lighting" ? main.filter((id) => !onChain(h, id)) : []).map((id): [string | null, string] => [pointOf(id).point.controls.find((x) => chain.includes(x)) ?? null, id]),
+    ...(c.kind === "lighting" ? main.filter((id) => !onChain(h, id)) : []).map((id): [string | null, string] => [
+      pointOf(id).point.controls.find((x) => chain.includes(x)) ?? null,
+      id,
+    ]),
   ].filter(([, to]) => !old(to)) as [string | null, string][];
   const all = [boardId, ...chain, ...branches.map((b) => b[1])];
   const node = all.map((id) => g.terminal[h.pointOfId.get(id)!]!);
   const from0 = node[0]! < 0 ? node.map(() => Infinity) : waysFrom(g, node[0]!, node, usable);
   const ok = all.map((id, i) => {
     if (i === 0 || from0[i]! < Infinity) return true;
-    findings.push(finding("route.unreachable", { subject: id, message: whyUnreachable(h, g, pointOf(id), node[i]!, usable) }));
+    findings.push(
+      finding("route.unreachable", { subject: id, message: whyUnreachable(h, g, pointOf(id), node[i]!, usable) }),
+    );
     return false;
   });
   const places = all.flatMap((_, i) => (i <= chain.length && ok[i] ? [i] : []));
@@ -51,7 +63,15 @@ export function pairsOf(h: House, g: RouteGraph, c: Circuit, board: number, pins
   const matrix: number[][] = places.map(() => places.map(() => 0));
   places.forEach((p, i) => {
     const later = places.slice(i + 1);
-    const found = i === 0 ? later.map((q) => from0[q]!) : waysFrom(g, node[p]!, later.map((q) => node[q]!), usable);
+    const found =
+      i === 0
+        ? later.map((q) => from0[q]!)
+        : waysFrom(
+            g,
+            node[p]!,
+            later.map((q) => node[q]!),
+            usable,
+          );
     found.forEach((x, k) => (matrix[i]![i + 1 + k] = matrix[i + 1 + k]![i] = x));
   });
   const ids = places.map((i) => all[i]!);
@@ -94,7 +114,14 @@ function fresh(matrix: number[][], ids: readonly string[], c: Circuit, pins: Map
  * An old circuit with new points. A ring stays a ring: one of its legs, as found, is broken, and the new points go in between in the
  * order that adds least. A radial or a lighting circuit goes on from the nearest point it has.
  */
-function extended(h: House, d: number[][], ids: readonly string[], c: Circuit, old: (id: string) => boolean, findings: Finding[]): Pairs {
+function extended(
+  h: House,
+  d: number[][],
+  ids: readonly string[],
+  c: Circuit,
+  old: (id: string) => boolean,
+  findings: Finding[],
+): Pairs {
   const label = (id: string): string => h.points[h.pointOfId.get(id)!]!.point.label;
   const isOld = ids.map((id, i) => i === 0 || old(id));
   const fresh = ids.flatMap((_, i) => (isOld[i] ? [] : [i]));
@@ -109,7 +136,11 @@ function extended(h: House, d: number[][], ids: readonly string[], c: Circuit, o
     for (const [a, b] of legs) {
       const list = [a, ...fresh, b];
       // A closed tour held to the leg b–a is the shortest way from a over all new points to b.
-      const held = list.map((i, k) => list.map((j, l) => ((k === 0 && l === list.length - 1) || (l === 0 && k === list.length - 1) ? -1e6 : d[i]![j]!)));
+      const held = list.map((i, k) =>
+        list.map((j, l) =>
+          (k === 0 && l === list.length - 1) || (l === 0 && k === list.length - 1) ? -1e6 : d[i]![j]!,
+        ),
+      );
       const tour = bestOrder(held, true).order;
       const order = tour[1] === list.length - 1 ? [0, ...tour.slice(1).reverse()] : tour;
       const added = order.slice(1).reduce((s, k, i) => s + d[list[order[i]!]!]![list[k]!]!, 0);
@@ -117,15 +148,29 @@ function extended(h: House, d: number[][], ids: readonly string[], c: Circuit, o
     }
     if (best) {
       for (let k = 1; k < best.order.length; k++) pairs.push([ids[best.order[k - 1]!]!, ids[best.order[k]!]!]);
-      findings.push(finding("retrofit.break", { subject: c.id, message: `${c.label} is extended by breaking the leg ${label(ids[best.leg[0]]!)} to ${label(ids[best.leg[1]]!)}: two joints, ${fresh.length} new ${fresh.length === 1 ? "point" : "points"} in between, and it stays a ring.`, remedy: "Isolate, prove dead, prove the tester; test the ring end to end afterwards." }));
+      findings.push(
+        finding("retrofit.break", {
+          subject: c.id,
+          message: `${c.label} is extended by breaking the leg ${label(ids[best.leg[0]]!)} to ${label(ids[best.leg[1]]!)}: two joints, ${fresh.length} new ${fresh.length === 1 ? "point" : "points"} in between, and it stays a ring.`,
+          remedy: "Isolate, prove dead, prove the tester; test the ring end to end afterwards.",
+        }),
+      );
       return { pairs, bound: best.added };
     }
-    findings.push(finding("retrofit.trace", { subject: c.id, message: `${c.label} is to be extended, but no leg of it has been traced from point to point.`, remedy: "Enter the cables found in Survey: from where to where." }));
+    findings.push(
+      finding("retrofit.trace", {
+        subject: c.id,
+        message: `${c.label} is to be extended, but no leg of it has been traced from point to point.`,
+        remedy: "Enter the cables found in Survey: from where to where.",
+      }),
+    );
   }
   // From what there is, always the nearest next: a tree over the new points.
   const near = ids.map((_, j) => {
     let best = -1;
-    for (let i = 0; i < ids.length; i++) if (isOld[i] && (i !== 0 || ids.every((id, k) => k === 0 || !old(id))) && (best < 0 || d[i]![j]! < d[best]![j]!)) best = i;
+    for (let i = 0; i < ids.length; i++)
+      if (isOld[i] && (i !== 0 || ids.every((id, k) => k === 0 || !old(id))) && (best < 0 || d[i]![j]! < d[best]![j]!))
+        best = i;
     return best < 0 ? 0 : best;
   });
   const left = new Set(fresh);
@@ -148,7 +193,14 @@ const chainLength = (d: readonly (readonly number[])[], order: readonly number[]
 };
 
 /** Pinned pairs stay neighbours: their distance is made so small that no order can afford to part them. */
-function withPins(d: number[][], closed: boolean, free: Order, ids: readonly string[], c: Circuit, pins: Map<string, Pin>): number[] {
+function withPins(
+  d: number[][],
+  closed: boolean,
+  free: Order,
+  ids: readonly string[],
+  c: Circuit,
+  pins: Map<string, Pin>,
+): number[] {
   let any = false;
   const held = d.map((row, i) =>
     row.map((x, j) => {

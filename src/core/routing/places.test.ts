@@ -9,23 +9,83 @@ import { generatedHouse } from "./generated-house";
 import { EDGE } from "./graph";
 import { presets } from "./weights";
 
-const stops = (j: Job): string[] => makePlan(j).findings.filter((f) => f.severity === "stop" && /^(route|zone|hole|timber)/.test(f.rule)).map((f) => f.message);
+const stops = (j: Job): string[] =>
+  makePlan(j)
+    .findings.filter((f) => f.severity === "stop" && /^(route|zone|hole|timber)/.test(f.rule))
+    .map((f) => f.message);
 
 /** A house of one room, a yard north of it and a shed beyond; the board in the house, an isolator in the shed. */
 function acrossTheYard(cable: string, walls: "hidden" | "surface"): Job {
-  const box = (y0: number, y1: number) => [{ x: 0, y: y0 }, { x: 0, y: y1 }, { x: 4000, y: y1 }, { x: 4000, y: y0 }];
-  const room = (id: string, kind: string, y0: number, y1: number) => ({ id, storey: "g", name: id, kind, height: 2400, outline: box(y0, y1) });
-  const wall = (room: string, index: number, build: string, thickness: number) => ({ id: `${room}${index}`, room, index, build, thickness });
+  const box = (y0: number, y1: number) => [
+    { x: 0, y: y0 },
+    { x: 0, y: y1 },
+    { x: 4000, y: y1 },
+    { x: 4000, y: y0 },
+  ];
+  const room = (id: string, kind: string, y0: number, y1: number) => ({
+    id,
+    storey: "g",
+    name: id,
+    kind,
+    height: 2400,
+    outline: box(y0, y1),
+  });
+  const wall = (room: string, index: number, build: string, thickness: number) => ({
+    id: `${room}${index}`,
+    room,
+    index,
+    build,
+    thickness,
+  });
   return jobSchema.parse({
-    id: "y", name: "y", storeys: [{ id: "g", name: "g", level: 0, height: 2400 }],
+    id: "y",
+    name: "y",
+    storeys: [{ id: "g", name: "g", level: 0, height: 2400 }],
     rooms: [room("house", "other", 0, 3000), room("yard", "yard", 3300, 7000), room("shed", "workshop", 7200, 9000)],
-    walls: [...[0, 1, 2, 3].map((i) => wall("house", i, "masonry", 300)), wall("yard", 0, "open", 20), wall("yard", 1, "masonry", 200), wall("yard", 2, "masonry", 200), wall("yard", 3, "masonry", 300), ...[0, 1, 2, 3].map((i) => wall("shed", i, "masonry", 200))],
-    openings: [], fixtures: [], decks: [], pins: [], drums: [],
-    points: [
-      { id: "DB", label: "DB", kind: "board", ways: 4, mount: "surface", place: { on: "wall", wall: "house0", u: 1500, v: 1400 } },
-      { id: "K", label: "K", kind: "isolator", mount: "surface", place: { on: "wall", wall: "shed1", u: 2000, v: 1200 } },
+    walls: [
+      ...[0, 1, 2, 3].map((i) => wall("house", i, "masonry", 300)),
+      wall("yard", 0, "open", 20),
+      wall("yard", 1, "masonry", 200),
+      wall("yard", 2, "masonry", 200),
+      wall("yard", 3, "masonry", 300),
+      ...[0, 1, 2, 3].map((i) => wall("shed", i, "masonry", 200)),
     ],
-    circuits: [{ id: "c", label: "C", name: "c", kind: "outbuilding", device: { rating: 32 }, rcd: 30, cable, way: 1, points: ["K"], walls }],
+    openings: [],
+    fixtures: [],
+    decks: [],
+    pins: [],
+    drums: [],
+    points: [
+      {
+        id: "DB",
+        label: "DB",
+        kind: "board",
+        ways: 4,
+        mount: "surface",
+        place: { on: "wall", wall: "house0", u: 1500, v: 1400 },
+      },
+      {
+        id: "K",
+        label: "K",
+        kind: "isolator",
+        mount: "surface",
+        place: { on: "wall", wall: "shed1", u: 2000, v: 1200 },
+      },
+    ],
+    circuits: [
+      {
+        id: "c",
+        label: "C",
+        name: "c",
+        kind: "outbuilding",
+        device: { rating: 32 },
+        rcd: 30,
+        cable,
+        way: 1,
+        points: ["K"],
+        walls,
+      },
+    ],
   });
 }
 
@@ -56,11 +116,15 @@ describe("what an edge costs", () => {
   const ring = job.circuits.find((c) => c.kind === "ring")!;
   const all = new Uint8Array(h.faces.length).fill(1);
   const sums = (cost: Partial<Job["settings"]["cost"]>, opened = all): number[] => {
-    const weighed = layHouse({ ...job, settings: { ...job.settings, cost: { ...presets.cable.cost, bore: 0, wallHole: 0, ...cost } } });
+    const weighed = layHouse({
+      ...job,
+      settings: { ...job.settings, cost: { ...presets.cable.cost, bore: 0, wallHole: 0, ...cost } },
+    });
     return [...edgeCosts(weighed, g, ring, opened)];
   };
   const plain = sums({});
-  it("is its length and nothing else with least cable", () => plain.forEach((c, e) => g.hidden[e] && !g.wet[e] && expect(c).toBeCloseTo(g.length[e]!, 9)));
+  it("is its length and nothing else with least cable", () =>
+    plain.forEach((c, e) => g.hidden[e] && !g.wet[e] && expect(c).toBeCloseTo(g.length[e]!, 9)));
   it("chase counts on masonry only, work from a ladder above 2 100 only, boards along joists only", () => {
     const [chase, ladder, boards] = [sums({ chase: 2 }), sums({ height: 3 }), sums({ boards: 4 })];
     let [c, l, b] = [0, 0, 0];
@@ -103,7 +167,12 @@ describe("several boards and storeys", () => {
   it("a circuit without a board of its own is fed from the first", () => {
     const job = generatedBlock(3, 2, 2, 2);
     const first = job.points.find((p) => p.kind === "board")!.id;
-    const loose = canonical({ ...job, circuits: job.circuits.filter((c) => c.points.some((p) => p.startsWith("f0"))).map((c) => ({ ...c, board: null })) });
+    const loose = canonical({
+      ...job,
+      circuits: job.circuits
+        .filter((c) => c.points.some((p) => p.startsWith("f0")))
+        .map((c) => ({ ...c, board: null })),
+    });
     expect(makePlan(loose).runs.some((r) => r.from === first || r.to === first)).toBe(true);
   });
 });

@@ -14,8 +14,13 @@ import { presetOf, presets } from "./weights";
 import { differenceWords, whyThisWay } from "./why";
 
 const weighed = (job: Job, cost: Costs): Job => ({ ...job, settings: { ...job.settings, cost } });
-const laidStops = (p: Plan): string[] => p.findings.filter((f) => f.severity === "stop" && /^(route|zone\.(outside|diagonal)|hole|timber|clip)/.test(f.rule)).map((f) => `${f.rule} ${f.message}`);
-const houses = fc.tuple(fc.integer({ min: 1, max: 100_000 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 4 })).map(([s, r, p]) => generatedHouse(s, r, p));
+const laidStops = (p: Plan): string[] =>
+  p.findings
+    .filter((f) => f.severity === "stop" && /^(route|zone\.(outside|diagonal)|hole|timber|clip)/.test(f.rule))
+    .map((f) => `${f.rule} ${f.message}`);
+const houses = fc
+  .tuple(fc.integer({ min: 1, max: 100_000 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 4 }))
+  .map(([s, r, p]) => generatedHouse(s, r, p));
 
 describe("weights", () => {
   it("every preset gives a plan the checker passes; each is best, or equal, at what it is named for", () => {
@@ -52,20 +57,52 @@ describe("the search", () => {
   });
   it("taking an obstacle away never makes a single run dearer", () => {
     fc.assert(
-      fc.property(fc.integer({ min: 1, max: 5000 }), fc.integer({ min: 0, max: 80 }), fc.integer({ min: 0, max: 80 }), (seed, i, j) => {
-        const job = generatedHouse(seed, 2, 2);
-        const deck = job.decks[0]!;
-        const [w, d] = [Math.max(...deck.outline.map((p) => p.x)), Math.max(...deck.outline.map((p) => p.y))];
-        const [x, y] = [(w * i) / 100, (d * j) / 100];
-        const barred = canonical({ ...job, decks: [{ ...deck, obstacles: [{ id: "o", kind: "chimney" as const, name: "", outline: [{ x, y }, { x, y: y + 600 }, { x: x + 600, y: y + 600 }, { x: x + 600, y }] }] }] });
-        // One run at a time, so that no shared bore muddles the sum: each radial of one point.
-        for (const p of job.points.filter((q) => q.kind === "socket")) {
-          const single = (from: Job): Job => ({ ...from, circuits: [{ ...from.circuits[0]!, kind: "radial", points: [p.id] }] });
-          const [free, held] = [makePlan(weighed(single(job), presets.cable.cost)), makePlan(weighed(single(barred), presets.cable.cost))];
-          if (held.runs[0] && free.runs[0]) expect(free.runs[0].pathLength).toBeLessThanOrEqual(held.runs[0].pathLength + 4);
-          else expect(held.runs.length).toBeLessThanOrEqual(free.runs.length);
-        }
-      }),
+      fc.property(
+        fc.integer({ min: 1, max: 5000 }),
+        fc.integer({ min: 0, max: 80 }),
+        fc.integer({ min: 0, max: 80 }),
+        (seed, i, j) => {
+          const job = generatedHouse(seed, 2, 2);
+          const deck = job.decks[0]!;
+          const [w, d] = [Math.max(...deck.outline.map((p) => p.x)), Math.max(...deck.outline.map((p) => p.y))];
+          const [x, y] = [(w * i) / 100, (d * j) / 100];
+          const barred = canonical({
+            ...job,
+            decks: [
+              {
+                ...deck,
+                obstacles: [
+                  {
+                    id: "o",
+                    kind: "chimney" as const,
+                    name: "",
+                    outline: [
+                      { x, y },
+                      { x, y: y + 600 },
+                      { x: x + 600, y: y + 600 },
+                      { x: x + 600, y },
+                    ],
+                  },
+                ],
+              },
+            ],
+          });
+          // One run at a time, so that no shared bore muddles the sum: each radial of one point.
+          for (const p of job.points.filter((q) => q.kind === "socket")) {
+            const single = (from: Job): Job => ({
+              ...from,
+              circuits: [{ ...from.circuits[0]!, kind: "radial", points: [p.id] }],
+            });
+            const [free, held] = [
+              makePlan(weighed(single(job), presets.cable.cost)),
+              makePlan(weighed(single(barred), presets.cable.cost)),
+            ];
+            if (held.runs[0] && free.runs[0])
+              expect(free.runs[0].pathLength).toBeLessThanOrEqual(held.runs[0].pathLength + 4);
+            else expect(held.runs.length).toBeLessThanOrEqual(free.runs.length);
+          }
+        },
+      ),
       { numRuns: 12 },
     );
   });
@@ -75,7 +112,10 @@ describe("the search", () => {
       const h = layHouse(job);
       const g = buildGraph(h);
       for (const p of h.points.filter((q) => q.point.kind === "socket")) {
-        const single = weighed({ ...job, circuits: [{ ...job.circuits[0]!, kind: "radial", points: [p.point.id] }] }, presets.holes.cost);
+        const single = weighed(
+          { ...job, circuits: [{ ...job.circuits[0]!, kind: "radial", points: [p.point.id] }] },
+          presets.holes.cost,
+        );
         const plan = makePlan(single);
         const used = plan.holes.length;
         // Breadth first over (node), edges of no bore first: the least number of holes to every node.
@@ -105,7 +145,9 @@ describe("the search", () => {
   });
   it("stops when it is asked to, and tells how far it has come", () => {
     const seen: number[] = [];
-    expect(() => makePlan(generatedHouse(7, 2, 3), { progress: (done, of) => (seen.push(done / of), done >= 3) })).toThrow(Stopped);
+    expect(() =>
+      makePlan(generatedHouse(7, 2, 3), { progress: (done, of) => (seen.push(done / of), done >= 3) }),
+    ).toThrow(Stopped);
     expect(seen).toHaveLength(3);
   });
 });
@@ -116,12 +158,31 @@ describe("the user's hand", () => {
   it("keeps out of a part of the deck that is forbidden, and the checker finds a pinned run that does not", () => {
     const bore = plan.holes.find((o) => o.in.kind === "joist")!;
     const [x, y] = [bore.centre[0]!, bore.centre[1]!];
-    const area = { id: "f", name: "Soil pipe", place: { on: "deck" as const, deck: "d", outline: [{ x: x - 60, y: y - 60 }, { x: x - 60, y: y + 60 }, { x: x + 60, y: y + 60 }, { x: x + 60, y: y - 60 }] } };
+    const area = {
+      id: "f",
+      name: "Soil pipe",
+      place: {
+        on: "deck" as const,
+        deck: "d",
+        outline: [
+          { x: x - 60, y: y - 60 },
+          { x: x - 60, y: y + 60 },
+          { x: x + 60, y: y + 60 },
+          { x: x + 60, y: y - 60 },
+        ],
+      },
+    };
     const round = makePlan(canonical({ ...job, forbidden: [area] }));
     expect(round.holes.some((o) => Math.hypot(o.centre[0]! - x, o.centre[1]! - y) < 60)).toBe(false);
     expect(laidStops(round)).toEqual([]);
     const run = plan.runs.find((r) => r.id === bore.runs[0])!;
-    const pinned = makePlan(canonical({ ...job, forbidden: [area], pins: [{ id: "pin", circuit: run.circuit, from: run.from, to: run.to, legs: run.legs }] }));
+    const pinned = makePlan(
+      canonical({
+        ...job,
+        forbidden: [area],
+        pins: [{ id: "pin", circuit: run.circuit, from: run.from, to: run.to, legs: run.legs }],
+      }),
+    );
     expect(pinned.findings.some((f) => f.rule === "route.forbidden" && f.subject === run.id)).toBe(true);
   });
   it("bores on the line asked for where the rules allow it", () => {
@@ -129,7 +190,9 @@ describe("the user's hand", () => {
     const span = l.joists[2]!.spans[0]!;
     const wanted = Math.round(span[0] - l.origin + (span[1] - span[0]) * 0.33);
     const asked = makePlan(canonical({ ...job, decks: job.decks.map((d) => ({ ...d, boreLines: [wanted] })) }));
-    const on = asked.holes.filter((o) => o.in.kind === "joist" && Math.abs(o.at - (wanted - (span[0] - l.origin))) < 1).length;
+    const on = asked.holes.filter(
+      (o) => o.in.kind === "joist" && Math.abs(o.at - (wanted - (span[0] - l.origin))) < 1,
+    ).length;
     expect(on / asked.holes.filter((o) => o.in.kind === "joist").length).toBeGreaterThan(0.5);
     expect(laidStops(asked)).toEqual([]);
   });
@@ -146,8 +209,13 @@ describe("the user's hand", () => {
     expect(whyThisWay(h, g, "nothing")).toBeNull();
   });
   it("lays a circuit as ring and as two radials over the same points", () => {
-    const r = ringAgainstRadials(job, job.circuits.find((c) => c.kind === "ring")!)!;
-    expect([...r.radials.points[0], ...r.radials.points[1]].sort()).toEqual([...job.circuits.find((c) => c.kind === "ring")!.points].sort());
+    const r = ringAgainstRadials(
+      job,
+      job.circuits.find((c) => c.kind === "ring")!,
+    )!;
+    expect([...r.radials.points[0], ...r.radials.points[1]].sort()).toEqual(
+      [...job.circuits.find((c) => c.kind === "ring")!.points].sort(),
+    );
     expect(r.ring.runs).toBe(r.radials.runs + 1);
     expect(r.words).toMatch(/one more way/);
     expect(figuresOf(plan).cable).toBeCloseTo(plan.cable.total / 1000, 9);
@@ -164,9 +232,20 @@ describe("old circuits", () => {
       ...base,
       points: base.points.map((p) => ({ ...p, existing: old.includes(p.id) || p.kind === "board" })),
       circuits: base.circuits.map((c) => (c.id === ring.id ? { ...c, state: "extend" as const, ...more } : c)),
-      foundCables: cables.map(([from, to], i) => ({ id: `f${i}`, from, to, cable: "te-2.5", colours: "new" as const, fate: "keep" as const, note: "" })),
+      foundCables: cables.map(([from, to], i) => ({
+        id: `f${i}`,
+        from,
+        to,
+        cable: "te-2.5",
+        colours: "new" as const,
+        fate: "keep" as const,
+        note: "",
+      })),
     });
-  const round: [string, string][] = ["board", ...old].map((id, i, all): [string, string] => [id, all[(i + 1) % all.length]!]);
+  const round: [string, string][] = ["board", ...old].map((id, i, all): [string, string] => [
+    id,
+    all[(i + 1) % all.length]!,
+  ]);
   it("a ring is extended by breaking one traced leg; it stays a ring", () => {
     const plan = makePlan(asOld({}, round));
     const mine = plan.runs.filter((r) => r.circuit === ring.id);
@@ -182,7 +261,9 @@ describe("old circuits", () => {
     for (const leg of round) {
       const one = makePlan(weighed(asOld({}, [leg]), presets.cable.cost));
       // Paths leave the jogs behind plates out: a plate's width at each end.
-      expect(added).toBeLessThanOrEqual(one.runs.filter((r) => r.circuit === ring.id).reduce((s, r) => s + r.pathLength, 0) + 150);
+      expect(added).toBeLessThanOrEqual(
+        one.runs.filter((r) => r.circuit === ring.id).reduce((s, r) => s + r.pathLength, 0) + 150,
+      );
     }
   });
   it("a radial goes on from the nearest old point; one that stays is not laid at all", () => {
@@ -195,7 +276,14 @@ describe("old circuits", () => {
   it("without a traced leg it says what to trace; a cable that comes out draws the new one in", () => {
     expect(makePlan(asOld({}, [])).findings.some((f) => f.rule === "retrofit.trace")).toBe(true);
     const first = makePlan(base).runs.find((r) => r.circuit === ring.id)!;
-    const out = makePlan(canonical({ ...base, foundCables: [{ id: "x", from: first.from, to: first.to, cable: "", colours: "old", fate: "take-out", note: "" }] }));
+    const out = makePlan(
+      canonical({
+        ...base,
+        foundCables: [
+          { id: "x", from: first.from, to: first.to, cable: "", colours: "old", fate: "take-out", note: "" },
+        ],
+      }),
+    );
     expect(out.findings.some((f) => f.rule === "retrofit.draw" && f.subject === first.id)).toBe(true);
   });
 });

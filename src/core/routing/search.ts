@@ -10,7 +10,13 @@ const START = 3;
  * @param usable 1 for edges that may be used (hidden circuits keep to zones), one entry an edge
  * @param throughBoxes true lets ways go through boxes, for where nothing else leads
  */
-export function distancesFrom(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array, throughBoxes = false): number[] {
+export function distancesFrom(
+  g: RouteGraph,
+  from: number,
+  wanted: readonly number[],
+  usable: Uint8Array,
+  throughBoxes = false,
+): number[] {
   const best = new Float64Array(g.nodes).fill(Infinity);
   const isWanted = new Uint8Array(g.nodes);
   let left = 0;
@@ -80,7 +86,14 @@ function scratchOf(g: RouteGraph): Scratch {
   let s = kept.get(g);
   if (!s) {
     const n = g.nodes * 4;
-    s = { best: new Float64Array(n), via: new Int32Array(n), prev: new Int32Array(n), seen: new Int32Array(n), round: 0, heap: new Heap() };
+    s = {
+      best: new Float64Array(n),
+      via: new Int32Array(n),
+      prev: new Int32Array(n),
+      seen: new Int32Array(n),
+      round: 0,
+      heap: new Heap(),
+    };
     kept.set(g, s);
   }
   s.round += 2;
@@ -140,7 +153,8 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
       if (arrived !== START && ax !== arrived) c += w.bend;
       else if (w.crossing > 0 && arrived !== START) {
         const o = node * 3;
-        if ((ax !== 0 && w.others[o]! > 0) || (ax !== 1 && w.others[o + 1]! > 0) || (ax !== 2 && w.others[o + 2]! > 0)) c += w.crossing;
+        if ((ax !== 0 && w.others[o]! > 0) || (ax !== 1 && w.others[o + 1]! > 0) || (ax !== 2 && w.others[o + 2]! > 0))
+          c += w.crossing;
       }
       const through = box[e]!;
       if (through >= 0 && through !== w.ends[0] && through !== w.ends[1]) c += w.throughBox;

@@ -53,13 +53,18 @@ function nearestRise(f: Face, u: number, reach: number, l: LaidDeck): number | n
   const j = l.joists[joist];
   if (!j) return null;
   const side = l.deck.joists.breadth / 2 + CLEAR;
-  const tries = [j.at - side, j.at + side].map((c) => u + (c - here) / slope).filter((t) => Math.abs(t - u) <= reach && t >= 0 && t <= f.shape.length);
+  const tries = [j.at - side, j.at + side]
+    .map((c) => u + (c - here) / slope)
+    .filter((t) => Math.abs(t - u) <= reach && t >= 0 && t <= f.shape.length);
   tries.sort((p, q) => Math.abs(p - u) - Math.abs(q - u) || p - q);
   return tries.find((t) => risesAt(f, t, l)) ?? null;
 }
 
 const distinct = (xs: number[], low: number, high: number): number[] => {
-  const sorted = xs.filter((x) => x >= low - EPS && x <= high + EPS).map((x) => clamp(x, low, high)).sort((a, b) => a - b);
+  const sorted = xs
+    .filter((x) => x >= low - EPS && x <= high + EPS)
+    .map((x) => clamp(x, low, high))
+    .sort((a, b) => a - b);
   return sorted.filter((x, i) => i === 0 || x - sorted[i - 1]! > EPS);
 };
 
@@ -76,7 +81,14 @@ export function collectLines(h: House): FaceLines[] {
       vs.push(h.faces[o]!.floor + h.faces[o]!.shape.height - BAND_LINE - f.floor);
       if (f.shape.thickness <= THIN_WALL + EPS) vs.push(...f.reverse.map((p) => p.v));
     }
-    return { face: f, us: distinct(us, 0, f.shape.length), vs: distinct(vs, 0, f.shape.height), node: new Int32Array(0), over: own[i]!.over, under: own[i]!.under };
+    return {
+      face: f,
+      us: distinct(us, 0, f.shape.length),
+      vs: distinct(vs, 0, f.shape.height),
+      node: new Int32Array(0),
+      over: own[i]!.over,
+      under: own[i]!.under,
+    };
   });
 }
 
@@ -138,26 +150,40 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
   const { top } = face.shape;
   const openings = face.shape.openings;
   const rects = openings.map(rectOf);
-  const barred = h.job.forbidden.flatMap((x) => (x.place.on === "wall" && x.place.wall === face.wall.id ? [rectOf(x.place)] : []));
-  const wet = h.job.fixtures.filter((x) => x.wall === face.wall.id && (x.kind === "bath" || x.kind === "sink")).map(rectOf);
+  const barred = h.job.forbidden.flatMap((x) =>
+    x.place.on === "wall" && x.place.wall === face.wall.id ? [rectOf(x.place)] : [],
+  );
+  const wet = h.job.fixtures
+    .filter((x) => x.wall === face.wall.id && (x.kind === "bath" || x.kind === "sink"))
+    .map(rectOf);
   const boxes = face.points.map((p) => ({ rect: rectAround(p), n: h.pointOfId.get(p.id)! }));
   l.node = new Int32Array(us.length * vs.length).fill(-1);
   const nodeAt = (i: number, j: number): number => {
     const k = i + j * us.length;
-    if (l.node[k]! < 0) l.node[k] = addNode(g, toSpace(face.frame, { u: us[i]!, v: vs[j]! }), boxes.find((x) => strictlyContains(x.rect, { u: us[i]!, v: vs[j]! }))?.n ?? -1);
+    if (l.node[k]! < 0)
+      l.node[k] = addNode(
+        g,
+        toSpace(face.frame, { u: us[i]!, v: vs[j]! }),
+        boxes.find((x) => strictlyContains(x.rect, { u: us[i]!, v: vs[j]! }))?.n ?? -1,
+      );
     return l.node[k]!;
   };
   const link = (i: number, j: number, i2: number, j2: number): void => {
     const a: UV = { u: us[i]!, v: vs[j]! };
     const b: UV = { u: us[i2]!, v: vs[j2]! };
-    if (rects.some((r) => strictlyContains(r, a) || strictlyContains(r, b)) || openingsCrossed(openings, a, b).length) return;
+    if (rects.some((r) => strictlyContains(r, a) || strictlyContains(r, b)) || openingsCrossed(openings, a, b).length)
+      return;
     if (barred.some((r) => crosses(r, a, b))) return;
     // The top of a wall under a sloping ceiling bulges upwards, so a stretch under it at both ends is under it all along.
     if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
     const hidden = unionCovers(union, a, b);
     if (!hidden && !surface) return;
     const box = boxes.find((x) => crosses(x.rect, a, b))?.n ?? -1;
-    addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, { box, hidden, wet: wet.some((r) => crosses(r, a, b)) });
+    addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, {
+      box,
+      hidden,
+      wet: wet.some((r) => crosses(r, a, b)),
+    });
   };
   for (let j = 0; j < vs.length; j++)
     for (let i = 0; i < us.length; i++) {

@@ -35,7 +35,17 @@ export interface Why {
 /** Counts what a way is made of, as the house lies round it. */
 function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
   const { g } = site;
-  const out: WayParts = { length: 0, bores: 0, newBores: 0, wallHoles: 0, bends: 0, chase: 0, boards: 0, ladder: 0, cost: way.cost };
+  const out: WayParts = {
+    length: 0,
+    bores: 0,
+    newBores: 0,
+    wallHoles: 0,
+    bends: 0,
+    chase: 0,
+    boards: 0,
+    ladder: 0,
+    cost: way.cost,
+  };
   let last = -1;
   for (const e of way.edges) {
     const kind = g.kind[e];
@@ -51,7 +61,8 @@ function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
     else if (kind === EDGE.lane && h.decks[g.ref[e]!]!.deck.access !== "open") out.boards += long;
     else if (kind === EDGE.wall) {
       const f = h.faces[g.ref[e]!]!;
-      if (t.circuit.walls === "hidden" && (f.wall.build === "masonry" || f.wall.build === "dry-lined")) out.chase += long;
+      if (t.circuit.walls === "hidden" && (f.wall.build === "masonry" || f.wall.build === "dry-lined"))
+        out.chase += long;
       if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > f.floor + LADDER) out.ladder += long;
     }
   }
@@ -72,11 +83,27 @@ function closures(h: House, g: RouteGraph, t: Task, way: Way): { name: string; b
     if (g.kind[e] === EDGE.wall && !ends.has(ref)) faces.add(ref);
     if (g.kind[e] === EDGE.through) through.add(ref);
   }
-  for (const d of decks) out.push({ name: `without ${h.decks[d]!.deck.name}`, bar: (e) => (g.kind[e] === EDGE.bore ? g.bores[g.ref[e]!]!.deck === d : (g.kind[e] === EDGE.lane || g.kind[e] === EDGE.bay || g.kind[e] === EDGE.rise || g.kind[e] === EDGE.drop) && g.ref[e] === d) });
+  for (const d of decks)
+    out.push({
+      name: `without ${h.decks[d]!.deck.name}`,
+      bar: (e) =>
+        g.kind[e] === EDGE.bore
+          ? g.bores[g.ref[e]!]!.deck === d
+          : (g.kind[e] === EDGE.lane || g.kind[e] === EDGE.bay || g.kind[e] === EDGE.rise || g.kind[e] === EDGE.drop) &&
+            g.ref[e] === d,
+    });
   const bores = new Set(way.edges.filter((e) => g.kind[e] === EDGE.bore).map((e) => g.ref[e]!));
   if (bores.size) out.push({ name: "by other bores", bar: (e) => g.kind[e] === EDGE.bore && bores.has(g.ref[e]!) });
-  for (const f of faces) out.push({ name: `without wall ${h.faces[f]!.wall.index + 1} of ${h.faces[f]!.room.name}`, bar: (e) => g.kind[e] === EDGE.wall && g.ref[e] === f });
-  for (const f of through) out.push({ name: `without the hole in wall ${h.faces[f]!.wall.index + 1} of ${h.faces[f]!.room.name}`, bar: (e) => g.kind[e] === EDGE.through && g.ref[e] === f });
+  for (const f of faces)
+    out.push({
+      name: `without wall ${h.faces[f]!.wall.index + 1} of ${h.faces[f]!.room.name}`,
+      bar: (e) => g.kind[e] === EDGE.wall && g.ref[e] === f,
+    });
+  for (const f of through)
+    out.push({
+      name: `without the hole in wall ${h.faces[f]!.wall.index + 1} of ${h.faces[f]!.room.name}`,
+      bar: (e) => g.kind[e] === EDGE.through && g.ref[e] === f,
+    });
   return out;
 }
 
@@ -113,14 +140,17 @@ export function differenceWords(taken: WayParts, other: WayParts): string {
   const words: string[] = [];
   const length = other.length - taken.length;
   if (Math.abs(length) >= 1) words.push(`${mm(Math.abs(length))} ${length > 0 ? "more" : "less"} cable`);
-  const count = (a: number, b: number, one: string): void => void (a !== b && words.push(`${Math.abs(b - a)} ${b > a ? "more" : "fewer"} ${one}${Math.abs(b - a) === 1 ? "" : "s"}`));
+  const count = (a: number, b: number, one: string): void =>
+    void (
+      a !== b && words.push(`${Math.abs(b - a)} ${b > a ? "more" : "fewer"} ${one}${Math.abs(b - a) === 1 ? "" : "s"}`)
+    );
   count(taken.newBores, other.newBores, "new bore");
   count(taken.wallHoles, other.wallHoles, "hole");
   count(taken.bends, other.bends, "bend");
-  const stretch = (a: number, b: number, what: string): void => void (Math.abs(b - a) >= 10 && words.push(`${mm(Math.abs(b - a))} ${b > a ? "more" : "less"} ${what}`));
+  const stretch = (a: number, b: number, what: string): void =>
+    void (Math.abs(b - a) >= 10 && words.push(`${mm(Math.abs(b - a))} ${b > a ? "more" : "less"} ${what}`));
   stretch(taken.chase, other.chase, "chase");
   stretch(taken.boards, other.boards, "boards up");
   stretch(taken.ladder, other.ladder, "off a ladder");
   return words.length ? words.join(", ") : "the same parts, laid otherwise";
 }
-

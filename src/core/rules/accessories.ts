@@ -40,22 +40,119 @@ const roundBox = { 1: { width: 80, height: 80 }, 2: { width: 80, height: 80 } } 
 const boardSize = { 1: { width: 360, height: 240 }, 2: { width: 480, height: 240 } } as const;
 
 export const accessories: Record<PointKind, Accessory> = {
-  socket: { name: "Socket outlet", letter: "S", plate: plates, box: boxes, height: 300, newHeight: 450, on: "wall", gangs: [1, 2] },
-  switch: { name: "Light switch", letter: "W", plate: plates, box: boxes, height: 1200, newHeight: 1100, on: "wall", gangs: [1, 2] },
-  "fused-unit": { name: "Fused connection unit", letter: "F", plate: { 1: one, 2: one }, box: { 1: box1, 2: box1 }, height: 1150, newHeight: 1150, on: "wall", gangs: [1] },
-  "cooker-control": { name: "Cooker control", letter: "C", plate: { 1: one, 2: two }, box: boxes, height: 1150, newHeight: 1150, on: "wall", gangs: [1, 2] },
-  "appliance-outlet": { name: "Appliance outlet", letter: "A", plate: plates, box: boxes, height: 450, newHeight: 450, on: "wall", gangs: [1, 2] },
-  isolator: { name: "Isolating switch", letter: "K", plate: { 1: one, 2: two }, box: boxes, height: 1150, newHeight: 1150, on: "wall", gangs: [1, 2] },
-  light: { name: "Ceiling light", letter: "L", plate: round, box: roundBox, height: null, newHeight: null, on: "deck", gangs: [1] },
-  "wall-light": { name: "Wall light", letter: "B", plate: { 1: one, 2: one }, box: { 1: box1, 2: box1 }, height: 1800, newHeight: 1800, on: "wall", gangs: [1] },
-  "junction-box": { name: "Joint box", letter: "J", plate: round, box: roundBox, height: 1800, newHeight: 1800, on: "either", gangs: [1] },
-  board: { name: "Board", letter: "DB", plate: boardSize, box: boardSize, height: 1400, newHeight: 1400, on: "wall", gangs: [1, 2] },
+  socket: {
+    name: "Socket outlet",
+    letter: "S",
+    plate: plates,
+    box: boxes,
+    height: 300,
+    newHeight: 450,
+    on: "wall",
+    gangs: [1, 2],
+  },
+  switch: {
+    name: "Light switch",
+    letter: "W",
+    plate: plates,
+    box: boxes,
+    height: 1200,
+    newHeight: 1100,
+    on: "wall",
+    gangs: [1, 2],
+  },
+  "fused-unit": {
+    name: "Fused connection unit",
+    letter: "F",
+    plate: { 1: one, 2: one },
+    box: { 1: box1, 2: box1 },
+    height: 1150,
+    newHeight: 1150,
+    on: "wall",
+    gangs: [1],
+  },
+  "cooker-control": {
+    name: "Cooker control",
+    letter: "C",
+    plate: { 1: one, 2: two },
+    box: boxes,
+    height: 1150,
+    newHeight: 1150,
+    on: "wall",
+    gangs: [1, 2],
+  },
+  "appliance-outlet": {
+    name: "Appliance outlet",
+    letter: "A",
+    plate: plates,
+    box: boxes,
+    height: 450,
+    newHeight: 450,
+    on: "wall",
+    gangs: [1, 2],
+  },
+  isolator: {
+    name: "Isolating switch",
+    letter: "K",
+    plate: { 1: one, 2: two },
+    box: boxes,
+    height: 1150,
+    newHeight: 1150,
+    on: "wall",
+    gangs: [1, 2],
+  },
+  light: {
+    name: "Ceiling light",
+    letter: "L",
+    plate: round,
+    box: roundBox,
+    height: null,
+    newHeight: null,
+    on: "deck",
+    gangs: [1],
+  },
+  "wall-light": {
+    name: "Wall light",
+    letter: "B",
+    plate: { 1: one, 2: one },
+    box: { 1: box1, 2: box1 },
+    height: 1800,
+    newHeight: 1800,
+    on: "wall",
+    gangs: [1],
+  },
+  "junction-box": {
+    name: "Joint box",
+    letter: "J",
+    plate: round,
+    box: roundBox,
+    height: 1800,
+    newHeight: 1800,
+    on: "either",
+    gangs: [1],
+  },
+  board: {
+    name: "Board",
+    letter: "DB",
+    plate: boardSize,
+    box: boardSize,
+    height: 1400,
+    newHeight: 1400,
+    on: "wall",
+    gangs: [1, 2],
+  },
 };
 
 /** Middle of a socket by kind of room where it differs from the usual height, mm: over a worktop or a bench. Typical practice. */
-export const socketHeights: Readonly<Partial<Record<string, number>>> = { kitchen: 1056, utility: 1056, workshop: 1080, yard: 450 };
+export const socketHeights: Readonly<Partial<Record<string, number>>> = {
+  kitchen: 1056,
+  utility: 1056,
+  workshop: 1080,
+  yard: 450,
+};
 
 /** Plate size of a point, mm. */
-export const plateOf = (p: { kind: PointKind; gang: 1 | 2 }): { width: number; height: number } => accessories[p.kind].plate[p.gang];
+export const plateOf = (p: { kind: PointKind; gang: 1 | 2 }): { width: number; height: number } =>
+  accessories[p.kind].plate[p.gang];
 /** Inside size of its box, mm. */
-export const boxOf = (p: { kind: PointKind; gang: 1 | 2 }): { width: number; height: number } => accessories[p.kind].box[p.gang];
+export const boxOf = (p: { kind: PointKind; gang: 1 | 2 }): { width: number; height: number } =>
+  accessories[p.kind].box[p.gang];

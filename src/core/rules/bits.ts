@@ -14,7 +14,11 @@ export const BORE_PITCH = 3 * 25;
  * Smallest bit (Ø mm) through which the cables pass, filling at most 45 % of the hole and with the widest fitting across;
  * null when none of the bits up to `most` does.
  */
-export function bitFor(passing: readonly { width: number; thickness: number }[], most: number, drills: readonly number[] = bits): number | null {
+export function bitFor(
+  passing: readonly { width: number; thickness: number }[],
+  most: number,
+  drills: readonly number[] = bits,
+): number | null {
   const area = passing.reduce((sum, c) => sum + section(c), 0);
   const widest = Math.max(0, ...passing.map((c) => Math.hypot(c.width, c.thickness)));
   for (const d of drills) {

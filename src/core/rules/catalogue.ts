@@ -17,12 +17,28 @@ export interface Catalogue {
   drums: readonly DrumSize[];
 }
 
-export const standardCatalogue: Catalogue = { cables, glands, mineral: mineralCables, conduits, trunkings, boxes, clips: clipSizes, drums: drumSizes };
+export const standardCatalogue: Catalogue = {
+  cables,
+  glands,
+  mineral: mineralCables,
+  conduits,
+  trunkings,
+  boxes,
+  clips: clipSizes,
+  drums: drumSizes,
+};
 
 const size = z.number().positive().max(1000);
 const id = z.string().regex(/^[A-Za-z0-9.\-]{1,40}$/, "an id of 1 to 40 letters, digits, dots or -");
-const orderly = <T extends z.ZodType<Record<string, number | string | boolean | undefined>>>(schema: T, low: string, high: string): T =>
-  schema.refine((r) => (r[low] as number) <= (r[high] as number), { path: [high], message: `must be at least ${low}` }) as unknown as T;
+const orderly = <T extends z.ZodType<Record<string, number | string | boolean | undefined>>>(
+  schema: T,
+  low: string,
+  high: string,
+): T =>
+  schema.refine((r) => (r[low] as number) <= (r[high] as number), {
+    path: [high],
+    message: `must be at least ${low}`,
+  }) as unknown as T;
 
 /** Shape of a row of each table: what an imported sheet is checked against. */
 export const rowSchemas = {
@@ -39,8 +55,33 @@ export const rowSchemas = {
     wire: size.optional(),
     source: z.string().trim().min(1).max(120),
   }),
-  glands: orderly(orderly(z.strictObject({ id, thread: z.string().trim().min(1).max(20), bedding: size, sheathLeast: size, sheathMost: size, wireLeast: size, wireMost: size, acrossFlats: size, acrossCorners: size, hole: size }), "sheathLeast", "sheathMost"), "wireLeast", "wireMost"),
-  mineral: z.strictObject({ id, cores: z.number().int().min(1).max(61), duty: z.enum(["L", "H"]), csa: size, sheath: size }),
+  glands: orderly(
+    orderly(
+      z.strictObject({
+        id,
+        thread: z.string().trim().min(1).max(20),
+        bedding: size,
+        sheathLeast: size,
+        sheathMost: size,
+        wireLeast: size,
+        wireMost: size,
+        acrossFlats: size,
+        acrossCorners: size,
+        hole: size,
+      }),
+      "sheathLeast",
+      "sheathMost",
+    ),
+    "wireLeast",
+    "wireMost",
+  ),
+  mineral: z.strictObject({
+    id,
+    cores: z.number().int().min(1).max(61),
+    duty: z.enum(["L", "H"]),
+    csa: size,
+    sheath: size,
+  }),
   conduits: orderly(z.strictObject({ id, outside: size, inside: size }), "inside", "outside"),
   trunkings: z.strictObject({ id, width: size, height: size, insideWidth: size, insideHeight: size }),
   boxes: z.strictObject({ id, gang: z.union([z.literal(1), z.literal(2)]), width: size, height: size, depth: size }),
@@ -50,7 +91,8 @@ export const rowSchemas = {
 
 export type CatalogueTable = keyof Catalogue;
 export const catalogueTables = Object.keys(rowSchemas) as CatalogueTable[];
-export const isCatalogueTable = (x: unknown): x is CatalogueTable => typeof x === "string" && Object.hasOwn(rowSchemas, x);
+export const isCatalogueTable = (x: unknown): x is CatalogueTable =>
+  typeof x === "string" && Object.hasOwn(rowSchemas, x);
 
 /** What each table holds, in words, and where its standard values come from. */
 export const catalogueNames: Record<CatalogueTable, { title: string; source: string }> = {
@@ -95,4 +137,5 @@ export function rowOf<T extends { id: string }>(rows: readonly T[], wanted: stri
 }
 
 /** Cable by its id in a catalogue (the standard one when none is given), or null. */
-export const cableOf = (wanted: string, catalogue: Catalogue = standardCatalogue): Cable | null => rowOf(catalogue.cables, wanted);
+export const cableOf = (wanted: string, catalogue: Catalogue = standardCatalogue): Cable | null =>
+  rowOf(catalogue.cables, wanted);

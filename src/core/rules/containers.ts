@@ -23,10 +23,29 @@ export const conduits: readonly Conduit[] = [
   { id: "63", outside: 63, inside: 57.0 },
 ];
 
-const trunking = (width: number, height: number): Trunking => ({ id: `${width}x${height}`, width, height, insideWidth: width - 3, insideHeight: height - 3 });
+const trunking = (width: number, height: number): Trunking => ({
+  id: `${width}x${height}`,
+  width,
+  height,
+  insideWidth: width - 3,
+  insideHeight: height - 3,
+});
 
 export const trunkings: readonly Trunking[] = [
-  trunking(16, 16), trunking(25, 16), trunking(38, 16), trunking(38, 25), trunking(50, 25), trunking(50, 38), trunking(50, 50),
-  trunking(75, 25), trunking(75, 38), trunking(75, 50), trunking(75, 75),
-  trunking(100, 25), trunking(100, 38), trunking(100, 50), trunking(100, 75), trunking(100, 100),
+  trunking(16, 16),
+  trunking(25, 16),
+  trunking(38, 16),
+  trunking(38, 25),
+  trunking(50, 25),
+  trunking(50, 38),
+  trunking(50, 50),
+  trunking(75, 25),
+  trunking(75, 38),
+  trunking(75, 50),
+  trunking(75, 75),
+  trunking(100, 25),
+  trunking(100, 38),
+  trunking(100, 50),
+  trunking(100, 75),
+  trunking(100, 100),
 ];

@@ -14,4 +14,6 @@ const editions: readonly (readonly [designation: RegExp, edition: string])[] = [
 ];
 
 /** Edition of a source in words; custom and the maker's sheet have none. */
-export const editionOf = (source: string): string => editions.flatMap(([d, e]) => (d.test(source) ? [e] : [])).join("; ") || "no edition: custom, a maker's sheet, or our own geometry";
+export const editionOf = (source: string): string =>
+  editions.flatMap(([d, e]) => (d.test(source) ? [e] : [])).join("; ") ||
+  "no edition: custom, a maker's sheet, or our own geometry";

@@ -46,11 +46,14 @@ const weight: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 /** Findings in reading order: gravest first, then by rule, subject and message, so equal jobs read equal. */
 export function inOrder(list: readonly Finding[]): Finding[] {
   const text = (f: Finding): string => `${f.rule}\u0000${f.subject}\u0000${f.message}`;
-  return [...list].sort((a, b) => weight[a.severity] - weight[b.severity] || (text(a) < text(b) ? -1 : text(a) > text(b) ? 1 : 0));
+  return [...list].sort(
+    (a, b) => weight[a.severity] - weight[b.severity] || (text(a) < text(b) ? -1 : text(a) > text(b) ? 1 : 0),
+  );
 }
 
 /** A measured value for a gauge: lengths as `mm`, shares to a tenth of a percent, other units with up to three decimals. */
-export const quantity = (x: number, unit: string | undefined): string => (unit === undefined || unit === "mm" ? mm(x) : String(Number(x.toFixed(unit === "%" ? 1 : 3))));
+export const quantity = (x: number, unit: string | undefined): string =>
+  unit === undefined || unit === "mm" ? mm(x) : String(Number(x.toFixed(unit === "%" ? 1 : 3)));
 
 /** A length for a sentence: whole millimetres with thin spaces between thousands, one decimal when it matters. */
 export function mm(x: number): string {

@@ -13,7 +13,18 @@ export interface Gland {
   hole: number;
 }
 
-const row = (id: string, thread: string, bedding: number, sheathLeast: number, sheathMost: number, wireLeast: number, wireMost: number, acrossFlats: number, acrossCorners: number, hole: number): Gland => ({ id, thread, bedding, sheathLeast, sheathMost, wireLeast, wireMost, acrossFlats, acrossCorners, hole });
+const row = (
+  id: string,
+  thread: string,
+  bedding: number,
+  sheathLeast: number,
+  sheathMost: number,
+  wireLeast: number,
+  wireMost: number,
+  acrossFlats: number,
+  acrossCorners: number,
+  hole: number,
+): Gland => ({ id, thread, bedding, sheathLeast, sheathMost, wireLeast, wireMost, acrossFlats, acrossCorners, hole });
 
 /** Smallest first: the first that fits is the one to pick. */
 export const glands: readonly Gland[] = [

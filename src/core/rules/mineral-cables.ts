@@ -16,9 +16,22 @@ const row = (id: string, sheath: number): MineralCable => {
 };
 
 export const mineralCables: readonly MineralCable[] = [
-  row("2L1", 5.1), row("2L1.5", 5.7), row("2L2.5", 6.6), row("2L4", 7.7),
-  row("3L1", 5.8), row("3L1.5", 6.4), row("3L2.5", 7.3),
-  row("4L1", 6.3), row("4L1.5", 7.0), row("4L2.5", 8.1),
-  row("7L1", 7.6), row("7L1.5", 8.4), row("7L2.5", 9.7),
-  row("2H1.5", 7.9), row("2H2.5", 8.7), row("2H4", 9.8), row("2H6", 10.9), row("2H10", 12.7),
+  row("2L1", 5.1),
+  row("2L1.5", 5.7),
+  row("2L2.5", 6.6),
+  row("2L4", 7.7),
+  row("3L1", 5.8),
+  row("3L1.5", 6.4),
+  row("3L2.5", 7.3),
+  row("4L1", 6.3),
+  row("4L1.5", 7.0),
+  row("4L2.5", 8.1),
+  row("7L1", 7.6),
+  row("7L1.5", 8.4),
+  row("7L2.5", 9.7),
+  row("2H1.5", 7.9),
+  row("2H2.5", 8.7),
+  row("2H4", 9.8),
+  row("2H6", 10.9),
+  row("2H10", 12.7),
 ];

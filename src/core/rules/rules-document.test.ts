@@ -21,7 +21,10 @@ describe("the rule book", () => {
     for (const q of schoolQuestions) for (const o of q.options) expect(o.reason.length, q.question).toBeGreaterThan(20);
   });
   it("names no firm: sources are designations, practice, or ours", () => {
-    for (const r of Object.values(book)) expect(r.source).toMatch(/^(BS|Approved Document|On-site|Trade habit|Kitchen|Maker's|Lumbet|Custom|Geometry|New-home|Our)/);
+    for (const r of Object.values(book))
+      expect(r.source).toMatch(
+        /^(BS|Approved Document|On-site|Trade habit|Kitchen|Maker's|Lumbet|Custom|Geometry|New-home|Our)/,
+      );
   });
 });
 

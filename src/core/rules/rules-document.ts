@@ -35,23 +35,46 @@ export function rulesDocument(): string {
       ["id", "rule", "limit", "severity", "source", "edition", "why", "caution"],
       ids.map((id) => {
         const r = ruleOf(id as RuleId);
-        return [`\`${id}\``, `**${r.title}.** ${r.text}`, r.limit, r.severity, r.source, editionOf(r.source), r.why, r.caution ?? ""];
+        return [
+          `\`${id}\``,
+          `**${r.title}.** ${r.text}`,
+          r.limit,
+          r.severity,
+          r.source,
+          editionOf(r.source),
+          r.why,
+          r.caution ?? "",
+        ];
       }),
     ),
   ]);
-  const tables = bookTables(standardCatalogue).flatMap((t) => [`### ${t.title}`, `Source: ${t.source}. ${t.caution}`, table(t.columns, t.rows)]);
-  const schools = schoolQuestions.flatMap((q) => [`### ${q.question}`, table(["school", "reason"], q.options.map((o) => [o.name, o.reason]))]);
-  return [
-    "# Rules and sources",
-    "Made by `npm run schemas` from the rows that the program judges by. All lengths mm unless said. The figures are a working aid, not a certificate: local code, licensed practice and the maker's sheet come first. Values marked typical may be replaced in the catalogue.",
-    "## Rules",
-    ...rules,
-    "## Tables",
-    ...tables,
-    "## Schools of practice",
-    ...schools,
-    "## Readings of this edition",
-    readings.map((r) => `- ${r}`).join("\n"),
-    "",
-  ].join("\n\n").trimEnd() + "\n";
+  const tables = bookTables(standardCatalogue).flatMap((t) => [
+    `### ${t.title}`,
+    `Source: ${t.source}. ${t.caution}`,
+    table(t.columns, t.rows),
+  ]);
+  const schools = schoolQuestions.flatMap((q) => [
+    `### ${q.question}`,
+    table(
+      ["school", "reason"],
+      q.options.map((o) => [o.name, o.reason]),
+    ),
+  ]);
+  return (
+    [
+      "# Rules and sources",
+      "Made by `npm run schemas` from the rows that the program judges by. All lengths mm unless said. The figures are a working aid, not a certificate: local code, licensed practice and the maker's sheet come first. Values marked typical may be replaced in the catalogue.",
+      "## Rules",
+      ...rules,
+      "## Tables",
+      ...tables,
+      "## Schools of practice",
+      ...schools,
+      "## Readings of this edition",
+      readings.map((r) => `- ${r}`).join("\n"),
+      "",
+    ]
+      .join("\n\n")
+      .trimEnd() + "\n"
+  );
 }

@@ -3,7 +3,13 @@ import { z } from "zod";
 /** Steps of a run on site, in the order they are done. */
 export const steps = ["bored", "drawn-in", "clipped", "made-off", "tested"] as const;
 export type Step = (typeof steps)[number];
-export const stepNames: Record<Step, string> = { bored: "Bored", "drawn-in": "Drawn in", clipped: "Clipped", "made-off": "Made off", tested: "Tested" };
+export const stepNames: Record<Step, string> = {
+  bored: "Bored",
+  "drawn-in": "Drawn in",
+  clipped: "Clipped",
+  "made-off": "Made off",
+  tested: "Tested",
+};
 
 /** One line of the site book. Lines are only ever added; `undone` takes an earlier line back. */
 export const siteEntrySchema = z.strictObject({
@@ -41,10 +47,14 @@ export function stateOf(entries: readonly SiteEntry[], run: string): Record<Step
 }
 
 /** The first step of the run not yet done, or null when all are. */
-export const nextStep = (state: Record<Step, StepState>, needed: readonly Step[] = steps): Step | null => needed.find((s) => !state[s].done) ?? null;
+export const nextStep = (state: Record<Step, StepState>, needed: readonly Step[] = steps): Step | null =>
+  needed.find((s) => !state[s].done) ?? null;
 
 /** Share of all steps of the given runs that are done, 0 to 1; 0 when there are no runs. */
-export function progress(entries: readonly SiteEntry[], runs: readonly { id: string; steps: readonly Step[] }[]): { done: number; of: number } {
+export function progress(
+  entries: readonly SiteEntry[],
+  runs: readonly { id: string; steps: readonly Step[] }[],
+): { done: number; of: number } {
   let done = 0;
   let of = 0;
   for (const r of runs) {

@@ -5,7 +5,13 @@ import { type Change, current } from "../job/patch";
 export type NewId = (prefix: string) => string;
 
 /** A change of one thing of a job: its value as it is, and as it is to be (null: gone). */
-export const changeOf = (job: Job, collection: Change["collection"], id: string, after: unknown): Change => ({ collection, id, before: current(job, { collection, id }), after });
+export const changeOf = (job: Job, collection: Change["collection"], id: string, after: unknown): Change => ({
+  collection,
+  id,
+  before: current(job, { collection, id }),
+  after,
+});
 
 /** Walls of a room in the order of its corners. */
-export const wallsOf = (job: Job, room: string): Job["walls"] => job.walls.filter((w) => w.room === room).sort((a, b) => a.index - b.index);
+export const wallsOf = (job: Job, room: string): Job["walls"] =>
+  job.walls.filter((w) => w.room === room).sort((a, b) => a.index - b.index);

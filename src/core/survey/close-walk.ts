@@ -30,11 +30,16 @@ export interface ClosedWalk {
  * a measured diagonal pins the angles instead. Exact to 0.001 mm before rounding.
  * @throws nothing; what cannot be closed is returned as a refusal
  */
-export function closeWalk(walk: Walk, diagonals: readonly Diagonal[] = []): { room: ClosedWalk } | { refusals: Refusal[] } {
+export function closeWalk(
+  walk: Walk,
+  diagonals: readonly Diagonal[] = [],
+): { room: ClosedWalk } | { refusals: Refusal[] } {
   const n = walk.sides.length;
   const refuse = (message: string): { refusals: Refusal[] } => ({ refusals: [{ path: "walk", message }] });
   if (n < 3) return refuse("a room has at least three sides");
-  for (const d of diagonals) if (d.from === d.to || d.from < 0 || d.to < 0 || d.from >= n || d.to >= n) return refuse(`the diagonal from corner ${d.from + 1} to ${d.to + 1} has no such corners; there are ${n}`);
+  for (const d of diagonals)
+    if (d.from === d.to || d.from < 0 || d.to < 0 || d.from >= n || d.to >= n)
+      return refuse(`the diagonal from corner ${d.from + 1} to ${d.to + 1} has no such corners; there are ${n}`);
   const full = walk.sides.reduce((s, x) => s + (x.turn ?? 0), 0) < 0 ? -2 * Math.PI : 2 * Math.PI;
   const start = firstGuess(walk);
   const known = walk.sides.filter((s) => s.length !== null).map((s) => s.length!);
@@ -44,7 +49,8 @@ export function closeWalk(walk: Walk, diagonals: readonly Diagonal[] = []): { ro
   const heading = (q: readonly number[], i: number): number => (i === 0 ? 0 : q[n + i - 1]!);
   const corners = (q: readonly number[]): XY[] => {
     const out: XY[] = [{ x: 0, y: 0 }];
-    for (let i = 0; i < n; i++) out.push({ x: out[i]!.x + Math.sin(heading(q, i)) * q[i]!, y: out[i]!.y + Math.cos(heading(q, i)) * q[i]! });
+    for (let i = 0; i < n; i++)
+      out.push({ x: out[i]!.x + Math.sin(heading(q, i)) * q[i]!, y: out[i]!.y + Math.cos(heading(q, i)) * q[i]! });
     return out;
   };
   const size = p.length;
@@ -68,7 +74,10 @@ export function closeWalk(walk: Walk, diagonals: readonly Diagonal[] = []): { ro
       const turned = (i + 1 < n ? heading(p, i + 1) : full) - heading(p, i);
       observe(grad, s.turn === null ? 0 : (s.turn * Math.PI) / 180 - turned, s.turn === null ? 1e4 : angleTrust);
     });
-    const slopes = (i: number, k: number): { dx: number; dy: number } => (k === 0 ? { dx: Math.sin(heading(p, i)), dy: Math.cos(heading(p, i)) } : { dx: Math.cos(heading(p, i)) * p[i]!, dy: -Math.sin(heading(p, i)) * p[i]! });
+    const slopes = (i: number, k: number): { dx: number; dy: number } =>
+      k === 0
+        ? { dx: Math.sin(heading(p, i)), dy: Math.cos(heading(p, i)) }
+        : { dx: Math.cos(heading(p, i)) * p[i]!, dy: -Math.sin(heading(p, i)) * p[i]! };
     for (const d of diagonals) {
       const [a, b] = [Math.min(d.from, d.to), Math.max(d.from, d.to)];
       const dx = at[b]!.x - at[a]!.x;
@@ -100,13 +109,18 @@ export function closeWalk(walk: Walk, diagonals: readonly Diagonal[] = []): { ro
     right[size] = -at[n]!.x;
     right[size + 1] = -at[n]!.y;
     const step = solve(rows, right);
-    if (!step || step.some((x) => !Number.isFinite(x))) return refuse("the room does not close: the sides that could not be measured run the same way; measure one of them");
+    if (!step || step.some((x) => !Number.isFinite(x)))
+      return refuse(
+        "the room does not close: the sides that could not be measured run the same way; measure one of them",
+      );
     p = p.map((x, i) => x + step[i]!);
     if (Math.max(...step.slice(0, size).map(Math.abs)) < 1e-7) break;
   }
   const at = corners(p);
-  if (p.slice(0, n).some((x) => x < 10)) return refuse("the room does not close with these lengths: a side would come out at nothing; look at the turns");
-  if (Math.hypot(at[n]!.x, at[n]!.y) > 0.5) return refuse("the room does not close with these turns; look at them again");
+  if (p.slice(0, n).some((x) => x < 10))
+    return refuse("the room does not close with these lengths: a side would come out at nothing; look at the turns");
+  if (Math.hypot(at[n]!.x, at[n]!.y) > 0.5)
+    return refuse("the room does not close with these turns; look at them again");
   const raw = stepsOf(walk);
   const gap = known.length === n ? Math.hypot(raw[n]!.x, raw[n]!.y) : 0;
   const rounded = at.slice(0, n).map((c) => ({ x: Math.round(c.x * 10) / 10 + 0, y: Math.round(c.y * 10) / 10 + 0 }));
@@ -115,9 +129,22 @@ export function closeWalk(walk: Walk, diagonals: readonly Diagonal[] = []): { ro
     room: {
       outline: signedArea(rounded) > 0 ? [...rounded].reverse() : rounded,
       gap,
-      share: gap / Math.max(1, known.reduce((s, x) => s + x, 0)),
-      sides: walk.sides.map((s, i) => ({ measured: s.length, used: used[i]!, turn: s.turn, usedTurn: (((i + 1 < n ? heading(p, i + 1) : full) - heading(p, i)) * 180) / Math.PI })),
-      diagonals: diagonals.map((d) => ({ ...d, used: Math.hypot(at[d.to]!.x - at[d.from]!.x, at[d.to]!.y - at[d.from]!.y) })),
+      share:
+        gap /
+        Math.max(
+          1,
+          known.reduce((s, x) => s + x, 0),
+        ),
+      sides: walk.sides.map((s, i) => ({
+        measured: s.length,
+        used: used[i]!,
+        turn: s.turn,
+        usedTurn: (((i + 1 < n ? heading(p, i + 1) : full) - heading(p, i)) * 180) / Math.PI,
+      })),
+      diagonals: diagonals.map((d) => ({
+        ...d,
+        used: Math.hypot(at[d.to]!.x - at[d.from]!.x, at[d.to]!.y - at[d.from]!.y),
+      })),
     },
   };
 }

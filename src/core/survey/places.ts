@@ -17,8 +17,16 @@ export function usualCircuit(job: Job, kind: PointKind, picked: string | null): 
   const own = job.circuits.find((c) => c.id === picked);
   if (own) return own;
   const byLabel = [...job.circuits].filter((c) => c.state !== "keep").sort((a, b) => (a.label < b.label ? -1 : 1));
-  if (kind === "socket") return byLabel.find((c) => c.kind === "ring" || (c.kind === "radial" && c.points.some((id) => job.points.find((p) => p.id === id)?.kind === "socket"))) ?? null;
-  if (kind === "light" || kind === "switch" || kind === "wall-light") return byLabel.find((c) => c.kind === "lighting") ?? null;
+  if (kind === "socket")
+    return (
+      byLabel.find(
+        (c) =>
+          c.kind === "ring" ||
+          (c.kind === "radial" && c.points.some((id) => job.points.find((p) => p.id === id)?.kind === "socket")),
+      ) ?? null
+    );
+  if (kind === "light" || kind === "switch" || kind === "wall-light")
+    return byLabel.find((c) => c.kind === "lighting") ?? null;
   return null;
 }
 
@@ -35,38 +43,75 @@ export function freeSpot(job: Job, f: Face, v: number, plate: { width: number; h
   const { length } = f.shape;
   const taken = [
     ...job.openings.filter((o) => o.wall === f.wall.id).map(rectOf),
-    ...job.points.flatMap((p) => (p.place.on === "wall" && p.place.wall === f.wall.id ? [rectAround({ ...p.place, ...plateOf(p) })] : [])),
+    ...job.points.flatMap((p) =>
+      p.place.on === "wall" && p.place.wall === f.wall.id ? [rectAround({ ...p.place, ...plateOf(p) })] : [],
+    ),
   ];
   const middle = Math.round(length / 2 / 10) * 10;
   for (let d = 0; d <= length / 2; d += 50)
     for (const u of [middle + d, middle - d])
-      if (u >= plate.width / 2 && u <= length - plate.width / 2 && !taken.some((r) => overlap(r, rectAround({ u, v, ...plate })))) return u;
+      if (
+        u >= plate.width / 2 &&
+        u <= length - plate.width / 2 &&
+        !taken.some((r) => overlap(r, rectAround({ u, v, ...plate })))
+      )
+        return u;
   return middle;
 }
 
 /** Height brought under the ceiling where it slopes, mm. */
 const under = (f: Face, u: number, v: number, plate: { width: number; height: number }): number => {
-  const top = f.shape.top ? lowestTop(f.shape.top, Math.max(0, u - plate.width / 2), Math.min(f.shape.length, u + plate.width / 2)) : f.shape.height;
+  const top = f.shape.top
+    ? lowestTop(f.shape.top, Math.max(0, u - plate.width / 2), Math.min(f.shape.length, u + plate.width / 2))
+    : f.shape.height;
   return tenth(Math.max(plate.height / 2, Math.min(v, top - plate.height / 2)));
 };
 
 /** A new point of a kind at a place, joined to a circuit. */
-function newPoint(job: Job, kind: PointKind, gang: 1 | 2, place: Point["place"], taken: Set<string>, newId: NewId): Point {
+function newPoint(
+  job: Job,
+  kind: PointKind,
+  gang: 1 | 2,
+  place: Point["place"],
+  taken: Set<string>,
+  newId: NewId,
+): Point {
   const allowed = accessories[kind].gangs.includes(gang) ? gang : 1;
-  return pointSchema.parse({ id: newId("p"), label: nextLabel(taken, kind), kind, gang: allowed, place, ways: kind === "board" ? 10 : 0, mount: kind === "board" ? "surface" : "flush" });
+  return pointSchema.parse({
+    id: newId("p"),
+    label: nextLabel(taken, kind),
+    kind,
+    gang: allowed,
+    place,
+    ways: kind === "board" ? 10 : 0,
+    mount: kind === "board" ? "surface" : "flush",
+  });
 }
 
 /** Puts new points on the circuit they join, in one change of it. */
 function joined(job: Job, circuit: Circuit | null, points: readonly Point[]): Change[] {
   const wired = points.filter((p) => p.kind !== "board").map((p) => p.id);
-  return [...points.map((p) => changeOf(job, "points", p.id, p)), ...(circuit && wired.length ? [changeOf(job, "circuits", circuit.id, { ...circuit, points: [...circuit.points, ...wired] })] : [])];
+  return [
+    ...points.map((p) => changeOf(job, "points", p.id, p)),
+    ...(circuit && wired.length
+      ? [changeOf(job, "circuits", circuit.id, { ...circuit, points: [...circuit.points, ...wired] })]
+      : []),
+  ];
 }
 
 /**
  * Adds one point to a face at its usual height, or to the ceiling of the room for ceiling points.
  * @returns its id and the changes, or words when there is no place for it
  */
-export function addPoint(h: House, room: Room, wall: string | null, kind: PointKind, gang: 1 | 2, circuitId: string | null, newId: NewId): { point: string; changes: Change[] } | string {
+export function addPoint(
+  h: House,
+  room: Room,
+  wall: string | null,
+  kind: PointKind,
+  gang: 1 | 2,
+  circuitId: string | null,
+  newId: NewId,
+): { point: string; changes: Change[] } | string {
   const { job } = h;
   const taken = new Set(job.points.map((p) => p.label));
   const kindOf = accessories[kind];
@@ -75,7 +120,14 @@ export function addPoint(h: House, room: Room, wall: string | null, kind: PointK
     const deck = ceilingDeck(job, room);
     if (!deck) return `There is no deck over ${room.name} for a ceiling point; add one in Survey.`;
     const b = bounds(room.outline);
-    const p = newPoint(job, kind, gang, { on: "deck", deck, x: tenth((b.x0 + b.x1) / 2), y: tenth((b.y0 + b.y1) / 2), face: "ceiling" }, taken, newId);
+    const p = newPoint(
+      job,
+      kind,
+      gang,
+      { on: "deck", deck, x: tenth((b.x0 + b.x1) / 2), y: tenth((b.y0 + b.y1) / 2), face: "ceiling" },
+      taken,
+      newId,
+    );
     return { point: p.id, changes: joined(job, circuit, [p]) };
   }
   const faces = h.faces.filter((f) => f.room.id === room.id).sort((a, b) => a.wall.index - b.wall.index);
@@ -93,8 +145,17 @@ export function ceilingDeck(job: Job, room: Room): string | null {
   const floor = job.storeys.find((s) => s.id === room.storey)?.level ?? 0;
   const b = bounds(room.outline);
   const mid = { x: (b.x0 + b.x1) / 2, y: (b.y0 + b.y1) / 2 };
-  const fits = job.decks.filter((d) => d.underside >= floor + room.height - 1 && d.underside <= floor + room.height + 100);
-  return (fits.find((d) => { const o = bounds(d.outline); return mid.x >= o.x0 && mid.x <= o.x1 && mid.y >= o.y0 && mid.y <= o.y1; }) ?? fits[0])?.id ?? null;
+  const fits = job.decks.filter(
+    (d) => d.underside >= floor + room.height - 1 && d.underside <= floor + room.height + 100,
+  );
+  return (
+    (
+      fits.find((d) => {
+        const o = bounds(d.outline);
+        return mid.x >= o.x0 && mid.x <= o.x1 && mid.y >= o.y0 && mid.y <= o.y1;
+      }) ?? fits[0]
+    )?.id ?? null
+  );
 }
 
 /**
@@ -102,40 +163,65 @@ export function ceilingDeck(job: Job, room: Room): string | null {
  */
 export function equalPlaces(from: number, to: number, count: number, how: "ends" | "between"): number[] {
   if (count < 1) return [];
-  if (how === "ends") return count === 1 ? [tenth((from + to) / 2)] : Array.from({ length: count }, (_, i) => tenth(from + ((to - from) * i) / (count - 1)));
+  if (how === "ends")
+    return count === 1
+      ? [tenth((from + to) / 2)]
+      : Array.from({ length: count }, (_, i) => tenth(from + ((to - from) * i) / (count - 1)));
   return Array.from({ length: count }, (_, i) => tenth(from + ((to - from) * (i + 0.5)) / count));
 }
 
 /** Adds several points of a kind to a wall at equal spacing, all at one height. Places in an opening or past the end are refused in words. */
-export function addSeries(h: House, f: Face, s: { kind: PointKind; gang: 1 | 2; count: number; from: number; to: number; v: number; how: "ends" | "between" }, circuitId: string | null, newId: NewId): { points: string[]; changes: Change[] } | string {
+export function addSeries(
+  h: House,
+  f: Face,
+  s: { kind: PointKind; gang: 1 | 2; count: number; from: number; to: number; v: number; how: "ends" | "between" },
+  circuitId: string | null,
+  newId: NewId,
+): { points: string[]; changes: Change[] } | string {
   const { job } = h;
   const plate = accessories[s.kind].plate[s.gang];
-  if (accessories[s.kind].on === "deck") return `A ${accessories[s.kind].name.toLowerCase()} goes on a ceiling, not on a wall.`;
+  if (accessories[s.kind].on === "deck")
+    return `A ${accessories[s.kind].name.toLowerCase()} goes on a ceiling, not on a wall.`;
   if (s.from > s.to) return `From is ${mm(s.from)} and to is ${mm(s.to)}; to must be the larger.`;
   const us = equalPlaces(s.from, s.to, s.count, s.how);
   const openings = job.openings.filter((o) => o.wall === f.wall.id);
   for (const u of us) {
-    if (u < plate.width / 2 || u > f.shape.length - plate.width / 2) return `A plate of ${mm(plate.width)} at ${mm(u)} reaches past the end of the wall; it must be between ${mm(plate.width / 2)} and ${mm(f.shape.length - plate.width / 2)}.`;
+    if (u < plate.width / 2 || u > f.shape.length - plate.width / 2)
+      return `A plate of ${mm(plate.width)} at ${mm(u)} reaches past the end of the wall; it must be between ${mm(plate.width / 2)} and ${mm(f.shape.length - plate.width / 2)}.`;
     const o = openings.find((x) => overlap(rectOf(x), rectAround({ u, v: s.v, ...plate })));
-    if (o) return `A plate at ${mm(u)} lies in the ${o.kind} from ${mm(o.u)} to ${mm(o.u + o.width)}; choose another stretch or number.`;
+    if (o)
+      return `A plate at ${mm(u)} lies in the ${o.kind} from ${mm(o.u)} to ${mm(o.u + o.width)}; choose another stretch or number.`;
   }
   const taken = new Set(job.points.map((p) => p.label));
-  const points = us.map((u) => newPoint(job, s.kind, s.gang, { on: "wall", wall: f.wall.id, u, v: under(f, u, s.v, plate) }, taken, newId));
-  return { points: points.map((p) => p.id), changes: joined(job, s.kind === "board" ? null : usualCircuit(job, s.kind, circuitId), points) };
+  const points = us.map((u) =>
+    newPoint(job, s.kind, s.gang, { on: "wall", wall: f.wall.id, u, v: under(f, u, s.v, plate) }, taken, newId),
+  );
+  return {
+    points: points.map((p) => p.id),
+    changes: joined(job, s.kind === "board" ? null : usualCircuit(job, s.kind, circuitId), points),
+  };
 }
 
 /** How picked points are brought into line. */
 export type Alignment = "level" | "plumb" | "spread" | "mirror";
-export const alignmentWords: Record<Alignment, string> = { level: "Same height as the first", plumb: "Same distance from the left as the first", spread: "Equal spacing between the outer two", mirror: "Mirror about the middle of the wall" };
+export const alignmentWords: Record<Alignment, string> = {
+  level: "Same height as the first",
+  plumb: "Same distance from the left as the first",
+  spread: "Equal spacing between the outer two",
+  mirror: "Mirror about the middle of the wall",
+};
 
 /** Brings points on walls into line with the first of them (given in the order picked). Points on decks go by east and north. */
 export function align(h: House, ids: readonly string[], how: Alignment): Change[] | string {
   const { job } = h;
   const points = ids.flatMap((id) => job.points.find((p) => p.id === id) ?? []);
   const first = points[0];
-  if (!first || points.length < (how === "mirror" ? 1 : 2)) return how === "mirror" ? "Pick a point first." : "Pick two points or more first.";
-  if (points.some((p) => p.place.on !== first.place.on)) return "Points on walls and points on ceilings cannot be lined up together.";
-  const put = (p: Point, next: Record<string, number>): Change => changeOf(job, "points", p.id, { ...p, place: { ...p.place, ...next } });
+  if (!first || points.length < (how === "mirror" ? 1 : 2))
+    return how === "mirror" ? "Pick a point first." : "Pick two points or more first.";
+  if (points.some((p) => p.place.on !== first.place.on))
+    return "Points on walls and points on ceilings cannot be lined up together.";
+  const put = (p: Point, next: Record<string, number>): Change =>
+    changeOf(job, "points", p.id, { ...p, place: { ...p.place, ...next } });
   if (first.place.on === "deck") {
     const at = (p: Point): { x: number; y: number } => p.place as { x: number; y: number } & Point["place"];
     if (how === "level") return points.map((p) => put(p, { y: at(first).y }));
@@ -150,9 +236,14 @@ export function align(h: House, ids: readonly string[], how: Alignment): Change[
   const wallOf = (p: Point): string => (p.place as { wall: string }).wall;
   const uv = (p: Point): { u: number; v: number } => p.place as { u: number; v: number } & Point["place"];
   if (how === "level") return points.map((p) => put(p, { v: uv(first).v }));
-  if (how !== "mirror" && points.some((p) => wallOf(p) !== wallOf(first))) return "These points are on different walls; only their heights can be lined up.";
+  if (how !== "mirror" && points.some((p) => wallOf(p) !== wallOf(first)))
+    return "These points are on different walls; only their heights can be lined up.";
   if (how === "plumb") return points.map((p) => put(p, { u: uv(first).u }));
-  if (how === "mirror") return points.flatMap((p) => { const f = h.faces[h.faceOfWall.get(wallOf(p)) ?? -1]; return f ? [put(p, { u: tenth(f.shape.length - uv(p).u) })] : []; });
+  if (how === "mirror")
+    return points.flatMap((p) => {
+      const f = h.faces[h.faceOfWall.get(wallOf(p)) ?? -1];
+      return f ? [put(p, { u: tenth(f.shape.length - uv(p).u) })] : [];
+    });
   const sorted = [...points].sort((p, q) => uv(p).u - uv(q).u);
   const places = equalPlaces(uv(sorted[0]!).u, uv(sorted[sorted.length - 1]!).u, sorted.length, "ends");
   return sorted.map((p, i) => put(p, { u: places[i]! }));
@@ -162,7 +253,13 @@ export function align(h: House, ids: readonly string[], how: Alignment): Change[
  * Copies the points of one room into another, wall by wall from the door: each keeps its distance from the nearer corner and its
  * height. Ceiling points keep their place relative to the room's middle. Walls the other room lacks are told.
  */
-export function copyPoints(h: House, from: Room, to: Room, circuitId: string | null, newId: NewId): { points: string[]; changes: Change[]; left: number } | string {
+export function copyPoints(
+  h: House,
+  from: Room,
+  to: Room,
+  circuitId: string | null,
+  newId: NewId,
+): { points: string[]; changes: Change[]; left: number } | string {
   const { job } = h;
   if (from.id === to.id) return "Choose another room to copy into.";
   const source = wallsOf(job, from.id);
@@ -179,7 +276,10 @@ export function copyPoints(h: House, from: Room, to: Room, circuitId: string | n
     if (!w) continue;
     const step = (w.index - from.startWall + source.length) % source.length;
     const there = step < target.length ? target[(to.startWall + step) % target.length] : undefined;
-    if (!there) { left++; continue; }
+    if (!there) {
+      left++;
+      continue;
+    }
     const [a, b] = [faceOf(w.id).shape, faceOf(there.id)];
     const plate = plateOf(p);
     const raw = p.place.u <= a.length / 2 ? p.place.u : b.shape.length - (a.length - p.place.u);
@@ -190,35 +290,70 @@ export function copyPoints(h: House, from: Room, to: Room, circuitId: string | n
   const deck = ceilingDeck(job, to);
   for (const p of ceilingPointsOf(job, from)) {
     if (p.place.on !== "deck" || p.place.face !== "ceiling") continue;
-    if (!deck) { left++; continue; }
-    const scale = (x: number, a0: number, a1: number, b0: number, b1: number): number => tenth((b0 + b1) / 2 + ((x - (a0 + a1) / 2) * (b1 - b0)) / (a1 - a0));
-    made.push({ old: p, place: { on: "deck", deck, face: "ceiling", x: scale(p.place.x, m.x0, m.x1, n.x0, n.x1), y: scale(p.place.y, m.y0, m.y1, n.y0, n.y1) } });
+    if (!deck) {
+      left++;
+      continue;
+    }
+    const scale = (x: number, a0: number, a1: number, b0: number, b1: number): number =>
+      tenth((b0 + b1) / 2 + ((x - (a0 + a1) / 2) * (b1 - b0)) / (a1 - a0));
+    made.push({
+      old: p,
+      place: {
+        on: "deck",
+        deck,
+        face: "ceiling",
+        x: scale(p.place.x, m.x0, m.x1, n.x0, n.x1),
+        y: scale(p.place.y, m.y0, m.y1, n.y0, n.y1),
+      },
+    });
   }
   if (!made.length) return `${from.name} has no points to copy.`;
   for (const x of made) twin.set(x.old.id, newId("p"));
-  const points = made.map(({ old, place }): Point => ({ ...old, id: twin.get(old.id)!, label: nextLabel(taken, old.kind), place, controls: old.controls.flatMap((c) => twin.get(c) ?? []), existing: false, name: "" }));
+  const points = made.map(({ old, place }): Point => ({
+    ...old,
+    id: twin.get(old.id)!,
+    label: nextLabel(taken, old.kind),
+    place,
+    controls: old.controls.flatMap((c) => twin.get(c) ?? []),
+    existing: false,
+    name: "",
+  }));
   const changes: Change[] = points.map((p) => changeOf(job, "points", p.id, p));
   const lists = new Map<string, string[]>();
   for (const [i, p] of points.entries()) {
     const old = made[i]!.old.id;
-    const c = job.circuits.find((x) => x.id === circuitId) ?? job.circuits.find((x) => x.points.includes(old) && x.state !== "keep") ?? null;
+    const c =
+      job.circuits.find((x) => x.id === circuitId) ??
+      job.circuits.find((x) => x.points.includes(old) && x.state !== "keep") ??
+      null;
     if (c) lists.set(c.id, [...(lists.get(c.id) ?? []), p.id]);
   }
-  for (const [id, add] of lists) { const c = job.circuits.find((x) => x.id === id)!; changes.push(changeOf(job, "circuits", id, { ...c, points: [...c.points, ...add] })); }
+  for (const [id, add] of lists) {
+    const c = job.circuits.find((x) => x.id === id)!;
+    changes.push(changeOf(job, "circuits", id, { ...c, points: [...c.points, ...add] }));
+  }
   return { points: points.map((p) => p.id), changes, left };
 }
 
 /** Puts points on a circuit (null: on none), off any other, and lets go of pins that no longer hold. */
 export function paintCircuit(job: Job, ids: readonly string[], circuitId: string | null): Change[] {
   const wanted = new Set(ids.filter((id) => job.points.some((p) => p.id === id && p.kind !== "board")));
-  const out: Change[] = job.pins.filter((p) => (wanted.has(p.from) || wanted.has(p.to)) && p.circuit !== circuitId).map((p) => changeOf(job, "pins", p.id, null));
+  const out: Change[] = job.pins
+    .filter((p) => (wanted.has(p.from) || wanted.has(p.to)) && p.circuit !== circuitId)
+    .map((p) => changeOf(job, "pins", p.id, null));
   for (const c of job.circuits) {
     const on = new Set([...c.points, ...c.spurs.map((s) => s.point)]);
     if (c.id === circuitId) {
       const add = [...wanted].filter((id) => !on.has(id));
       if (add.length) out.push(changeOf(job, "circuits", c.id, { ...c, points: [...c.points, ...add] }));
     } else if ([...wanted].some((id) => on.has(id)))
-      out.push(changeOf(job, "circuits", c.id, { ...c, points: c.points.filter((x) => !wanted.has(x)), spurs: c.spurs.filter((s) => !wanted.has(s.point) && !wanted.has(s.from)) }));
+      out.push(
+        changeOf(job, "circuits", c.id, {
+          ...c,
+          points: c.points.filter((x) => !wanted.has(x)),
+          spurs: c.spurs.filter((s) => !wanted.has(s.point) && !wanted.has(s.from)),
+        }),
+      );
   }
   return out;
 }
@@ -231,11 +366,31 @@ export function wireAs(job: Job, point: string, from: string | null): Change[] |
   const c = job.circuits.find((x) => x.points.includes(point) || x.spurs.some((s) => s.point === point));
   if (!c) return "This point is on no circuit yet; put it on one first.";
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
-  const pins = job.pins.filter((p) => p.circuit === c.id && (p.from === point || p.to === point)).map((p) => changeOf(job, "pins", p.id, null));
+  const pins = job.pins
+    .filter((p) => p.circuit === c.id && (p.from === point || p.to === point))
+    .map((p) => changeOf(job, "pins", p.id, null));
   const spurs = c.spurs.filter((s) => s.point !== point);
-  if (from === null) return [...pins, changeOf(job, "circuits", c.id, { ...c, points: c.points.includes(point) ? c.points : [...c.points, point], spurs })];
-  if (from === point || !c.points.includes(from)) return `A spur starts at a point in the circuit itself; ${label(from)} is none.`;
-  if (spurs.some((s) => s.from === from)) return `${label(from)} feeds a spur already; one unfused spur feeds one outlet.`;
-  if (c.spurs.some((s) => s.from === point)) return `${label(point)} feeds a spur itself; a spur does not hang on a spur.`;
-  return [...pins, changeOf(job, "circuits", c.id, { ...c, points: c.points.filter((x) => x !== point), spurs: [...spurs, { point, from }] })];
+  if (from === null)
+    return [
+      ...pins,
+      changeOf(job, "circuits", c.id, {
+        ...c,
+        points: c.points.includes(point) ? c.points : [...c.points, point],
+        spurs,
+      }),
+    ];
+  if (from === point || !c.points.includes(from))
+    return `A spur starts at a point in the circuit itself; ${label(from)} is none.`;
+  if (spurs.some((s) => s.from === from))
+    return `${label(from)} feeds a spur already; one unfused spur feeds one outlet.`;
+  if (c.spurs.some((s) => s.from === point))
+    return `${label(point)} feeds a spur itself; a spur does not hang on a spur.`;
+  return [
+    ...pins,
+    changeOf(job, "circuits", c.id, {
+      ...c,
+      points: c.points.filter((x) => x !== point),
+      spurs: [...spurs, { point, from }],
+    }),
+  ];
 }

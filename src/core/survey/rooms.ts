@@ -1,5 +1,15 @@
 import { type XY, bounds } from "../geometry/polygon";
-import { type Deck, type Job, type Point, type Room, type Wall, deckSchema, roomSchema, storeySchema, wallSchema } from "../job/model";
+import {
+  type Deck,
+  type Job,
+  type Point,
+  type Room,
+  type Wall,
+  deckSchema,
+  roomSchema,
+  storeySchema,
+  wallSchema,
+} from "../job/model";
 import type { Change } from "../job/patch";
 import { accessories } from "../rules/accessories";
 import { type NewId, changeOf, wallsOf } from "./change-of";
@@ -21,8 +31,13 @@ export function addRoom(job: Job, f: NewRoom, newId: NewId): { room: string; cha
   const id = newId("r");
   const { build, thickness, ...rest } = f;
   const room = roomSchema.parse({ id, ...rest });
-  const walls = f.outline.map((_, index) => wallSchema.parse({ id: newId("w"), room: id, index, build: f.kind === "yard" ? "open" : build, thickness }));
-  return { room: id, changes: [changeOf(job, "rooms", id, room), ...walls.map((w) => changeOf(job, "walls", w.id, w))] };
+  const walls = f.outline.map((_, index) =>
+    wallSchema.parse({ id: newId("w"), room: id, index, build: f.kind === "yard" ? "open" : build, thickness }),
+  );
+  return {
+    room: id,
+    changes: [changeOf(job, "rooms", id, room), ...walls.map((w) => changeOf(job, "walls", w.id, w))],
+  };
 }
 
 /** The next free label with the letter of a kind: S1, S2 … A label in use is never changed by what is added or taken away. */
@@ -36,7 +51,12 @@ export function nextLabel(taken: Set<string>, kind: Point["kind"]): string {
 }
 
 /** A copy of a room with its walls, openings, fixtures and points, moved and, when wanted, turned over left for right. Points are on no circuit. */
-export function copyRoom(job: Job, room: Room, to: { dx: number; dy: number; storey: string; mirror: boolean; points: boolean; name: string }, newId: NewId): { room: string; changes: Change[] } {
+export function copyRoom(
+  job: Job,
+  room: Room,
+  to: { dx: number; dy: number; storey: string; mirror: boolean; points: boolean; name: string },
+  newId: NewId,
+): { room: string; changes: Change[] } {
   const id = newId("r");
   const n = room.outline.length;
   const b = bounds(room.outline);
@@ -44,7 +64,15 @@ export function copyRoom(job: Job, room: Room, to: { dx: number; dy: number; sto
   const outline = to.mirror ? room.outline.map((_, k) => place(room.outline[n - 1 - k]!)) : room.outline.map(place);
   // Turned over, the side from corner i to i + 1 is walked from the other end: side k is the old n − 2 − k.
   const sideOf = (old: number): number => (to.mirror ? (2 * n - 2 - old) % n : old);
-  const next: Room = { ...room, id, name: to.name, storey: to.storey, outline, startWall: sideOf(room.startWall), slopes: room.slopes.map((s) => ({ ...s, wall: sideOf(s.wall) })) };
+  const next: Room = {
+    ...room,
+    id,
+    name: to.name,
+    storey: to.storey,
+    outline,
+    startWall: sideOf(room.startWall),
+    slopes: room.slopes.map((s) => ({ ...s, wall: sideOf(s.wall) })),
+  };
   const out: Change[] = [changeOf(job, "rooms", id, next)];
   const names = new Map<string, { id: string; length: number }>();
   for (const w of wallsOf(job, room.id)) {
@@ -54,7 +82,8 @@ export function copyRoom(job: Job, room: Room, to: { dx: number; dy: number; sto
     names.set(w.id, { id: fresh.id, length: Math.hypot(q.x - p.x, q.y - p.y) });
     out.push(changeOf(job, "walls", fresh.id, fresh));
   }
-  const over = (wall: { length: number }, u: number, width: number): number => (to.mirror ? wall.length - u - width : u);
+  const over = (wall: { length: number }, u: number, width: number): number =>
+    to.mirror ? wall.length - u - width : u;
   for (const kind of ["openings", "fixtures"] as const)
     for (const x of job[kind]) {
       const w = names.get(x.wall);
@@ -65,12 +94,27 @@ export function copyRoom(job: Job, room: Room, to: { dx: number; dy: number; sto
   if (!to.points) return { room: id, changes: out };
   const taken = new Set(job.points.map((p) => p.label));
   const fresh = new Map<string, string>();
-  const mine = [...job.points.filter((p) => p.place.on === "wall" && names.has(p.place.wall)), ...(to.storey === room.storey ? ceilingPointsOf(job, room) : [])].filter((p) => p.kind !== "board");
+  const mine = [
+    ...job.points.filter((p) => p.place.on === "wall" && names.has(p.place.wall)),
+    ...(to.storey === room.storey ? ceilingPointsOf(job, room) : []),
+  ].filter((p) => p.kind !== "board");
   for (const p of mine) fresh.set(p.id, newId("p"));
   for (const p of mine) {
     const w = p.place.on === "wall" ? names.get(p.place.wall)! : null;
-    const where: Point["place"] = p.place.on === "wall" ? { ...p.place, wall: w!.id, u: over(w!, p.place.u, 0) } : { ...p.place, ...place(p.place) };
-    out.push(changeOf(job, "points", fresh.get(p.id)!, { ...p, id: fresh.get(p.id)!, label: nextLabel(taken, p.kind), place: where, controls: p.controls.map((x) => fresh.get(x) ?? x), existing: false }));
+    const where: Point["place"] =
+      p.place.on === "wall"
+        ? { ...p.place, wall: w!.id, u: over(w!, p.place.u, 0) }
+        : { ...p.place, ...place(p.place) };
+    out.push(
+      changeOf(job, "points", fresh.get(p.id)!, {
+        ...p,
+        id: fresh.get(p.id)!,
+        label: nextLabel(taken, p.kind),
+        place: where,
+        controls: p.controls.map((x) => fresh.get(x) ?? x),
+        existing: false,
+      }),
+    );
   }
   return { room: id, changes: out };
 }
@@ -80,8 +124,10 @@ export function removeRoom(job: Job, id: string): Change[] {
   const walls = new Set(job.walls.filter((w) => w.room === id).map((w) => w.id));
   const gone = new Set(job.points.filter((p) => p.place.on === "wall" && walls.has(p.place.wall)).map((p) => p.id));
   const out = withoutPoints(job, gone);
-  for (const c of ["openings", "fixtures", "photos", "foundTrunkings"] as const) for (const x of job[c]) if (walls.has(x.wall)) out.push(changeOf(job, c, x.id, null));
-  for (const x of job.forbidden) if (x.place.on === "wall" && walls.has(x.place.wall)) out.push(changeOf(job, "forbidden", x.id, null));
+  for (const c of ["openings", "fixtures", "photos", "foundTrunkings"] as const)
+    for (const x of job[c]) if (walls.has(x.wall)) out.push(changeOf(job, c, x.id, null));
+  for (const x of job.forbidden)
+    if (x.place.on === "wall" && walls.has(x.place.wall)) out.push(changeOf(job, "forbidden", x.id, null));
   for (const w of walls) out.push(changeOf(job, "walls", w, null));
   out.push(changeOf(job, "rooms", id, null));
   return out;
@@ -93,13 +139,24 @@ export function withoutPoints(job: Job, gone: ReadonlySet<string>): Change[] {
   for (const p of job.pins) if (gone.has(p.from) || gone.has(p.to)) out.push(changeOf(job, "pins", p.id, null));
   for (const c of job.circuits)
     if (c.points.some((x) => gone.has(x)) || c.spurs.some((s) => gone.has(s.point) || gone.has(s.from)))
-      out.push(changeOf(job, "circuits", c.id, { ...c, board: c.board !== null && gone.has(c.board) ? null : c.board, points: c.points.filter((x) => !gone.has(x)), spurs: c.spurs.filter((s) => !gone.has(s.point) && !gone.has(s.from)) }));
-  for (const c of job.circuits) if (c.board !== null && gone.has(c.board) && !out.some((x) => x.collection === "circuits" && x.id === c.id)) out.push(changeOf(job, "circuits", c.id, { ...c, board: null }));
+      out.push(
+        changeOf(job, "circuits", c.id, {
+          ...c,
+          board: c.board !== null && gone.has(c.board) ? null : c.board,
+          points: c.points.filter((x) => !gone.has(x)),
+          spurs: c.spurs.filter((s) => !gone.has(s.point) && !gone.has(s.from)),
+        }),
+      );
+  for (const c of job.circuits)
+    if (c.board !== null && gone.has(c.board) && !out.some((x) => x.collection === "circuits" && x.id === c.id))
+      out.push(changeOf(job, "circuits", c.id, { ...c, board: null }));
   for (const f of job.foundCables) {
     if (gone.has(f.from)) out.push(changeOf(job, "foundCables", f.id, null));
     else if (f.to !== null && gone.has(f.to)) out.push(changeOf(job, "foundCables", f.id, { ...f, to: null }));
   }
-  for (const p of job.points) if (!gone.has(p.id) && p.controls.some((x) => gone.has(x))) out.push(changeOf(job, "points", p.id, { ...p, controls: p.controls.filter((x) => !gone.has(x)) }));
+  for (const p of job.points)
+    if (!gone.has(p.id) && p.controls.some((x) => gone.has(x)))
+      out.push(changeOf(job, "points", p.id, { ...p, controls: p.controls.filter((x) => !gone.has(x)) }));
   for (const p of gone) out.push(changeOf(job, "points", p, null));
   return out;
 }
@@ -108,7 +165,12 @@ export function withoutPoints(job: Job, gone: ReadonlySet<string>): Change[] {
 const FLOOR = 232;
 
 /** A storey on top of the highest one (or under the lowest): its floor lies on the deck between them where one is drawn. */
-export function addStorey(job: Job, where: "above" | "below", name: string, newId: NewId): { storey: string; changes: Change[] } {
+export function addStorey(
+  job: Job,
+  where: "above" | "below",
+  name: string,
+  newId: NewId,
+): { storey: string; changes: Change[] } {
   const ordered = [...job.storeys].sort((a, b) => a.level - b.level);
   const id = newId("st");
   let level = 0;
@@ -130,24 +192,49 @@ export function removeStorey(job: Job, id: string): Change[] | string {
   if (!s) return "This storey is no longer there.";
   if (rooms) return `${s.name} still has ${rooms} ${rooms === 1 ? "room" : "rooms"}; delete or move them first.`;
   if (job.storeys.length === 1) return "A house has at least one storey.";
-  return [...job.traces.filter((t) => t.storey === id).map((t) => changeOf(job, "traces", t.id, null)), changeOf(job, "storeys", id, null)];
+  return [
+    ...job.traces.filter((t) => t.storey === id).map((t) => changeOf(job, "traces", t.id, null)),
+    changeOf(job, "storeys", id, null),
+  ];
 }
 
 /** A deck over (joists) or under (slab) all rooms of a storey, borne at its edges, joists the short way. */
-export function addDeck(job: Job, storey: string, kind: Deck["kind"], newId: NewId): { deck: string; changes: Change[] } | string {
+export function addDeck(
+  job: Job,
+  storey: string,
+  kind: Deck["kind"],
+  newId: NewId,
+): { deck: string; changes: Change[] } | string {
   const s = job.storeys.find((x) => x.id === storey) ?? job.storeys[0]!;
   const rooms = job.rooms.filter((r) => r.storey === s.id && r.kind !== "yard");
   if (!rooms.length) return "Add a room first: the deck takes its outline from the rooms below it.";
   const b = bounds(rooms.flatMap((r) => r.outline));
-  const outline = [{ x: b.x0, y: b.y0 }, { x: b.x0, y: b.y1 }, { x: b.x1, y: b.y1 }, { x: b.x1, y: b.y0 }];
+  const outline = [
+    { x: b.x0, y: b.y0 },
+    { x: b.x0, y: b.y1 },
+    { x: b.x1, y: b.y1 },
+    { x: b.x1, y: b.y0 },
+  ];
   const eastWest = b.x1 - b.x0 <= b.y1 - b.y0;
   const span = eastWest ? b.x1 - b.x0 : b.y1 - b.y0;
   const id = newId("d");
   const over = kind !== "concrete";
   const deck = deckSchema.parse({
-    id, name: over ? `Deck over ${s.name.toLowerCase()}` : `Slab under ${s.name.toLowerCase()}`, kind, outline,
+    id,
+    name: over ? `Deck over ${s.name.toLowerCase()}` : `Slab under ${s.name.toLowerCase()}`,
+    kind,
+    outline,
     underside: over ? s.level + Math.max(...rooms.map((r) => r.height)) + 15 : s.level - 150,
-    joists: { direction: eastWest ? "east-west" : "north-south", depth: over ? 195 : 150, bearings: over ? [[-100, 0], [span, span + 100]] : [] },
+    joists: {
+      direction: eastWest ? "east-west" : "north-south",
+      depth: over ? 195 : 150,
+      bearings: over
+        ? [
+            [-100, 0],
+            [span, span + 100],
+          ]
+        : [],
+    },
     boards: { thickness: over ? 22 : 0 },
   });
   return { deck: id, changes: [changeOf(job, "decks", id, deck)] };

@@ -22,4 +22,16 @@ export const fixtureSizes: Record<Fixture["kind"], { v: number; width: number; h
 };
 
 /** What a fixture is called on screens. */
-export const fixtureNames: Record<Fixture["kind"], string> = { worktop: "worktop", sink: "sink bowl", hob: "hob", oven: "oven", appliance: "appliance", "tall-unit": "tall unit", "wall-unit": "wall unit", bath: "bath", radiator: "radiator", wardrobe: "wardrobe", beam: "beam" };
+export const fixtureNames: Record<Fixture["kind"], string> = {
+  worktop: "worktop",
+  sink: "sink bowl",
+  hob: "hob",
+  oven: "oven",
+  appliance: "appliance",
+  "tall-unit": "tall unit",
+  "wall-unit": "wall unit",
+  bath: "bath",
+  radiator: "radiator",
+  wardrobe: "wardrobe",
+  beam: "beam",
+};

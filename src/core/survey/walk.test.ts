@@ -17,12 +17,29 @@ const refusal = (text: string): string => {
   const closed = closeWalk(read.walk);
   return "room" in closed ? "closed" : closed.refusals[0]!.message;
 };
-const sides = (r: ClosedWalk): number[] => r.outline.map((a, i) => Math.hypot(r.outline[(i + 1) % r.outline.length]!.x - a.x, r.outline[(i + 1) % r.outline.length]!.y - a.y));
+const sides = (r: ClosedWalk): number[] =>
+  r.outline.map((a, i) =>
+    Math.hypot(r.outline[(i + 1) % r.outline.length]!.x - a.x, r.outline[(i + 1) % r.outline.length]!.y - a.y),
+  );
 
 describe("walking a room", () => {
-  const square = [{ x: 0, y: 0 }, { x: 0, y: 4200 }, { x: 3600, y: 4200 }, { x: 3600, y: 0 }];
+  const square = [
+    { x: 0, y: 0 },
+    { x: 0, y: 4200 },
+    { x: 3600, y: 4200 },
+    { x: 3600, y: 0 },
+  ];
   it("closes a rectangle however its end is written", () => {
-    for (const text of ["4200 r 3600 r 4200 r 3600", "4200 r 3600 r 4200 r 3600 r", "4.2m r 3.6m r 4200mm r 3600", "4200 r 3600 r 4200", "4200 r 3600 r 4200 r", "4200 r ? r 4200 r 3600", "? r ? r 4200 r 3600", "4200, r, 3600, r, 4200, r, 3600"]) {
+    for (const text of [
+      "4200 r 3600 r 4200 r 3600",
+      "4200 r 3600 r 4200 r 3600 r",
+      "4.2m r 3.6m r 4200mm r 3600",
+      "4200 r 3600 r 4200",
+      "4200 r 3600 r 4200 r",
+      "4200 r ? r 4200 r 3600",
+      "? r ? r 4200 r 3600",
+      "4200, r, 3600, r, 4200, r, 3600",
+    ]) {
       const r = room(text);
       expect(r.outline, text).toEqual(square);
       expect(r.gap).toBeCloseTo(0, 6);
@@ -35,7 +52,14 @@ describe("walking a room", () => {
   });
   it("turns left round what juts in", () => {
     const r = room("4000 r 3000 r 1500 l 1000 r 2500 r 4000");
-    expect(r.outline).toEqual([{ x: 0, y: 0 }, { x: 0, y: 4000 }, { x: 3000, y: 4000 }, { x: 3000, y: 2500 }, { x: 4000, y: 2500 }, { x: 4000, y: 0 }]);
+    expect(r.outline).toEqual([
+      { x: 0, y: 0 },
+      { x: 0, y: 4000 },
+      { x: 3000, y: 4000 },
+      { x: 3000, y: 2500 },
+      { x: 4000, y: 2500 },
+      { x: 4000, y: 0 },
+    ]);
   });
   it("takes other angles: a bay of two 45s", () => {
     // Worked by hand: 1 000 at 45° is 707.1 along and across.
@@ -76,17 +100,24 @@ describe("walking a room", () => {
   it("an L of any size comes back from its own measures, and small slips stay small", () => {
     const cm = (lo: number, hi: number) => fc.integer({ min: lo, max: hi }).map((x) => x * 10);
     fc.assert(
-      fc.property(cm(200, 500), cm(150, 400), cm(50, 120), cm(40, 140), fc.array(fc.integer({ min: -3, max: 3 }), { minLength: 6, maxLength: 6 }), (a, b, c, d, slip) => {
-        const true6 = [a, b, c, d, a - c, b + d];
-        const turns = ["r", "r", "l", "r", "r", "r"];
-        const text = (s: number[]): string => s.map((x, i) => `${x} ${turns[i]}`).join(" ");
-        const exact = room(text(true6));
-        expect(exact.gap).toBeLessThan(1e-6);
-        expect(sides(exact).map((x) => Math.round(x * 10) / 10)).toEqual(true6);
-        const off = room(text(true6.map((x, i) => x + slip[i]!)));
-        expect(selfCrossing(off.outline)).toBeNull();
-        for (const [i, x] of sides(off).entries()) expect(Math.abs(x - true6[i]!)).toBeLessThan(12);
-      }),
+      fc.property(
+        cm(200, 500),
+        cm(150, 400),
+        cm(50, 120),
+        cm(40, 140),
+        fc.array(fc.integer({ min: -3, max: 3 }), { minLength: 6, maxLength: 6 }),
+        (a, b, c, d, slip) => {
+          const true6 = [a, b, c, d, a - c, b + d];
+          const turns = ["r", "r", "l", "r", "r", "r"];
+          const text = (s: number[]): string => s.map((x, i) => `${x} ${turns[i]}`).join(" ");
+          const exact = room(text(true6));
+          expect(exact.gap).toBeLessThan(1e-6);
+          expect(sides(exact).map((x) => Math.round(x * 10) / 10)).toEqual(true6);
+          const off = room(text(true6.map((x, i) => x + slip[i]!)));
+          expect(selfCrossing(off.outline)).toBeNull();
+          for (const [i, x] of sides(off).entries()) expect(Math.abs(x - true6[i]!)).toBeLessThan(12);
+        },
+      ),
       { numRuns: 60 },
     );
   });

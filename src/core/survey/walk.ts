@@ -23,7 +23,8 @@ const UNKNOWN_MOST = 2;
 export function readWalk(text: string): { walk: Walk } | { refusals: Refusal[] } {
   const tokens = text.trim().toLowerCase().replaceAll(",", " ").split(/\s+/).filter(Boolean);
   const refuse = (message: string): { refusals: Refusal[] } => ({ refusals: [{ path: "walk", message }] });
-  if (!tokens.length) return refuse("the walk is empty; write a length and a turn for each side, such as 3600 r 2800 r 3600 r 2800");
+  if (!tokens.length)
+    return refuse("the walk is empty; write a length and a turn for each side, such as 3600 r 2800 r 3600 r 2800");
   const sides: { length: number | null; turn: number | null }[] = [];
   let wantsLength = true;
   for (const [i, t] of tokens.entries()) {
@@ -33,20 +34,26 @@ export function readWalk(text: string): { walk: Walk } | { refusals: Refusal[] }
       if (t === "?") sides.push({ length: null, turn: null });
       else if (length) {
         const mm = Number(length[1]) * (length[2] === "m" ? 1000 : 1);
-        if (mm < LEAST || mm > MOST) return refuse(`side ${sides.length + 1} is ${t}; a side is ${LEAST} to ${MOST} mm`);
+        if (mm < LEAST || mm > MOST)
+          return refuse(`side ${sides.length + 1} is ${t}; a side is ${LEAST} to ${MOST} mm`);
         sides.push({ length: mm, turn: null });
-      } else return refuse(`${turn ? `word ${i + 1} is the turn ${t} where` : `word ${i + 1} is “${t}”;`} a length in mm, a length like 3.6m, or ? is wanted`);
+      } else
+        return refuse(
+          `${turn ? `word ${i + 1} is the turn ${t} where` : `word ${i + 1} is “${t}”;`} a length in mm, a length like 3.6m, or ? is wanted`,
+        );
     } else {
       if (!turn) return refuse(`word ${i + 1} is “${t}”; a turn is wanted there: r or l, or with its degrees, r45`);
       const degrees = turn[2] === undefined ? 90 : Number(turn[2]);
-      if (degrees <= 0 || degrees >= 180) return refuse(`turn ${sides.length} is ${t}; a turn is more than 0 and less than 180 degrees`);
+      if (degrees <= 0 || degrees >= 180)
+        return refuse(`turn ${sides.length} is ${t}; a turn is more than 0 and less than 180 degrees`);
       sides[sides.length - 1]!.turn = turn[1] === "r" ? degrees : -degrees;
     }
     wantsLength = !wantsLength;
   }
   const walk = completed(sides);
   const unknown = walk.sides.filter((s) => s.length === null).length;
-  if (unknown > UNKNOWN_MOST) return refuse(`${unknown} sides have no length; at most ${UNKNOWN_MOST} can be worked out from the rest`);
+  if (unknown > UNKNOWN_MOST)
+    return refuse(`${unknown} sides have no length; at most ${UNKNOWN_MOST} can be worked out from the rest`);
   return { walk };
 }
 
@@ -78,7 +85,8 @@ function completed(sides: Walk["sides"]): Walk {
   const perimeter = sides.reduce((sum, s) => sum + (s.length ?? 0), 0);
   const gap = Math.hypot(end.x, end.y);
   const allKnown = sides.every((s) => s.length !== null);
-  if (sides.length > 2 && (!allKnown || gap <= Math.max(GAP_LEAST, GAP_SHARE * perimeter))) return { sides: [...sides.slice(0, -1), { ...last, turn: full - known }] };
+  if (sides.length > 2 && (!allKnown || gap <= Math.max(GAP_LEAST, GAP_SHARE * perimeter)))
+    return { sides: [...sides.slice(0, -1), { ...last, turn: full - known }] };
   if (!allKnown) return { sides };
   // Straight back to the start: the length and both turns follow.
   return { sides: [...sides, { length: null, turn: null }] };

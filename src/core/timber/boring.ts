@@ -30,13 +30,29 @@ export function chalkLines(l: LaidDeck, plan: Pick<Plan, "holes">): ChalkLine[] 
   const out: ChalkLine[] = [];
   for (const o of sorted) {
     const last = out[out.length - 1];
-    if (last && Math.abs(last.along - along(o)) <= CHALK && last.span === (o.in.span ?? 1)) last.joists.push({ joist: o.in.joist!, hole: o });
-    else out.push({ deck: l.deck.id, from: along(o) - l.origin, along: along(o), at: o.at, span: o.in.span ?? 1, joists: [{ joist: o.in.joist!, hole: o }], marks: [{ joist: 0, at: 0 }, { joist: 0, at: 0 }] });
+    if (last && Math.abs(last.along - along(o)) <= CHALK && last.span === (o.in.span ?? 1))
+      last.joists.push({ joist: o.in.joist!, hole: o });
+    else
+      out.push({
+        deck: l.deck.id,
+        from: along(o) - l.origin,
+        along: along(o),
+        at: o.at,
+        span: o.in.span ?? 1,
+        joists: [{ joist: o.in.joist!, hole: o }],
+        marks: [
+          { joist: 0, at: 0 },
+          { joist: 0, at: 0 },
+        ],
+      });
   }
   for (const c of out) {
     c.joists.sort((a, b) => a.joist - b.joist);
     const [first, end] = [c.joists[0]!, c.joists[c.joists.length - 1]!];
-    c.marks = [{ joist: first.joist, at: first.hole.at }, { joist: end.joist, at: end.hole.at }];
+    c.marks = [
+      { joist: first.joist, at: first.hole.at },
+      { joist: end.joist, at: end.hole.at },
+    ];
   }
   return out;
 }
@@ -55,7 +71,16 @@ export interface BoringStep {
  */
 export function boringOrder(h: House, plan: Pick<Plan, "holes">): BoringStep[] {
   const decks = [...h.decks].sort((a, b) => a.underside - b.underside || (a.deck.id < b.deck.id ? -1 : 1));
-  return decks.flatMap((l) => chalkLines(l, plan).flatMap((c, i) => (i % 2 ? [...c.joists].reverse() : c.joists).map((j): BoringStep => ({ deck: l.deck.id, joist: j.joist, hole: j.hole, line: i + 1 }))));
+  return decks.flatMap((l) =>
+    chalkLines(l, plan).flatMap((c, i) =>
+      (i % 2 ? [...c.joists].reverse() : c.joists).map((j): BoringStep => ({
+        deck: l.deck.id,
+        joist: j.joist,
+        hole: j.hole,
+        line: i + 1,
+      })),
+    ),
+  );
 }
 
 /** How many bores of each bit, and how many steel plates. */
@@ -90,15 +115,40 @@ export function boreMargins(l: LaidDeck, plan: Pick<Plan, "holes">, o: Hole): Ma
     { name: "From the nearer bearing, least", measured: near, limit: timberRules.hole.from * length, sense: "least" },
     { name: "From the nearer bearing, most", measured: near, limit: timberRules.hole.to * length, sense: "most" },
     { name: "Bit", measured: o.diameter, limit: timberRules.hole.size * l.deck.joists.depth, sense: "most" },
-    { name: o.plated ? "To the edge of the timber, plated" : "To the edge of the timber", measured: edge, limit: o.plated ? 0 : timberRules.cableEdge, sense: "least" },
+    {
+      name: o.plated ? "To the edge of the timber, plated" : "To the edge of the timber",
+      measured: edge,
+      limit: o.plated ? 0 : timberRules.cableEdge,
+      sense: "least",
+    },
   ];
-  const others = plan.holes.filter((x) => x !== o && x.in.deck === o.in.deck && x.in.joist === o.in.joist && x.in.span === o.in.span);
+  const others = plan.holes.filter(
+    (x) => x !== o && x.in.deck === o.in.deck && x.in.joist === o.in.joist && x.in.span === o.in.span,
+  );
   const gap = (at: number): number => Math.abs(at - o.at);
   const next = others.sort((a, b) => gap(a.at) - gap(b.at))[0];
-  if (next) out.push({ name: `To the bore at ${mm(next.at)}, centres`, measured: gap(next.at), limit: timberRules.hole.spacing * Math.max(o.diameter, next.diameter), sense: "least" });
+  if (next)
+    out.push({
+      name: `To the bore at ${mm(next.at)}, centres`,
+      measured: gap(next.at),
+      limit: timberRules.hole.spacing * Math.max(o.diameter, next.diameter),
+      sense: "least",
+    });
   for (const c of cutsOf(l, o.in.joist!, o.in.span ?? 1)) {
-    if (c.kind === "hole") out.push({ name: `To the old hole at ${mm(c.at)}, centres`, measured: gap(c.at), limit: timberRules.hole.spacing * Math.max(o.diameter, c.diameter), sense: "least" });
-    else out.push({ name: `To the old notch at ${mm(c.at)}`, measured: Math.abs(c.at - o.at) - c.width / 2 - o.diameter / 2, limit: timberRules.apart, sense: "least" });
+    if (c.kind === "hole")
+      out.push({
+        name: `To the old hole at ${mm(c.at)}, centres`,
+        measured: gap(c.at),
+        limit: timberRules.hole.spacing * Math.max(o.diameter, c.diameter),
+        sense: "least",
+      });
+    else
+      out.push({
+        name: `To the old notch at ${mm(c.at)}`,
+        measured: Math.abs(c.at - o.at) - c.width / 2 - o.diameter / 2,
+        limit: timberRules.apart,
+        sense: "least",
+      });
   }
   return out;
 }

@@ -50,7 +50,18 @@ export function layDeck(deck: Deck): LaidDeck {
       joists.push({ n: joists.length + 1, at, spans, extent });
     }
   }
-  return { deck, along, across, origin, joists, mid: deck.underside + depth / 2, underside: deck.underside, top: deck.underside + depth, low, high };
+  return {
+    deck,
+    along,
+    across,
+    origin,
+    joists,
+    mid: deck.underside + depth / 2,
+    underside: deck.underside,
+    top: deck.underside + depth,
+    low,
+    high,
+  };
 }
 
 /** A joist as the timber rules see it, for one of its spans. */
@@ -79,22 +90,34 @@ export function overCut(l: LaidDeck, joist: DeckJoist, span: number): boolean {
   const cuts = cutsOf(l, joist.n, span);
   const clear = joist.spans[span - 1];
   if (!cuts.length || !clear || l.deck.kind !== "solid-joists") return false;
-  return checkJoist(joistFor(l, clear), cuts, { notchSchool: "on-site", plated: new Set(cuts.map((c) => c.id)) }).some((f) => f.severity === "stop");
+  return checkJoist(joistFor(l, clear), cuts, { notchSchool: "on-site", plated: new Set(cuts.map((c) => c.id)) }).some(
+    (f) => f.severity === "stop",
+  );
 }
 
 /** True when the maker of an engineered joist allows a hole at a place of a span, mm from its left bearing. */
-export const makerAllows = (l: LaidDeck, at: number, diameter: number): boolean => l.deck.makerAllows.some((w) => at >= w.from - EPS && at <= w.to + EPS && diameter <= w.most + EPS);
+export const makerAllows = (l: LaidDeck, at: number, diameter: number): boolean =>
+  l.deck.makerAllows.some((w) => at >= w.from - EPS && at <= w.to + EPS && diameter <= w.most + EPS);
 
 const asCut = (c: ExistingCut): Cut =>
-  c.kind === "hole" ? { id: c.id, kind: "hole", at: c.at, diameter: c.diameter, fromTop: c.fromTop } : { id: c.id, kind: "notch", at: c.at, width: c.width, depth: c.depth, edge: c.edge };
+  c.kind === "hole"
+    ? { id: c.id, kind: "hole", at: c.at, diameter: c.diameter, fromTop: c.fromTop }
+    : { id: c.id, kind: "notch", at: c.at, width: c.width, depth: c.depth, edge: c.edge };
 
 /** Place in plan from coordinates along and across the joists. */
-export const placeOn = (l: LaidDeck, along: number, across: number): XY => (l.along === "x" ? { x: along, y: across } : { x: across, y: along });
+export const placeOn = (l: LaidDeck, along: number, across: number): XY =>
+  l.along === "x" ? { x: along, y: across } : { x: across, y: along };
 
 /** True when a stretch touches or lies in a polygon. */
 export function meetsPolygon(a: XY, b: XY, outline: readonly XY[]): boolean {
   const box = bounds(outline);
-  if (Math.max(a.x, b.x) < box.x0 - EPS || Math.min(a.x, b.x) > box.x1 + EPS || Math.max(a.y, b.y) < box.y0 - EPS || Math.min(a.y, b.y) > box.y1 + EPS) return false;
+  if (
+    Math.max(a.x, b.x) < box.x0 - EPS ||
+    Math.min(a.x, b.x) > box.x1 + EPS ||
+    Math.max(a.y, b.y) < box.y0 - EPS ||
+    Math.min(a.y, b.y) > box.y1 + EPS
+  )
+    return false;
   if (insidePolygon(outline, a) || insidePolygon(outline, b)) return true;
   return outline.some((c, i) => segmentsMeet(a, b, c, outline[(i + 1) % outline.length]!));
 }

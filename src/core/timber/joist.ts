@@ -47,7 +47,16 @@ export function joistWindows(j: Joist, school: Schools["notch"], noggin = 0, edg
   const maxDiameter = hole.size * j.depth;
   const toEdge = Math.min(j.depth / 2 - noggin, j.depth / 2) - timberRules.cableEdge;
   return {
-    hole: { zones: mirrored(j.span, hole.from, hole.to), maxDiameter, fromTop: j.depth / 2, maxDiameterUnplated: Math.max(0, Math.min(maxDiameter, 2 * toEdge)) },
-    notch: { zones: mirrored(j.span, notch.from, notch.to), maxDepth: notch.depth * j.depth, edges: edge === undefined ? [...notch.edges] : edge === "top" ? ["top"] : ["top", "bottom"] },
+    hole: {
+      zones: mirrored(j.span, hole.from, hole.to),
+      maxDiameter,
+      fromTop: j.depth / 2,
+      maxDiameterUnplated: Math.max(0, Math.min(maxDiameter, 2 * toEdge)),
+    },
+    notch: {
+      zones: mirrored(j.span, notch.from, notch.to),
+      maxDepth: notch.depth * j.depth,
+      edges: edge === undefined ? [...notch.edges] : edge === "top" ? ["top"] : ["top", "bottom"],
+    },
   };
 }

@@ -3,16 +3,36 @@ import { checkJoist } from "./check-joist";
 import { type Cut, joistWindows } from "./joist";
 
 const joist = { kind: "solid", depth: 150, breadth: 47, span: 4000 } as const;
-const hole = (id: string, at: number, diameter = 22, fromTop = 75): Cut => ({ id, kind: "hole", at, diameter, fromTop });
-const notch = (id: string, at: number, depth = 20, edge: "top" | "bottom" = "top"): Cut => ({ id, kind: "notch", at, width: 40, depth, edge });
-const rules = (cuts: Cut[], more: object = {}): string[] => checkJoist(joist, cuts, { notchSchool: "warranty", ...more }).map((f) => f.rule);
+const hole = (id: string, at: number, diameter = 22, fromTop = 75): Cut => ({
+  id,
+  kind: "hole",
+  at,
+  diameter,
+  fromTop,
+});
+const notch = (id: string, at: number, depth = 20, edge: "top" | "bottom" = "top"): Cut => ({
+  id,
+  kind: "notch",
+  at,
+  width: 40,
+  depth,
+  edge,
+});
+const rules = (cuts: Cut[], more: object = {}): string[] =>
+  checkJoist(joist, cuts, { notchSchool: "warranty", ...more }).map((f) => f.rule);
 
 describe("a solid joist, depth 150, clear span 4000 (the worked example of the rules)", () => {
   it("has these windows under the warranty school", () => {
     const w = joistWindows(joist, "warranty");
-    expect(w.hole.zones).toEqual([[1000, 1600], [2400, 3000]]);
+    expect(w.hole.zones).toEqual([
+      [1000, 1600],
+      [2400, 3000],
+    ]);
     expect(w.hole).toMatchObject({ maxDiameter: 37.5, fromTop: 75, maxDiameterUnplated: 37.5 });
-    expect(w.notch.zones).toEqual([[400, 800], [3200, 3600]]);
+    expect(w.notch.zones).toEqual([
+      [400, 800],
+      [3200, 3600],
+    ]);
     expect(w.notch.maxDepth).toBe(22.5);
   });
   it("has wider, shallower notches under the on-site school", () => {
@@ -47,14 +67,20 @@ describe("a solid joist, depth 150, clear span 4000 (the worked example of the r
     expect(rules([notch("n", 419)])).toEqual(["timber.notch.zone"]);
     expect(rules([notch("n", 600, 23)])).toEqual(["timber.notch.depth"]);
     expect(rules([notch("n", 600, 20, "bottom")])).toEqual(["timber.notch.both-edges"]);
-    expect(rules([notch("n", 600, 15, "bottom"), notch("m", 700, 15)], { notchSchool: "on-site" })).toContain("timber.notch.both-edges");
+    expect(rules([notch("n", 600, 15, "bottom"), notch("m", 700, 15)], { notchSchool: "on-site" })).toContain(
+      "timber.notch.both-edges",
+    );
     expect(rules([notch("n", 780), hole("a", 1000)])).toEqual([]);
     expect(rules([notch("n", 780), { ...hole("a", 1000), diameter: 24 } as Cut].map((c) => c))).toEqual([]);
     expect(rules([notch("n", 870), hole("a", 1000)])).toContain("timber.apart");
   });
   it("refuses what needs an engineer or the maker", () => {
-    expect(checkJoist({ ...joist, depth: 251 }, [], { notchSchool: "warranty" }).map((f) => f.rule)).toEqual(["timber.depth"]);
+    expect(checkJoist({ ...joist, depth: 251 }, [], { notchSchool: "warranty" }).map((f) => f.rule)).toEqual([
+      "timber.depth",
+    ]);
     expect(rules([], { heavyLoad: true })).toEqual(["timber.depth"]);
-    expect(checkJoist({ ...joist, kind: "engineered" }, [hole("a", 10)], { notchSchool: "warranty" }).map((f) => f.rule)).toEqual(["timber.engineered"]);
+    expect(
+      checkJoist({ ...joist, kind: "engineered" }, [hole("a", 10)], { notchSchool: "warranty" }).map((f) => f.rule),
+    ).toEqual(["timber.engineered"]);
   });
 });

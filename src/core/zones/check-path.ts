@@ -21,14 +21,21 @@ export interface Hidden {
 }
 
 /** True at 50 mm or more from both surfaces of the wall. */
-export const isDeep = (depth: number, thickness: number): boolean => atLeast(depth, DEEP) && atLeast(thickness - depth, DEEP);
+export const isDeep = (depth: number, thickness: number): boolean =>
+  atLeast(depth, DEEP) && atLeast(thickness - depth, DEEP);
 
 /**
  * Judges a path on one wall face leg by leg against the zones of that face.
  * @param path places on the face, mm, in order; a leg is a stretch between two of them
  * @returns legs with their margin, and findings `zone.outside`, `zone.diagonal`, `zone.deep`, `route.opening`
  */
-export function checkPath(wall: WallFaceShape, zones: readonly Zone[], path: readonly UV[], hidden: Hidden, subject = "path"): { legs: CheckedLeg[]; findings: Finding[] } {
+export function checkPath(
+  wall: WallFaceShape,
+  zones: readonly Zone[],
+  path: readonly UV[],
+  hidden: Hidden,
+  subject = "path",
+): { legs: CheckedLeg[]; findings: Finding[] } {
   const u = zoneUnion(zones);
   const frame = { u0: 0, v0: 0, u1: wall.length, v1: wall.height };
   const widest = Math.max(wall.length, wall.height);
@@ -42,7 +49,12 @@ export function checkPath(wall: WallFaceShape, zones: readonly Zone[], path: rea
     const raw = unionMargin(u, frame, a, b);
     const margin = Math.max(-widest, Math.min(widest, raw));
     const inside = margin >= -EPS;
-    const span = { u0: Math.min(a.u, b.u) - 2 * EPS, u1: Math.max(a.u, b.u) + 2 * EPS, v0: Math.min(a.v, b.v) - 2 * EPS, v1: Math.max(a.v, b.v) + 2 * EPS };
+    const span = {
+      u0: Math.min(a.u, b.u) - 2 * EPS,
+      u1: Math.max(a.u, b.u) + 2 * EPS,
+      v0: Math.min(a.v, b.v) - 2 * EPS,
+      v1: Math.max(a.v, b.v) + 2 * EPS,
+    };
     const touches = (z: Zone): boolean =>
       overlap(z, span) !== null || (z.u0 <= span.u1 && z.u1 >= span.u0 && z.v0 <= span.v1 && z.v1 >= span.v0);
     legs.push({ index: i, inside, zones: zones.filter(touches), margin });
@@ -51,11 +63,24 @@ export function checkPath(wall: WallFaceShape, zones: readonly Zone[], path: rea
     if (hidden.protected) continue;
     if (!same(a.u, b.u) && !same(a.v, b.v) && !deep && !followsBand(u.bands, a, b))
       findings.push(
-        finding("zone.diagonal", { subject, message: `${cap(name)} is on a slope: ${mm(Math.abs(b.u - a.u))} across and ${mm(Math.abs(b.v - a.v))} up or down.`, remedy: "Run it level, then plumb." }),
+        finding("zone.diagonal", {
+          subject,
+          message: `${cap(name)} is on a slope: ${mm(Math.abs(b.u - a.u))} across and ${mm(Math.abs(b.v - a.v))} up or down.`,
+          remedy: "Run it level, then plumb.",
+        }),
       );
     if (inside) continue;
     if (deep)
-      findings.push(finding("zone.deep", { subject, message: `${cap(name)} is ${mm(hidden.depth)} deep, at least ${DEEP} from both surfaces; it needs no zone.`, measured: Math.min(hidden.depth, wall.thickness - hidden.depth), limit: DEEP, sense: "least", unit: "mm" }));
+      findings.push(
+        finding("zone.deep", {
+          subject,
+          message: `${cap(name)} is ${mm(hidden.depth)} deep, at least ${DEEP} from both surfaces; it needs no zone.`,
+          measured: Math.min(hidden.depth, wall.thickness - hidden.depth),
+          limit: DEEP,
+          sense: "least",
+          unit: "mm",
+        }),
+      );
     else
       findings.push(
         finding("zone.outside", {

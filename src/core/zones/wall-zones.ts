@@ -10,7 +10,8 @@ export const DEEP = 50;
 /** Thickest wall that carries its strips through to the other face, mm. Same source. */
 export const THIN_WALL = 100;
 
-export type ZoneKind = "top-band" | "corner-band" | "point-vertical" | "point-horizontal" | "reverse-vertical" | "reverse-horizontal";
+export type ZoneKind =
+  "top-band" | "corner-band" | "point-vertical" | "point-horizontal" | "reverse-vertical" | "reverse-horizontal";
 
 /** A zone on one wall face, mm. */
 export interface Zone extends Rect {
@@ -56,7 +57,9 @@ export interface WallFaceShape {
 function strip(wall: WallFaceShape, p: PointOnFace, axis: "u" | "v", openings: readonly Rect[]): Rect[] {
   const box = rectAround(p);
   const upright = axis === "v";
-  const across: Interval = upright ? [Math.max(0, box.u0), Math.min(wall.length, box.u1)] : [Math.max(0, box.v0), Math.min(wall.height, box.v1)];
+  const across: Interval = upright
+    ? [Math.max(0, box.u0), Math.min(wall.length, box.u1)]
+    : [Math.max(0, box.v0), Math.min(wall.height, box.v1)];
   const end = upright ? wall.height : wall.length;
   const at = upright ? p.v : p.u;
   if (across[1] <= across[0] + EPS) return [];
@@ -74,7 +77,11 @@ function strip(wall: WallFaceShape, p: PointOnFace, axis: "u" | "v", openings: r
     if (!seen) continue;
     const last = out[out.length - 1];
     const r: Rect = upright ? { u0: a, u1: b, v0: seen[0], v1: seen[1] } : { u0: seen[0], u1: seen[1], v0: a, v1: b };
-    const joins = last && (upright ? last.u1 === r.u0 && last.v0 === r.v0 && last.v1 === r.v1 : last.v1 === r.v0 && last.u0 === r.u0 && last.u1 === r.u1);
+    const joins =
+      last &&
+      (upright
+        ? last.u1 === r.u0 && last.v0 === r.v0 && last.v1 === r.v1
+        : last.v1 === r.v0 && last.u0 === r.u0 && last.u1 === r.u1);
     if (joins) {
       if (upright) last.u1 = r.u1;
       else last.v1 = r.v1;
@@ -88,12 +95,30 @@ function strip(wall: WallFaceShape, p: PointOnFace, axis: "u" | "v", openings: r
  * and, when the wall is at most 100 mm thick, the strips of points on the other face (given in this face's u).
  * A point whose centre lies in an opening makes no zone. Source BS 7671:2018+A2:2022 522.6.202.
  */
-export function wallZones(wall: WallFaceShape, points: readonly PointOnFace[], reversePoints: readonly PointOnFace[] = []): Zone[] {
+export function wallZones(
+  wall: WallFaceShape,
+  points: readonly PointOnFace[],
+  reversePoints: readonly PointOnFace[] = [],
+): Zone[] {
   const { length, height } = wall;
   const zones: Zone[] = topBands(wall);
   const topOver = (u0: number, u1: number): number => (wall.top ? lowestTop(wall.top, u0, u1) : height);
-  if (wall.cornerLeft) zones.push({ kind: "corner-band", u0: 0, v0: 0, u1: Math.min(BAND, length), v1: topOver(0, Math.min(BAND, length)) });
-  if (wall.cornerRight) zones.push({ kind: "corner-band", u0: Math.max(0, length - BAND), v0: 0, u1: length, v1: topOver(Math.max(0, length - BAND), length) });
+  if (wall.cornerLeft)
+    zones.push({
+      kind: "corner-band",
+      u0: 0,
+      v0: 0,
+      u1: Math.min(BAND, length),
+      v1: topOver(0, Math.min(BAND, length)),
+    });
+  if (wall.cornerRight)
+    zones.push({
+      kind: "corner-band",
+      u0: Math.max(0, length - BAND),
+      v0: 0,
+      u1: length,
+      v1: topOver(Math.max(0, length - BAND), length),
+    });
   const face: Rect = { u0: 0, v0: 0, u1: length, v1: height };
   const openings = wall.openings.map(rectOf).filter((o) => overlap(o, face));
   const add = (list: readonly PointOnFace[], prefix: "point" | "reverse"): void => {
@@ -126,12 +151,23 @@ function topBands(wall: WallFaceShape): Zone[] {
   for (let i = 1; i < top.length; i++) {
     const [p, q] = [top[i - 1]!, top[i]!];
     const level = Math.abs(p.v - q.v) <= EPS;
-    out.push({ kind: "top-band", u0: p.u, v0: Math.max(0, Math.min(p.v, q.v) - BAND), u1: q.u, v1: Math.max(p.v, q.v), ...(level ? {} : { slope: [p, q] as const }) });
+    out.push({
+      kind: "top-band",
+      u0: p.u,
+      v0: Math.max(0, Math.min(p.v, q.v) - BAND),
+      u1: q.u,
+      v1: Math.max(p.v, q.v),
+      ...(level ? {} : { slope: [p, q] as const }),
+    });
   }
   return out;
 }
 
 /** The openings that a level or plumb stretch runs through, by number. */
-export function openingsCrossed(openings: readonly OpeningOnFace[], a: { u: number; v: number }, b: { u: number; v: number }): number[] {
+export function openingsCrossed(
+  openings: readonly OpeningOnFace[],
+  a: { u: number; v: number },
+  b: { u: number; v: number },
+): number[] {
   return openings.flatMap((o, i) => (crosses(rectOf(o), a, b) ? [i] : []));
 }

@@ -7,7 +7,10 @@ const made = new WeakMap<readonly Zone[], RectUnion>();
 export function zoneUnion(zones: readonly Zone[]): RectUnion {
   const there = made.get(zones);
   if (there) return there;
-  const union = rectUnion(zones.filter((z) => !z.slope), zones.flatMap((z) => (z.slope ? [{ edge: z.slope, deep: BAND }] : [])));
+  const union = rectUnion(
+    zones.filter((z) => !z.slope),
+    zones.flatMap((z) => (z.slope ? [{ edge: z.slope, deep: BAND }] : [])),
+  );
   made.set(zones, union);
   return union;
 }

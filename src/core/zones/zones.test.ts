@@ -4,7 +4,14 @@ import { rectUnion, unionCovers } from "../geometry/rect-union";
 import { checkPath } from "./check-path";
 import { type WallFaceShape, wallZones } from "./wall-zones";
 
-const plain: WallFaceShape = { length: 4000, height: 2400, thickness: 100, openings: [], cornerLeft: true, cornerRight: true };
+const plain: WallFaceShape = {
+  length: 4000,
+  height: 2400,
+  thickness: 100,
+  openings: [],
+  cornerLeft: true,
+  cornerRight: true,
+};
 const twin = { id: "a", u: 1000, v: 450, width: 146, height: 86 };
 
 describe("zones of a wall (BS 7671:2018+A2:2022 522.6.202)", () => {
@@ -33,7 +40,8 @@ describe("zones of a wall (BS 7671:2018+A2:2022 522.6.202)", () => {
   });
 
   it("counts the other face's strips at 100 thick and not at 100.1", () => {
-    const reverse = (thickness: number): number => wallZones({ ...plain, thickness }, [], [twin]).filter((z) => z.kind.startsWith("reverse")).length;
+    const reverse = (thickness: number): number =>
+      wallZones({ ...plain, thickness }, [], [twin]).filter((z) => z.kind.startsWith("reverse")).length;
     expect(reverse(100)).toBe(2);
     expect(reverse(100.1)).toBe(0);
   });
@@ -46,34 +54,68 @@ describe("zones of a wall (BS 7671:2018+A2:2022 522.6.202)", () => {
 
 describe("a path judged against the zones", () => {
   const zones = wallZones(plain, [twin]);
-  const judge = (path: { u: number; v: number }[], depth = 15, safe = false) => checkPath(plain, zones, path, { depth, protected: safe });
+  const judge = (path: { u: number; v: number }[], depth = 15, safe = false) =>
+    checkPath(plain, zones, path, { depth, protected: safe });
 
   it("passes a plumb drop with half the accessory's width to spare", () => {
-    const { legs, findings } = judge([{ u: 1000, v: 450 }, { u: 1000, v: 2400 }]);
+    const { legs, findings } = judge([
+      { u: 1000, v: 450 },
+      { u: 1000, v: 2400 },
+    ]);
     expect(legs[0]).toMatchObject({ inside: true, margin: 73 });
     expect(findings).toEqual([]);
   });
   it("takes a leg exactly on the edge of a zone as inside, and 1 mm beyond as outside", () => {
-    expect(judge([{ u: 1073, v: 600 }, { u: 1073, v: 2000 }]).legs[0]!.inside).toBe(true);
-    const out = judge([{ u: 1074, v: 600 }, { u: 1074, v: 2000 }]);
+    expect(
+      judge([
+        { u: 1073, v: 600 },
+        { u: 1073, v: 2000 },
+      ]).legs[0]!.inside,
+    ).toBe(true);
+    const out = judge([
+      { u: 1074, v: 600 },
+      { u: 1074, v: 2000 },
+    ]);
     expect(out.legs[0]!.margin).toBeCloseTo(-1, 6);
     expect(out.findings.map((f) => f.rule)).toEqual(["zone.outside"]);
   });
   it("stops a slope, but lets protected cable go anywhere", () => {
-    const slope = [{ u: 1000, v: 450 }, { u: 2000, v: 2300 }];
+    const slope = [
+      { u: 1000, v: 450 },
+      { u: 2000, v: 2300 },
+    ];
     expect(judge(slope).findings.map((f) => f.rule)).toContain("zone.diagonal");
     expect(judge(slope, 15, true).findings).toEqual([]);
   });
   it("asks no zone at 50 from both faces of a thick wall, and one at 49", () => {
     const thick = { ...plain, thickness: 250 };
-    const path = [{ u: 2000, v: 600 }, { u: 2000, v: 2000 }];
-    expect(checkPath(thick, zones, path, { depth: 50, protected: false }).findings.map((f) => f.rule)).toEqual(["zone.deep"]);
-    expect(checkPath(thick, zones, path, { depth: 49, protected: false }).findings.map((f) => f.rule)).toEqual(["zone.outside"]);
-    expect(checkPath(thick, zones, path, { depth: 201, protected: false }).findings.map((f) => f.rule)).toEqual(["zone.outside"]);
+    const path = [
+      { u: 2000, v: 600 },
+      { u: 2000, v: 2000 },
+    ];
+    expect(checkPath(thick, zones, path, { depth: 50, protected: false }).findings.map((f) => f.rule)).toEqual([
+      "zone.deep",
+    ]);
+    expect(checkPath(thick, zones, path, { depth: 49, protected: false }).findings.map((f) => f.rule)).toEqual([
+      "zone.outside",
+    ]);
+    expect(checkPath(thick, zones, path, { depth: 201, protected: false }).findings.map((f) => f.rule)).toEqual([
+      "zone.outside",
+    ]);
   });
   it("counts a leg covered by two zones together as inside", () => {
-    expect(judge([{ u: 1000, v: 2300 }, { u: 100, v: 2300 }]).legs[0]!.inside).toBe(true);
-    expect(judge([{ u: 100, v: 450 }, { u: 100, v: 2400 }]).legs[0]!.inside).toBe(true);
+    expect(
+      judge([
+        { u: 1000, v: 2300 },
+        { u: 100, v: 2300 },
+      ]).legs[0]!.inside,
+    ).toBe(true);
+    expect(
+      judge([
+        { u: 100, v: 450 },
+        { u: 100, v: 2400 },
+      ]).legs[0]!.inside,
+    ).toBe(true);
   });
 });
 
@@ -83,8 +125,14 @@ describe("property: zones agree with a brute-force grid", () => {
   it("covers a level or plumb stretch exactly when every cell along it is covered", () => {
     fc.assert(
       fc.property(
-        fc.array(fc.record({ u0: snapped(2000), v0: snapped(2000), w: snapped(1000), h: snapped(1000) }), { minLength: 1, maxLength: 8 }),
-        snapped(2000), snapped(2000), fc.integer({ min: 1, max: 20 }), fc.boolean(),
+        fc.array(fc.record({ u0: snapped(2000), v0: snapped(2000), w: snapped(1000), h: snapped(1000) }), {
+          minLength: 1,
+          maxLength: 8,
+        }),
+        snapped(2000),
+        snapped(2000),
+        fc.integer({ min: 1, max: 20 }),
+        fc.boolean(),
         (rs, u, v, steps, level) => {
           const rects = rs.map((r) => ({ u0: r.u0, v0: r.v0, u1: r.u0 + r.w, v1: r.v0 + r.h }));
           const a = { u: u + cell / 2, v: v + cell / 2 };

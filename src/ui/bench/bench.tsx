@@ -41,13 +41,30 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
     const timer = setTimeout(() => remember({ name, input: value, headline }), 1200);
     return () => clearTimeout(timer);
   }, [name, value, headline]);
-  const suggest = (key: string): readonly string[] => (key === "cable" || key === "catalogue" ? catalogue.cables.filter((x) => key === "cable" || x.bedding !== undefined).map((x) => x.id) : key === "designation" ? catalogue.mineral.map((m) => m.id) : key === "size" ? [...catalogue.conduits, ...catalogue.trunkings].map((x) => x.id) : []);
+  const suggest = (key: string): readonly string[] =>
+    key === "cable" || key === "catalogue"
+      ? catalogue.cables.filter((x) => key === "cable" || x.bedding !== undefined).map((x) => x.id)
+      : key === "designation"
+        ? catalogue.mineral.map((m) => m.id)
+        : key === "size"
+          ? [...catalogue.conduits, ...catalogue.trunkings].map((x) => x.id)
+          : [];
   const scene = a.sheet?.scene;
   const scale = scene ? trueScale(scene) : null;
   const tape = a.sheet?.tape;
   const copy = (): void => {
-    const text = [c.purpose, headline ?? "", ...(tape?.marks.map((m) => `${mm(m.at)}\t${m.text}`) ?? []), ...(a.sheet?.steps ?? [])].filter(Boolean).join("\n");
-    navigator.clipboard.writeText(text).then(() => toast("Answer copied"), () => toast.error("The browser did not allow copying. Select the answer and copy it by hand."));
+    const text = [
+      c.purpose,
+      headline ?? "",
+      ...(tape?.marks.map((m) => `${mm(m.at)}\t${m.text}`) ?? []),
+      ...(a.sheet?.steps ?? []),
+    ]
+      .filter(Boolean)
+      .join("\n");
+    navigator.clipboard.writeText(text).then(
+      () => toast("Answer copied"),
+      () => toast.error("The browser did not allow copying. Select the answer and copy it by hand."),
+    );
   };
   return (
     <div className="bench flex min-h-dvh flex-col lg:h-dvh">
@@ -56,19 +73,35 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
         <div className="no-print hidden min-h-0 overflow-auto border-r border-line bg-rail p-3 lg:block">
           <QuestionList here={name} />
         </div>
-        <Link href="/bench" className="no-print flex min-h-12 items-center border-b border-line bg-rail px-4 font-cond font-semibold lg:hidden">
+        <Link
+          href="/bench"
+          className="no-print flex min-h-12 items-center border-b border-line bg-rail px-4 font-cond font-semibold lg:hidden"
+        >
           ‹ All questions
         </Link>
-        <section aria-label="What is known" className="no-print min-h-0 overflow-auto border-line p-4 max-lg:border-b lg:border-r">
+        <section
+          aria-label="What is known"
+          className="no-print min-h-0 overflow-auto border-line p-4 max-lg:border-b lg:border-r"
+        >
           <h1 className="mb-3 text-[22px] leading-tight">{c.purpose}</h1>
-          <CalculatorForm key={name} field={field} value={value} onChange={setValue} refused={a.refused} suggest={suggest} />
+          <CalculatorForm
+            key={name}
+            field={field}
+            value={value}
+            onChange={setValue}
+            refused={a.refused}
+            suggest={suggest}
+          />
           <div className="mt-4 flex flex-wrap gap-1.5 border-t border-line pt-3">
             <Button look="quiet" icon={<RotateCcw size={14} />} onClick={() => setValue(c.first)}>
               First values
             </Button>
           </div>
           <p className="mt-2 text-[13px] text-soft">
-            {c.source}. A working aid: local code and licensed practice come first. <Link className="underline underline-offset-2" href={`/reference#${name}`}>Reference</Link>
+            {c.source}. A working aid: local code and licensed practice come first.{" "}
+            <Link className="underline underline-offset-2" href={`/reference#${name}`}>
+              Reference
+            </Link>
           </p>
         </section>
         <section aria-label="Answer" aria-busy={a.working} className="min-h-0 overflow-auto p-4" data-answer>
@@ -86,7 +119,15 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
               {a.working ? <progress className="mt-1 h-1.5 w-48" aria-label="Working it out" /> : null}
             </div>
             <div className="no-print flex gap-1.5">
-              <KeepAnswer calculator={name} input={value} suggested={headline ?? c.purpose} jobs={jobs} actions={actions} onKept={setAll} disabled={!headline} />
+              <KeepAnswer
+                calculator={name}
+                input={value}
+                suggested={headline ?? c.purpose}
+                jobs={jobs}
+                actions={actions}
+                onKept={setAll}
+                disabled={!headline}
+              />
               <Button icon={<Copy size={15} />} onClick={copy} disabled={!headline}>
                 Copy
               </Button>
@@ -124,7 +165,9 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
                 <h2 className="text-lg">Steps</h2>
                 <ol className="list-decimal pl-6 text-[15px] leading-snug">
                   {a.sheet.steps.filter(Boolean).map((s, i) => (
-                    <li key={i} className="py-1">{s}</li>
+                    <li key={i} className="py-1">
+                      {s}
+                    </li>
                   ))}
                 </ol>
               </section>
@@ -141,7 +184,11 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
           </div>
           <section className="no-print mt-6" aria-label="Kept answers">
             <h2 className="text-lg">Kept answers</h2>
-            <KeptList kept={all.filter((k) => k.calculator === name)} jobs={jobs} onDrop={(id) => void actions.drop(id).then(setAll, () => toast.error("The server did not answer."))} />
+            <KeptList
+              kept={all.filter((k) => k.calculator === name)}
+              jobs={jobs}
+              onDrop={(id) => void actions.drop(id).then(setAll, () => toast.error("The server did not answer."))}
+            />
           </section>
         </section>
       </div>
@@ -155,7 +202,16 @@ const withoutFix = ({ fix: _, ...f }: Finding): Finding => f;
 /** All figures of the answer, by name, for those who want them to the last place. */
 function Figures({ output }: { output: Record<string, unknown> }) {
   const rows = Object.entries(output).filter(([k]) => k !== "findings");
-  const text = (v: unknown): string => (typeof v === "number" ? (Number.isInteger(v) ? mm(v) : Number(v.toPrecision(8)).toString()) : typeof v === "string" ? v : v === null ? "none" : JSON.stringify(v));
+  const text = (v: unknown): string =>
+    typeof v === "number"
+      ? Number.isInteger(v)
+        ? mm(v)
+        : Number(v.toPrecision(8)).toString()
+      : typeof v === "string"
+        ? v
+        : v === null
+          ? "none"
+          : JSON.stringify(v);
   return (
     <details className="mt-2">
       <summary className="cursor-pointer font-cond font-semibold">All figures</summary>
@@ -179,10 +235,16 @@ export function BenchFront({ kept, jobs, actions }: Omit<BenchProps, "catalogue"
       <PageBar here="Bench" />
       <main className="mx-auto max-w-6xl p-4 sm:p-6">
         <h1 className="text-3xl">Bench</h1>
-        <p className="mb-4 text-soft">One question, one answer, with a drawing and the marks to transfer. No job needed.</p>
+        <p className="mb-4 text-soft">
+          One question, one answer, with a drawing and the marks to transfer. No job needed.
+        </p>
         <QuestionList here={null} wide />
         <h2 className="mt-2 text-xl">Kept answers</h2>
-        <KeptList kept={all} jobs={jobs} onDrop={(id) => void actions.drop(id).then(setAll, () => toast.error("The server did not answer."))} />
+        <KeptList
+          kept={all}
+          jobs={jobs}
+          onDrop={(id) => void actions.drop(id).then(setAll, () => toast.error("The server did not answer."))}
+        />
       </main>
     </div>
   );

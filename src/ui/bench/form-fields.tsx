@@ -15,11 +15,28 @@ interface Form {
 const Context = createContext<Form | null>(null);
 const useForm = (): Form => useContext(Context)!;
 
-const box = "w-full min-h-9 border border-line bg-field px-2 py-1 aria-[invalid=true]:border-2 aria-[invalid=true]:border-stop";
-const at = (value: unknown, path: Path): unknown => path.reduce<unknown>((v, k) => (typeof v === "object" && v !== null ? (v as Record<string | number, unknown>)[k] : undefined), value);
+const box =
+  "w-full min-h-9 border border-line bg-field px-2 py-1 aria-[invalid=true]:border-2 aria-[invalid=true]:border-stop";
+const at = (value: unknown, path: Path): unknown =>
+  path.reduce<unknown>(
+    (v, k) => (typeof v === "object" && v !== null ? (v as Record<string | number, unknown>)[k] : undefined),
+    value,
+  );
 
 /** The whole form of a calculator. */
-export function CalculatorForm({ field, value, onChange, refused, suggest }: { field: Field; value: unknown; onChange: (next: unknown) => void; refused: { path: string; message: string } | null; suggest: (key: string) => readonly string[] }) {
+export function CalculatorForm({
+  field,
+  value,
+  onChange,
+  refused,
+  suggest,
+}: {
+  field: Field;
+  value: unknown;
+  onChange: (next: unknown) => void;
+  refused: { path: string; message: string } | null;
+  suggest: (key: string) => readonly string[];
+}) {
   return (
     <Context.Provider value={{ value, refused, suggest, set: (path, next) => onChange(setAt(value, path, next)) }}>
       <div className="grid gap-2">
@@ -39,7 +56,15 @@ function FieldView({ field, path, top }: { field: Field; path: Path; top?: boole
   return <Simple field={field} path={path} />;
 }
 
-function Group({ field, path, top }: { field: Extract<Field, { kind: "group" }>; path: Path; top?: boolean | undefined }) {
+function Group({
+  field,
+  path,
+  top,
+}: {
+  field: Extract<Field, { kind: "group" }>;
+  path: Path;
+  top?: boolean | undefined;
+}) {
   const inner = (
     <>
       {field.fields.map(({ key, field: f }) => (
@@ -56,7 +81,17 @@ function Group({ field, path, top }: { field: Extract<Field, { kind: "group" }>;
   );
 }
 
-function Variants({ field, path, top, inRow }: { field: Extract<Field, { kind: "variants" }>; path: Path; top?: boolean | undefined; inRow?: boolean }) {
+function Variants({
+  field,
+  path,
+  top,
+  inRow,
+}: {
+  field: Extract<Field, { kind: "variants" }>;
+  path: Path;
+  top?: boolean | undefined;
+  inRow?: boolean;
+}) {
   const form = useForm();
   const value = at(form.value, path);
   const now = variantOf(field, value);
@@ -64,16 +99,35 @@ function Variants({ field, path, top, inRow }: { field: Extract<Field, { kind: "
     if (i === now) return;
     const blank = blankOf(field.options[i]!.field) as Record<string, unknown>;
     // What both forms share stays as typed.
-    const kept = Object.fromEntries(Object.entries((value as Record<string, unknown>) ?? {}).filter(([k]) => k !== "kind" && field.options[i]!.keys.includes(k)));
+    const kept = Object.fromEntries(
+      Object.entries((value as Record<string, unknown>) ?? {}).filter(
+        ([k]) => k !== "kind" && field.options[i]!.keys.includes(k),
+      ),
+    );
     form.set(path, withKind(field, i, { ...blank, ...kept }));
   };
   const option = field.options[now]!;
   return (
-    <fieldset className={inRow ? "col-span-full grid grid-cols-[repeat(auto-fill,minmax(6.2rem,1fr))] items-end gap-1.5" : top ? "grid gap-2" : "grid gap-2 border-l-2 border-line pl-3"}>
+    <fieldset
+      className={
+        inRow
+          ? "col-span-full grid grid-cols-[repeat(auto-fill,minmax(6.2rem,1fr))] items-end gap-1.5"
+          : top
+            ? "grid gap-2"
+            : "grid gap-2 border-l-2 border-line pl-3"
+      }
+    >
       <legend className={inRow ? "sr-only" : "mb-1 font-cond font-semibold"}>{top ? "Form" : field.title}</legend>
       <div role="radiogroup" aria-label={field.title} className="col-span-full flex flex-wrap">
         {field.options.map((o, i) => (
-          <button key={o.title} type="button" role="radio" aria-checked={i === now} onClick={() => pick(i)} className={`min-h-8 cursor-pointer border border-line px-2.5 text-[13.5px] ${i === now ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}>
+          <button
+            key={o.title}
+            type="button"
+            role="radio"
+            aria-checked={i === now}
+            onClick={() => pick(i)}
+            className={`min-h-8 cursor-pointer border border-line px-2.5 text-[13.5px] ${i === now ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
+          >
             {o.title}
           </button>
         ))}
@@ -92,8 +146,15 @@ function List({ field, path }: { field: Extract<Field, { kind: "list" }>; path: 
     const blank = blankOf(field.row) as Record<string, unknown>;
     // A new row starts like the last one, with a name of its own.
     const last = rows[rows.length - 1] as Record<string, unknown> | undefined;
-    const next = { ...blank, ...last, ...(last && "id" in last ? { id: freeName(rows) } : blank && "id" in blank ? { id: freeName(rows) } : {}) };
-    const named = field.row.kind === "group" && field.row.fields.some((f) => f.key === "id") && !("id" in next) ? { ...next, id: freeName(rows) } : next;
+    const next = {
+      ...blank,
+      ...last,
+      ...(last && "id" in last ? { id: freeName(rows) } : blank && "id" in blank ? { id: freeName(rows) } : {}),
+    };
+    const named =
+      field.row.kind === "group" && field.row.fields.some((f) => f.key === "id") && !("id" in next)
+        ? { ...next, id: freeName(rows) }
+        : next;
     form.set(path, [...rows, named]);
     setOpen(true);
   };
@@ -101,19 +162,50 @@ function List({ field, path }: { field: Extract<Field, { kind: "list" }>; path: 
     <fieldset className="border-t border-line pt-2">
       <legend className="sr-only">{field.title}</legend>
       <div className="mb-1 flex items-center justify-between gap-2">
-        <button type="button" aria-expanded={open} onClick={() => setOpen(!open)} className="min-h-8 cursor-pointer font-cond font-semibold hover:underline">
+        <button
+          type="button"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+          className="min-h-8 cursor-pointer font-cond font-semibold hover:underline"
+        >
           {field.title} <span className="num font-normal text-soft">{rows.length}</span>
         </button>
-        <button type="button" onClick={add} className="inline-flex min-h-8 cursor-pointer items-center gap-1 border border-line bg-panel px-2 text-[13.5px] hover:border-ink">
+        <button
+          type="button"
+          onClick={add}
+          className="inline-flex min-h-8 cursor-pointer items-center gap-1 border border-line bg-panel px-2 text-[13.5px] hover:border-ink"
+        >
           <Plus size={14} aria-hidden /> Add
         </button>
       </div>
-      {fault ? <p role="alert" className="text-[13px] font-medium text-stop">{fault}</p> : null}
+      {fault ? (
+        <p role="alert" className="text-[13px] font-medium text-stop">
+          {fault}
+        </p>
+      ) : null}
       {open
         ? rows.map((_, i) => (
             <div key={i} className="mb-2 grid grid-cols-[1fr_auto] gap-1 border-l-2 border-line pl-2" data-row={i}>
-              <Row.Provider value={true}><div className="grid grid-cols-[repeat(auto-fill,minmax(6.2rem,1fr))] items-end gap-1.5">{field.row.kind === "variants" ? <Variants field={field.row} path={[...path, i]} inRow /> : <FieldView field={field.row} path={[...path, i]} top />}</div></Row.Provider>
-              <button type="button" aria-label={`Take out ${field.title.toLowerCase()} ${i + 1}`} onClick={() => form.set(path, rows.filter((__, k) => k !== i))} className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent text-soft hover:border-line">
+              <Row.Provider value={true}>
+                <div className="grid grid-cols-[repeat(auto-fill,minmax(6.2rem,1fr))] items-end gap-1.5">
+                  {field.row.kind === "variants" ? (
+                    <Variants field={field.row} path={[...path, i]} inRow />
+                  ) : (
+                    <FieldView field={field.row} path={[...path, i]} top />
+                  )}
+                </div>
+              </Row.Provider>
+              <button
+                type="button"
+                aria-label={`Take out ${field.title.toLowerCase()} ${i + 1}`}
+                onClick={() =>
+                  form.set(
+                    path,
+                    rows.filter((__, k) => k !== i),
+                  )
+                }
+                className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent text-soft hover:border-line"
+              >
                 <Trash2 size={15} />
               </button>
             </div>
@@ -146,7 +238,12 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
   const id = useId();
   const key = path.join(".");
   const value = at(form.value, path);
-  const fault = form.refused && (form.refused.path === key || (field.kind === "texts" || field.kind === "matrix" ? form.refused.path.startsWith(`${key}.`) : false)) ? form.refused.message : null;
+  const fault =
+    form.refused &&
+    (form.refused.path === key ||
+      (field.kind === "texts" || field.kind === "matrix" ? form.refused.path.startsWith(`${key}.`) : false))
+      ? form.refused.message
+      : null;
   const text = shown(field, value);
   const [typed, setTyped] = useState(text);
   const sent = useRef(text);
@@ -161,32 +258,67 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
     sent.current = shown(field, next);
     form.set(path, next);
   };
-  const said = { "aria-invalid": fault !== null, "aria-describedby": fault ? `${id}-fault` : undefined, "data-field": key };
+  const said = {
+    "aria-invalid": fault !== null,
+    "aria-describedby": fault ? `${id}-fault` : undefined,
+    "data-field": key,
+  };
   if (field.kind === "flag")
     return (
       <div className="flex min-h-9 items-center gap-2">
-        <input id={id} type="checkbox" className="size-5 accent-(--accent)" checked={value === true} onChange={(e) => form.set(path, e.target.checked)} {...said} />
-        <label htmlFor={id} className="text-[14px]">{field.title}</label>
+        <input
+          id={id}
+          type="checkbox"
+          className="size-5 accent-(--accent)"
+          checked={value === true}
+          onChange={(e) => form.set(path, e.target.checked)}
+          {...said}
+        />
+        <label htmlFor={id} className="text-[14px]">
+          {field.title}
+        </label>
       </div>
     );
   const suggestions = field.kind === "text" ? form.suggest(String(path[path.length - 1])) : [];
   const unit = "unit" in field ? field.unit : "";
-  const wide = inRow || field.kind === "matrix" || (field.kind === "choice" && field.options.some((o) => o.name.length > 16));
+  const wide =
+    inRow || field.kind === "matrix" || (field.kind === "choice" && field.options.some((o) => o.name.length > 16));
   return (
-    <div className={inRow ? "grid gap-0.5" : wide ? "grid gap-1" : "grid grid-cols-[minmax(6rem,5fr)_4fr] items-center gap-x-2"}>
+    <div
+      className={
+        inRow ? "grid gap-0.5" : wide ? "grid gap-1" : "grid grid-cols-[minmax(6rem,5fr)_4fr] items-center gap-x-2"
+      }
+    >
       <label htmlFor={id} className="text-[14px] leading-tight text-soft">
         {field.title}
         {unit ? <span> {unit}</span> : null}
       </label>
       {field.kind === "choice" ? (
-        <select id={id} className={box} value={String(value ?? "")} onChange={(e) => form.set(path, field.options.find((o) => String(o.value) === e.target.value)?.value)} {...said}>
+        <select
+          id={id}
+          className={box}
+          value={String(value ?? "")}
+          onChange={(e) => form.set(path, field.options.find((o) => String(o.value) === e.target.value)?.value)}
+          {...said}
+        >
           {value === undefined ? <option value="">choose</option> : null}
           {field.options.map((o) => (
-            <option key={String(o.value)} value={String(o.value)}>{o.name}</option>
+            <option key={String(o.value)} value={String(o.value)}>
+              {o.name}
+            </option>
           ))}
         </select>
       ) : field.kind === "matrix" ? (
-        <textarea id={id} className={`${box} num`} rows={Math.min(14, typed.split("\n").length + 1)} spellCheck={false} placeholder={field.hint} value={typed} onChange={(e) => send(typedMatrix(e.target.value), e.target.value)} {...said} />
+        <textarea
+          id={id}
+          className={`${box} num`}
+          rows={Math.min(14, typed.split("\n").length + 1)}
+          spellCheck={false}
+          placeholder={field.hint}
+          value={typed}
+          onChange={(e) => send(typedMatrix(e.target.value), e.target.value)}
+          {...said}
+        />
       ) : field.kind === "number" ? (
         <input
           id={id}
@@ -200,7 +332,8 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
           onKeyDown={(e) => {
             if ((e.key !== "ArrowUp" && e.key !== "ArrowDown") || typeof value !== "number") return;
             e.preventDefault();
-            const step = (e.shiftKey ? 10 : 1) * (Math.abs(value) >= 100 && !field.whole ? 10 : Number.isInteger(value) ? 1 : 0.1);
+            const step =
+              (e.shiftKey ? 10 : 1) * (Math.abs(value) >= 100 && !field.whole ? 10 : Number.isInteger(value) ? 1 : 0.1);
             const next = Number((value + (e.key === "ArrowUp" ? step : -step)).toFixed(6));
             send(next, String(next));
           }}
@@ -214,7 +347,19 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
           placeholder={field.hint}
           list={suggestions.length ? `${id}-list` : undefined}
           value={typed}
-          onChange={(e) => send(field.kind === "texts" ? e.target.value.split(/[,;]/).map((x) => x.trim()).filter((x) => x !== "") : e.target.value === "" ? undefined : e.target.value, e.target.value)}
+          onChange={(e) =>
+            send(
+              field.kind === "texts"
+                ? e.target.value
+                    .split(/[,;]/)
+                    .map((x) => x.trim())
+                    .filter((x) => x !== "")
+                : e.target.value === ""
+                  ? undefined
+                  : e.target.value,
+              e.target.value,
+            )
+          }
           {...said}
         />
       )}

@@ -27,9 +27,14 @@ interface Schema {
   default?: unknown;
 }
 
-const spaced = (key: string): string => key.replace(/([A-Z])/g, " $1").replace(/^./, (c) => c.toUpperCase()).replace(/-/g, " ");
+const spaced = (key: string): string =>
+  key
+    .replace(/([A-Z])/g, " $1")
+    .replace(/^./, (c) => c.toUpperCase())
+    .replace(/-/g, " ");
 /** A value as words: "caravan-foot" reads "caravan foot". */
-export const valueName = (v: string | number, names: Record<string, string> = {}): string => names[String(v)] ?? String(v).replace(/-/g, " ");
+export const valueName = (v: string | number, names: Record<string, string> = {}): string =>
+  names[String(v)] ?? String(v).replace(/-/g, " ");
 
 /** The field that a piece of schema stands for. */
 export function fieldOf(schema: unknown, key: string): Field {
@@ -40,19 +45,52 @@ export function fieldOf(schema: unknown, key: string): Field {
   const all = s.anyOf ?? s.oneOf;
   const options = all?.filter((o) => o.type !== "null");
   const nullable = !!all && options!.length < all.length;
-  if (s.enum) return { kind: "choice", title, unit, options: s.enum.map((value) => ({ value, name: valueName(value, s.names) })) };
+  if (s.enum)
+    return {
+      kind: "choice",
+      title,
+      unit,
+      options: s.enum.map((value) => ({ value, name: valueName(value, s.names) })),
+    };
   if (options && options.length === 1) {
     const inner = fieldOf({ ...options[0], title, unit, hint }, key);
     return inner.kind === "number" ? { ...inner, nullable } : inner;
   }
-  if (options?.every((o) => o.const !== undefined)) return { kind: "choice", title, unit, options: options.map((o) => ({ value: o.const!, name: valueName(o.const!, s.names) })) };
-  if (options?.every((o) => o.type === "object")) return { kind: "variants", title, options: options.map((o, i) => ({ title: o.title ?? `Form ${i + 1}`, field: fieldOf(o, key), keys: Object.keys(o.properties ?? {}) })) };
+  if (options?.every((o) => o.const !== undefined))
+    return {
+      kind: "choice",
+      title,
+      unit,
+      options: options.map((o) => ({ value: o.const!, name: valueName(o.const!, s.names) })),
+    };
+  if (options?.every((o) => o.type === "object"))
+    return {
+      kind: "variants",
+      title,
+      options: options.map((o, i) => ({
+        title: o.title ?? `Form ${i + 1}`,
+        field: fieldOf(o, key),
+        keys: Object.keys(o.properties ?? {}),
+      })),
+    };
   if (options) {
     // A number or something simpler, such as true for "as usual": the number is what a person types.
     const text = options.some((o) => o.type === "string");
     return text ? { kind: "text", title, hint } : { kind: "number", title, unit, nullable, hint, whole: false };
   }
-  if (s.type === "object") return { kind: "group", title, fields: Object.entries(s.properties ?? {}).filter(([, p]) => p.const === undefined).map(([k, p]) => ({ key: k, field: fieldOf(p, k), required: !!s.required?.includes(k), ...(p.default === undefined ? {} : { initial: p.default }) })) };
+  if (s.type === "object")
+    return {
+      kind: "group",
+      title,
+      fields: Object.entries(s.properties ?? {})
+        .filter(([, p]) => p.const === undefined)
+        .map(([k, p]) => ({
+          key: k,
+          field: fieldOf(p, k),
+          required: !!s.required?.includes(k),
+          ...(p.default === undefined ? {} : { initial: p.default }),
+        })),
+    };
   if (s.type === "array") {
     if (s.items?.type === "array") return { kind: "matrix", title, unit, hint };
     if (s.items?.type === "string") return { kind: "texts", title, hint };
@@ -83,7 +121,11 @@ export function variantOf(field: Extract<Field, { kind: "variants" }>, value: un
 export function blankOf(field: Field): unknown {
   switch (field.kind) {
     case "group":
-      return Object.fromEntries(field.fields.flatMap(({ key, field: f, required, initial }) => (required || initial !== undefined ? [[key, initial ?? blankOf(f)]] : [])));
+      return Object.fromEntries(
+        field.fields.flatMap(({ key, field: f, required, initial }) =>
+          required || initial !== undefined ? [[key, initial ?? blankOf(f)]] : [],
+        ),
+      );
     case "choice":
       return field.options[0]!.value;
     case "flag":
@@ -120,7 +162,12 @@ export const typedMatrix = (text: string): (number | string)[][] =>
     .split(/\n/)
     .map((l) => l.trim())
     .filter((l) => l !== "")
-    .map((l) => l.split(/[\s,;]+/).filter((x) => x !== "").map((x) => typedNumber(x, false) as number | string));
+    .map((l) =>
+      l
+        .split(/[\s,;]+/)
+        .filter((x) => x !== "")
+        .map((x) => typedNumber(x, false) as number | string),
+    );
 
 /** A value with one place in it changed; leaving out what is nothing. */
 export function setAt(value: unknown, path: readonly (string | number)[], next: unknown): unknown {

@@ -14,10 +14,20 @@ export function QuestionList({ here, wide }: { here: string | null; wide?: boole
   useEffect(() => list.current?.querySelector("[aria-current]")?.scrollIntoView({ block: "nearest" }), [here]);
   const words = find.toLowerCase().split(/\s+/).filter(Boolean);
   const fits = (text: string): boolean => words.every((w) => text.toLowerCase().includes(w));
-  const shown = groups.map((g) => ({ g, list: calculators.filter((c) => c.group === g && fits(`${c.purpose} ${c.name} ${g}`)) })).filter(({ list }) => list.length);
+  const shown = groups
+    .map((g) => ({ g, list: calculators.filter((c) => c.group === g && fits(`${c.purpose} ${c.name} ${g}`)) }))
+    .filter(({ list }) => list.length);
   return (
     <nav ref={list} aria-label="Questions" className={wide ? "" : "lg:min-h-0 lg:overflow-auto"}>
-      <input type="search" aria-label="Find a question" placeholder="Find a question" value={find} onChange={(e) => setFind(e.target.value)} className="mb-2 min-h-10 w-full border border-line bg-field px-2.5" data-find-question />
+      <input
+        type="search"
+        aria-label="Find a question"
+        placeholder="Find a question"
+        value={find}
+        onChange={(e) => setFind(e.target.value)}
+        className="mb-2 min-h-10 w-full border border-line bg-field px-2.5"
+        data-find-question
+      />
       {shown.length === 0 ? <p className="p-1 text-soft">No question has “{find}” in it.</p> : null}
       <div className={wide ? "gap-x-8 sm:columns-2 lg:columns-3" : ""}>
         {shown.map(({ g, list }) => (
@@ -26,7 +36,11 @@ export function QuestionList({ here, wide }: { here: string | null; wide?: boole
             <ul>
               {list.map((c) => (
                 <li key={c.name}>
-                  <Link href={`/bench/${c.name}`} aria-current={c.name === here ? "page" : undefined} className={`flex items-center border-l-4 px-2 leading-snug ${wide ? "min-h-12 text-[17px]" : "min-h-9 py-1 text-[14.5px]"} ${c.name === here ? "border-accent bg-panel font-semibold" : "border-transparent hover:bg-panel"}`}>
+                  <Link
+                    href={`/bench/${c.name}`}
+                    aria-current={c.name === here ? "page" : undefined}
+                    className={`flex items-center border-l-4 px-2 leading-snug ${wide ? "min-h-12 text-[17px]" : "min-h-9 py-1 text-[14.5px]"} ${c.name === here ? "border-accent bg-panel font-semibold" : "border-transparent hover:bg-panel"}`}
+                  >
                     {c.purpose}
                   </Link>
                 </li>
@@ -41,8 +55,12 @@ export function QuestionList({ here, wide }: { here: string | null; wide?: boole
           <ul>
             {recent.map((r, i) => (
               <li key={i}>
-                <Link href={addressOf(r.name, r.input)} className="block px-2 py-1.5 text-[13.5px] leading-snug hover:bg-panel">
-                  {r.headline} <span className="text-soft">{calculators.find((c) => c.name === r.name)?.purpose ?? r.name}</span>
+                <Link
+                  href={addressOf(r.name, r.input)}
+                  className="block px-2 py-1.5 text-[13.5px] leading-snug hover:bg-panel"
+                >
+                  {r.headline}{" "}
+                  <span className="text-soft">{calculators.find((c) => c.name === r.name)?.purpose ?? r.name}</span>
                 </Link>
               </li>
             ))}

@@ -10,7 +10,9 @@ const MOST = 12;
 export function recentAnswers(): Recent[] {
   try {
     const list: unknown = JSON.parse(localStorage.getItem(KEY) ?? "[]");
-    return Array.isArray(list) ? (list as Recent[]).filter((r) => typeof r?.name === "string" && typeof r.headline === "string").slice(0, MOST) : [];
+    return Array.isArray(list)
+      ? (list as Recent[]).filter((r) => typeof r?.name === "string" && typeof r.headline === "string").slice(0, MOST)
+      : [];
   } catch {
     return [];
   }
@@ -27,4 +29,5 @@ export function remember(r: Recent): void {
 }
 
 /** Address of a question with its input filled in. */
-export const addressOf = (name: string, input: unknown): string => `/bench/${name}?input=${encodeURIComponent(JSON.stringify(input))}`;
+export const addressOf = (name: string, input: unknown): string =>
+  `/bench/${name}?input=${encodeURIComponent(JSON.stringify(input))}`;

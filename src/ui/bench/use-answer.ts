@@ -17,10 +17,22 @@ export interface Worked {
 /** Questions that may take longer than a frame are worked in a worker. */
 const long: ReadonlySet<string> = new Set(["circuit.compare", "materials.cut"]);
 
-const pack = (a: ReturnType<typeof answer>, sheet: Sheet | null): Worked => (a.ok ? { output: a.output as Record<string, unknown>, sheet, refused: null, findings: ((a.output as { findings?: Finding[] }).findings ?? []) } : { output: null, sheet: null, refused: a.error, findings: [] });
+const pack = (a: ReturnType<typeof answer>, sheet: Sheet | null): Worked =>
+  a.ok
+    ? {
+        output: a.output as Record<string, unknown>,
+        sheet,
+        refused: null,
+        findings: (a.output as { findings?: Finding[] }).findings ?? [],
+      }
+    : { output: null, sheet: null, refused: a.error, findings: [] };
 
 /** The answer to what is typed, at once; long questions come from a worker, with `working` until they do. The last good sheet stays while the input is refused. */
-export function useAnswer(name: string, input: unknown, catalogue: Catalogue): Worked & { working: boolean; stale: boolean } {
+export function useAnswer(
+  name: string,
+  input: unknown,
+  catalogue: Catalogue,
+): Worked & { working: boolean; stale: boolean } {
   const isLong = long.has(name);
   const [far, setFar] = useState<{ worked: Worked; input: unknown } | null>(null);
   const worker = useRef<Remote<CalcWorker> | null>(null);

@@ -16,17 +16,27 @@ export interface DeskCommand {
 }
 
 const plain = (e: KeyboardEvent): boolean => !e.ctrlKey && !e.metaKey && !e.altKey;
-const key = (k: string) => (e: KeyboardEvent): boolean => plain(e) && e.key.toLowerCase() === k;
+const key =
+  (k: string) =>
+  (e: KeyboardEvent): boolean =>
+    plain(e) && e.key.toLowerCase() === k;
 const withCtrl = (e: KeyboardEvent): boolean => e.ctrlKey || e.metaKey;
 
 /** Lays every run afresh: pinned runs are let go, then the plan is told. */
 function layAll(): void {
   const freed = unpinAll();
   const { plan } = useDesk.getState();
-  if (freed) toast(`${freed} pinned ${freed === 1 ? "run" : "runs"} laid again`, { action: { label: "Undo", onClick: () => void undo() } });
+  if (freed)
+    toast(`${freed} pinned ${freed === 1 ? "run" : "runs"} laid again`, {
+      action: { label: "Undo", onClick: () => void undo() },
+    });
   else if (plan) {
     const stops = plan.findings.filter((f) => f.rule.startsWith("route.") && f.severity === "stop").length;
-    toast(`${plan.runs.length} runs laid, ${mm(plan.cable.total / 1000)} m of path`, { description: stops ? `${stops} could not be laid or do not hold: see the findings.` : "Every leg and hole has been checked." });
+    toast(`${plan.runs.length} runs laid, ${mm(plan.cable.total / 1000)} m of path`, {
+      description: stops
+        ? `${stops} could not be laid or do not hold: see the findings.`
+        : "Every leg and hole has been checked.",
+    });
   }
 }
 
@@ -40,7 +50,9 @@ function deleteSelected(): void {
     else toast(`${label} deleted`, { action: { label: "Undo", onClick: () => void undo() } });
   }
   if (selection?.kind === "run") {
-    const pin = job.pins.find((p) => selection.id === `${p.circuit}.${p.from}-${p.to}` || selection.id === `${p.circuit}.${p.to}-${p.from}`);
+    const pin = job.pins.find(
+      (p) => selection.id === `${p.circuit}.${p.from}-${p.to}` || selection.id === `${p.circuit}.${p.to}-${p.from}`,
+    );
     if (pin) edit([change("pins", pin.id, null)]);
     else toast("This run is not pinned: it lays itself. Take a point off its circuit to be rid of it.");
   }
@@ -49,7 +61,10 @@ function deleteSelected(): void {
 /** Ids of the points of the room shown, along its walls in reading order. */
 function roomPoints(): string[] {
   const { house, room } = useDesk.getState();
-  return house.faces.filter((f) => f.room.id === room).sort((a, b) => a.wall.index - b.wall.index).flatMap((f) => [...f.points].sort((a, b) => a.u - b.u).map((p) => p.id));
+  return house.faces
+    .filter((f) => f.room.id === room)
+    .sort((a, b) => a.wall.index - b.wall.index)
+    .flatMap((f) => [...f.points].sort((a, b) => a.u - b.u).map((p) => p.id));
 }
 
 /** Shows the next (or previous) room of the job. */
@@ -67,7 +82,10 @@ function nextWall(by: 1 | -1): void {
   const walls = job.walls.filter((w) => w.room === room).sort((a, b) => a.index - b.index);
   if (!walls.length) return;
   const at = selection?.kind === "wall" ? walls.findIndex((w) => w.id === selection.id) : by > 0 ? -1 : 0;
-  useDesk.setState({ selection: { kind: "wall", id: walls[(at + by + walls.length) % walls.length]!.id }, view: "unrolled" });
+  useDesk.setState({
+    selection: { kind: "wall", id: walls[(at + by + walls.length) % walls.length]!.id },
+    view: "unrolled",
+  });
 }
 
 /** Picks the next (or previous) point of the room, in reading order. */
@@ -80,27 +98,93 @@ function nextPoint(by: 1 | -1): void {
 }
 
 export const commands: readonly DeskCommand[] = [
-  { name: "Undo", keys: "Ctrl Z", on: (e) => withCtrl(e) && !e.shiftKey && e.key.toLowerCase() === "z", run: () => void (undo() || toast("Nothing to undo")) },
-  { name: "Redo", keys: "Ctrl Y", on: (e) => withCtrl(e) && (e.key.toLowerCase() === "y" || (e.shiftKey && e.key.toLowerCase() === "z")), run: () => void (redo() || toast("Nothing to redo")) },
-  { name: "Find", keys: "/", on: (e) => (plain(e) && e.key === "/") || (withCtrl(e) && e.key.toLowerCase() === "k"), run: () => useDesk.setState({ find: true }) },
+  {
+    name: "Undo",
+    keys: "Ctrl Z",
+    on: (e) => withCtrl(e) && !e.shiftKey && e.key.toLowerCase() === "z",
+    run: () => void (undo() || toast("Nothing to undo")),
+  },
+  {
+    name: "Redo",
+    keys: "Ctrl Y",
+    on: (e) => withCtrl(e) && (e.key.toLowerCase() === "y" || (e.shiftKey && e.key.toLowerCase() === "z")),
+    run: () => void (redo() || toast("Nothing to redo")),
+  },
+  {
+    name: "Find",
+    keys: "/",
+    on: (e) => (plain(e) && e.key === "/") || (withCtrl(e) && e.key.toLowerCase() === "k"),
+    run: () => useDesk.setState({ find: true }),
+  },
   { name: "Lay all runs", keys: "L", on: key("l"), run: layAll },
   { name: "Show or hide zones", keys: "Z", on: key("z"), run: () => useDesk.setState((s) => ({ zones: !s.zones })) },
-  { name: "Add a point", keys: "P", on: key("p"), run: () => { goTo("points"); requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-palette] button")?.focus()); } },
+  {
+    name: "Add a point",
+    keys: "P",
+    on: key("p"),
+    run: () => {
+      goTo("points");
+      requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-palette] button")?.focus());
+    },
+  },
   { name: "Unrolled view", keys: "U", on: key("u"), run: () => useDesk.setState({ view: "unrolled" }) },
   { name: "Plan view", keys: "N", on: key("n"), run: () => useDesk.setState({ view: "plan" }) },
   { name: "Deck view", keys: "D", on: key("d"), run: () => useDesk.setState({ view: "deck" }) },
   { name: "Solid view", keys: "O", on: key("o"), run: () => useDesk.setState({ view: "solid" }) },
-  { name: "Boring schedule", keys: "B", on: key("b"), run: () => { goTo("timber"); useDesk.setState({ view: "schedule" }); } },
+  {
+    name: "Boring schedule",
+    keys: "B",
+    on: key("b"),
+    run: () => {
+      goTo("timber");
+      useDesk.setState({ view: "schedule" });
+    },
+  },
   { name: "Next point", keys: ".", on: key("."), run: () => nextPoint(1) },
   { name: "Previous point", keys: ",", on: key(","), run: () => nextPoint(-1) },
   { name: "Next room", keys: "]", on: key("]"), run: () => nextRoom(1) },
   { name: "Previous room", keys: "[", on: key("["), run: () => nextRoom(-1) },
-  { name: "Next wall", keys: "W", on: (e) => plain(e) && !e.shiftKey && e.key.toLowerCase() === "w", run: () => nextWall(1) },
-  { name: "Previous wall", keys: "Shift W", on: (e) => plain(e) && e.shiftKey && e.key.toLowerCase() === "w", run: () => nextWall(-1) },
-  { name: "Pick all points of the room", keys: "Ctrl A", on: (e) => withCtrl(e) && e.key.toLowerCase() === "a", run: () => pickPoints(roomPoints()) },
-  { name: "Laser reading into the field in focus", keys: "F9", on: (e) => e.key === "F9", run: () => void takeReading() },
-  { name: "Simulated instruments, open or close", keys: "I", on: key("i"), run: () => useDesk.setState((s) => ({ instruments: !s.instruments })) },
+  {
+    name: "Next wall",
+    keys: "W",
+    on: (e) => plain(e) && !e.shiftKey && e.key.toLowerCase() === "w",
+    run: () => nextWall(1),
+  },
+  {
+    name: "Previous wall",
+    keys: "Shift W",
+    on: (e) => plain(e) && e.shiftKey && e.key.toLowerCase() === "w",
+    run: () => nextWall(-1),
+  },
+  {
+    name: "Pick all points of the room",
+    keys: "Ctrl A",
+    on: (e) => withCtrl(e) && e.key.toLowerCase() === "a",
+    run: () => pickPoints(roomPoints()),
+  },
+  {
+    name: "Laser reading into the field in focus",
+    keys: "F9",
+    on: (e) => e.key === "F9",
+    run: () => void takeReading(),
+  },
+  {
+    name: "Simulated instruments, open or close",
+    keys: "I",
+    on: key("i"),
+    run: () => useDesk.setState((s) => ({ instruments: !s.instruments })),
+  },
   { name: "Delete what is picked", keys: "Del", on: (e) => plain(e) && e.key === "Delete", run: deleteSelected },
-  { name: "Fit the drawing", keys: "F", on: key("f"), run: () => document.querySelector<HTMLButtonElement>("[data-fit]")?.click() },
-  { name: "Let go of what is picked", keys: "Esc", on: (e) => plain(e) && e.key === "Escape", run: () => useDesk.setState({ selection: null, paint: null, tool: null }) },
+  {
+    name: "Fit the drawing",
+    keys: "F",
+    on: key("f"),
+    run: () => document.querySelector<HTMLButtonElement>("[data-fit]")?.click(),
+  },
+  {
+    name: "Let go of what is picked",
+    keys: "Esc",
+    on: (e) => plain(e) && e.key === "Escape",
+    run: () => useDesk.setState({ selection: null, paint: null, tool: null }),
+  },
 ];

@@ -29,16 +29,38 @@ import { OrderOfWork } from "./order-of-work";
 import { TopBar } from "./top-bar";
 
 /** Three dimensions are fetched only when they are looked at. */
-const SolidView = dynamic(() => import("../drawing/solid-view").then((m) => m.SolidView), { ssr: false, loading: () => <p className="flex-1 border border-line p-4 text-soft">Building the solid view.</p> });
+const SolidView = dynamic(() => import("../drawing/solid-view").then((m) => m.SolidView), {
+  ssr: false,
+  loading: () => <p className="flex-1 border border-line p-4 text-soft">Building the solid view.</p>,
+});
 
 /** The desk: order of work, drawing or sheet with its tape, and the inspector. */
-export function Desk({ job, version, siteBook, catalogue, kept, start, actions }: { job: Job; version: number; siteBook: SiteEntry[]; catalogue: Catalogue; kept: KeptAnswer[]; start: { stage: StageId; room: string | null; view?: View | null }; actions: JobActions }) {
+export function Desk({
+  job,
+  version,
+  siteBook,
+  catalogue,
+  kept,
+  start,
+  actions,
+}: {
+  job: Job;
+  version: number;
+  siteBook: SiteEntry[];
+  catalogue: Catalogue;
+  kept: KeptAnswer[];
+  start: { stage: StageId; room: string | null; view?: View | null };
+  actions: JobActions;
+}) {
   const [opened, setOpened] = useState(false);
   useEffect(() => {
     openDesk(job, version, siteBook, catalogue, start);
     useDesk.setState({ kept });
     const waiting = recall();
-    if (waiting) toast(`${waiting} ${waiting === 1 ? "change" : "changes"} made before the reload ${waiting === 1 ? "is" : "are"} being stored.`);
+    if (waiting)
+      toast(
+        `${waiting} ${waiting === 1 ? "change" : "changes"} made before the reload ${waiting === 1 ? "is" : "are"} being stored.`,
+      );
     setOpened(true);
     // Opened once for the page: what comes later from the server comes through storing.
     // eslint-disable-next-line react-hooks/exhaustive-deps
@@ -140,7 +162,14 @@ function DrawingStage() {
               ...(stage === "timber" ? ([["schedule", "Schedule"]] as const) : []),
             ] as const
           ).map(([v, name]) => (
-            <button key={v} type="button" role="radio" aria-checked={view === v} onClick={() => useDesk.setState({ view: v })} className={`min-h-8 cursor-pointer border border-line px-2.5 font-cond font-semibold ${view === v ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}>
+            <button
+              key={v}
+              type="button"
+              role="radio"
+              aria-checked={view === v}
+              onClick={() => useDesk.setState({ view: v })}
+              className={`min-h-8 cursor-pointer border border-line px-2.5 font-cond font-semibold ${view === v ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
+            >
               {name}
             </button>
           ))}
@@ -148,15 +177,25 @@ function DrawingStage() {
         {rooms.length ? (
           <label className="flex items-center gap-1.5 text-[13px] text-soft">
             Room
-            <select data-room className="min-h-8 max-w-36 border border-line bg-field px-1.5 text-ink" value={room ?? ""} onChange={(e) => { const r = rooms.find((x) => x.id === e.target.value); if (r) useDesk.setState({ room: r.id, storey: r.storey, selection: null }); }}>
+            <select
+              data-room
+              className="min-h-8 max-w-36 border border-line bg-field px-1.5 text-ink"
+              value={room ?? ""}
+              onChange={(e) => {
+                const r = rooms.find((x) => x.id === e.target.value);
+                if (r) useDesk.setState({ room: r.id, storey: r.storey, selection: null });
+              }}
+            >
               {room === null ? <option value="">choose</option> : null}
               {storeys.map((s) => (
                 <optgroup key={s.id} label={s.name}>
-                  {rooms.filter((r) => r.storey === s.id).map((r) => (
-                    <option key={r.id} value={r.id}>
-                      {r.name}
-                    </option>
-                  ))}
+                  {rooms
+                    .filter((r) => r.storey === s.id)
+                    .map((r) => (
+                      <option key={r.id} value={r.id}>
+                        {r.name}
+                      </option>
+                    ))}
                 </optgroup>
               ))}
             </select>
@@ -170,20 +209,39 @@ function DrawingStage() {
             Cancel
           </Button>
         ) : null}
-        <Button hint="I" aria-pressed={instruments} onClick={() => command("Simulated instruments, open or close")} icon={<Ruler size={14} />} aria-label="Simulated instruments" title="Simulated instruments" />
+        <Button
+          hint="I"
+          aria-pressed={instruments}
+          onClick={() => command("Simulated instruments, open or close")}
+          icon={<Ruler size={14} />}
+          aria-label="Simulated instruments"
+          title="Simulated instruments"
+        />
         <Button hint="L" onClick={() => command("Lay all runs")}>
           Lay all
         </Button>
-        {view === "unrolled" ? <Button hint="Z" aria-pressed={zones} onClick={() => command("Show or hide zones")}>
-          Zones
-        </Button> : null}
+        {view === "unrolled" ? (
+          <Button hint="Z" aria-pressed={zones} onClick={() => command("Show or hide zones")}>
+            Zones
+          </Button>
+        ) : null}
         {view === "unrolled" || view === "plan" ? (
           <Button hint="P" onClick={() => command("Add a point")}>
             Add point
           </Button>
         ) : null}
       </div>
-      {(rooms.length === 0 && view !== "plan") || (!room && view === "unrolled") ? <Empty /> : view === "solid" ? <SolidView /> : view === "schedule" ? <BoringSheet /> : view === "unrolled" && room ? <UnrolledRoom roomId={room} /> : <PlanDrawing deck={view === "deck"} />}
+      {(rooms.length === 0 && view !== "plan") || (!room && view === "unrolled") ? (
+        <Empty />
+      ) : view === "solid" ? (
+        <SolidView />
+      ) : view === "schedule" ? (
+        <BoringSheet />
+      ) : view === "unrolled" && room ? (
+        <UnrolledRoom roomId={room} />
+      ) : (
+        <PlanDrawing deck={view === "deck"} />
+      )}
       {view === "schedule" ? null : <Tape />}
     </>
   );
@@ -193,7 +251,10 @@ function Empty() {
   return (
     <div className="grid flex-1 place-content-center gap-3 border border-dashed border-line p-6 text-center">
       <p className="text-lg">No room here yet.</p>
-      <p className="max-w-[46ch] text-soft">Start in Survey: walk one room, or type its size. Then put in its doors and windows, a deck over it, a board, and the first socket.</p>
+      <p className="max-w-[46ch] text-soft">
+        Start in Survey: walk one room, or type its size. Then put in its doors and windows, a deck over it, a board,
+        and the first socket.
+      </p>
       <div>
         <Button look="solid" big onClick={() => useDesk.setState({ stage: "survey" })}>
           Go to Survey
@@ -214,13 +275,32 @@ function ConflictSheet() {
     return c.collection === "head" ? `the job's ${c.id}` : `${c.collection.replace(/s$/, "")} ${c.id}`;
   };
   return (
-    <Sheet open onOpenChange={() => undefined} keep title="Changed in two places" about="While you worked here, another window or person changed the same thing. Nothing is lost: choose which to keep.">
+    <Sheet
+      open
+      onOpenChange={() => undefined}
+      keep
+      title="Changed in two places"
+      about="While you worked here, another window or person changed the same thing. Nothing is lost: choose which to keep."
+    >
       <p className="mb-3">
         It is about: <strong>{[...new Set(conflict.clashes.map(nameOf))].join(", ")}</strong>.
       </p>
       <div className="flex flex-wrap justify-end gap-2">
-        <Button onClick={() => { settle("theirs"); toast("Theirs taken. Yours was let go."); }}>Take theirs</Button>
-        <Button look="solid" onClick={() => { settle("mine"); toast("Yours kept and stored."); }}>
+        <Button
+          onClick={() => {
+            settle("theirs");
+            toast("Theirs taken. Yours was let go.");
+          }}
+        >
+          Take theirs
+        </Button>
+        <Button
+          look="solid"
+          onClick={() => {
+            settle("mine");
+            toast("Yours kept and stored.");
+          }}
+        >
           Keep mine
         </Button>
       </div>
@@ -228,7 +308,8 @@ function ConflictSheet() {
   );
 }
 
-const typing = (t: EventTarget | null): boolean => t instanceof HTMLElement && (t.matches("input, select, textarea") || t.isContentEditable);
+const typing = (t: EventTarget | null): boolean =>
+  t instanceof HTMLElement && (t.matches("input, select, textarea") || t.isContentEditable);
 
 /** Keys for everything; a number typed while something is held goes to its distance. */
 function useKeys(): void {
@@ -245,7 +326,13 @@ function useKeys(): void {
       if (useDesk.getState().find || document.querySelector("[role=dialog]")) return;
       if (/^[0-9]$/.test(e.key) && !e.ctrlKey && !e.metaKey && !e.altKey) {
         const s = useDesk.getState().selection;
-        const field = document.querySelector<HTMLInputElement>(s?.kind === "point" ? '[data-field="u"], [data-field="x"]' : s?.kind === "run" ? '[data-field="leg"]' : "[data-none]");
+        const field = document.querySelector<HTMLInputElement>(
+          s?.kind === "point"
+            ? '[data-field="u"], [data-field="x"]'
+            : s?.kind === "run"
+              ? '[data-field="leg"]'
+              : "[data-none]",
+        );
         if (field) {
           // The digit itself lands in the field, in place of the selected text.
           field.focus();

@@ -21,8 +21,10 @@ export function FindBox() {
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
   const roomOf = (wall: string): string | null => job.walls.find((w) => w.id === wall)?.room ?? null;
   const storeyOf = (room: string): string | null => job.rooms.find((r) => r.id === room)?.storey ?? null;
-  const roomUnder = (p: { x: number; y: number }): string | null => job.rooms.find((r) => insidePolygon(r.outline, p))?.id ?? null;
-  const item = "flex min-h-8 cursor-pointer items-center justify-between gap-3 px-2 data-[selected=true]:bg-accent data-[selected=true]:text-onaccent";
+  const roomUnder = (p: { x: number; y: number }): string | null =>
+    job.rooms.find((r) => insidePolygon(r.outline, p))?.id ?? null;
+  const item =
+    "flex min-h-8 cursor-pointer items-center justify-between gap-3 px-2 data-[selected=true]:bg-accent data-[selected=true]:text-onaccent";
   const run = (f: () => void) => (): void => {
     close();
     f();
@@ -31,50 +33,96 @@ export function FindBox() {
     <D.Root open={open} onOpenChange={(o) => useDesk.setState({ find: o })}>
       <D.Portal>
         <D.Overlay className="fixed inset-0 z-40 bg-black/45" />
-        <D.Content className="fixed top-16 left-1/2 z-50 w-[calc(100vw-2rem)] max-w-xl -translate-x-1/2 border border-ink bg-panel" aria-describedby={undefined}>
+        <D.Content
+          className="fixed top-16 left-1/2 z-50 w-[calc(100vw-2rem)] max-w-xl -translate-x-1/2 border border-ink bg-panel"
+          aria-describedby={undefined}
+        >
           <D.Title className="sr-only">Find</D.Title>
           <Command label="Find" loop>
-            <Command.Input placeholder="S4, kitchen, wall 2, R1, add socket, lay" className="w-full border-b border-line bg-field px-3 py-2.5 text-lg" />
+            <Command.Input
+              placeholder="S4, kitchen, wall 2, R1, add socket, lay"
+              className="w-full border-b border-line bg-field px-3 py-2.5 text-lg"
+            />
             <Command.List className="max-h-[60vh] overflow-auto p-1">
               <Command.Empty className="p-3 text-soft">Nothing by that name.</Command.Empty>
               <Command.Group heading="Points">
-                {[...job.points].sort((a, b) => a.label.localeCompare(b.label, undefined, { numeric: true })).map((p) => (
-                  <Command.Item
-                    key={p.id}
-                    value={`point ${p.label} ${accessories[p.kind].name} ${p.name}`}
-                    className={item}
-                    onSelect={run(() => {
-                      const room = p.place.on === "wall" ? roomOf(p.place.wall) : roomUnder(p.place);
-                      useDesk.setState((s) => ({ selection: { kind: "point", id: p.id }, room: room ?? s.room, storey: room ? storeyOf(room) : s.storey, view: p.place.on === "wall" ? "unrolled" : "plan" }));
-                    })}
-                  >
-                    <span>
-                      {p.label} · {accessories[p.kind].name}
-                    </span>
-                    <span className="text-[13px] opacity-75">{p.place.on === "wall" ? job.rooms.find((r) => r.id === roomOf((p.place as { wall: string }).wall))?.name : "on the deck"}</span>
-                  </Command.Item>
-                ))}
+                {[...job.points]
+                  .sort((a, b) => a.label.localeCompare(b.label, undefined, { numeric: true }))
+                  .map((p) => (
+                    <Command.Item
+                      key={p.id}
+                      value={`point ${p.label} ${accessories[p.kind].name} ${p.name}`}
+                      className={item}
+                      onSelect={run(() => {
+                        const room = p.place.on === "wall" ? roomOf(p.place.wall) : roomUnder(p.place);
+                        useDesk.setState((s) => ({
+                          selection: { kind: "point", id: p.id },
+                          room: room ?? s.room,
+                          storey: room ? storeyOf(room) : s.storey,
+                          view: p.place.on === "wall" ? "unrolled" : "plan",
+                        }));
+                      })}
+                    >
+                      <span>
+                        {p.label} · {accessories[p.kind].name}
+                      </span>
+                      <span className="text-[13px] opacity-75">
+                        {p.place.on === "wall"
+                          ? job.rooms.find((r) => r.id === roomOf((p.place as { wall: string }).wall))?.name
+                          : "on the deck"}
+                      </span>
+                    </Command.Item>
+                  ))}
               </Command.Group>
               <Command.Group heading="Rooms">
                 {job.rooms.map((r) => (
-                  <Command.Item key={r.id} value={`room ${r.name}`} className={item} onSelect={run(() => useDesk.setState({ room: r.id, storey: r.storey, selection: null, view: "unrolled" }))}>
+                  <Command.Item
+                    key={r.id}
+                    value={`room ${r.name}`}
+                    className={item}
+                    onSelect={run(() =>
+                      useDesk.setState({ room: r.id, storey: r.storey, selection: null, view: "unrolled" }),
+                    )}
+                  >
                     <span>{r.name}</span>
                     <span className="text-[13px] opacity-75">{job.storeys.find((s) => s.id === r.storey)?.name}</span>
                   </Command.Item>
                 ))}
               </Command.Group>
               <Command.Group heading="Walls">
-                {[...job.walls].sort((a, b) => (a.room === b.room ? a.index - b.index : a.room < b.room ? -1 : 1)).map((w) => (
-                  <Command.Item key={w.id} value={`wall ${w.index + 1} ${job.rooms.find((r) => r.id === w.room)?.name} ${w.id}`} className={item} onSelect={run(() => useDesk.setState({ room: w.room, storey: storeyOf(w.room), selection: { kind: "wall", id: w.id }, view: "unrolled" }))}>
-                    <span>
-                      Wall {w.index + 1} · {job.rooms.find((r) => r.id === w.room)?.name}
-                    </span>
-                  </Command.Item>
-                ))}
+                {[...job.walls]
+                  .sort((a, b) => (a.room === b.room ? a.index - b.index : a.room < b.room ? -1 : 1))
+                  .map((w) => (
+                    <Command.Item
+                      key={w.id}
+                      value={`wall ${w.index + 1} ${job.rooms.find((r) => r.id === w.room)?.name} ${w.id}`}
+                      className={item}
+                      onSelect={run(() =>
+                        useDesk.setState({
+                          room: w.room,
+                          storey: storeyOf(w.room),
+                          selection: { kind: "wall", id: w.id },
+                          view: "unrolled",
+                        }),
+                      )}
+                    >
+                      <span>
+                        Wall {w.index + 1} · {job.rooms.find((r) => r.id === w.room)?.name}
+                      </span>
+                    </Command.Item>
+                  ))}
               </Command.Group>
               <Command.Group heading="Circuits">
                 {job.circuits.map((c) => (
-                  <Command.Item key={c.id} value={`circuit ${c.label} ${c.name}`} className={item} onSelect={run(() => { goTo("circuits"); useDesk.setState({ selection: { kind: "circuit", id: c.id } }); })}>
+                  <Command.Item
+                    key={c.id}
+                    value={`circuit ${c.label} ${c.name}`}
+                    className={item}
+                    onSelect={run(() => {
+                      goTo("circuits");
+                      useDesk.setState({ selection: { kind: "circuit", id: c.id } });
+                    })}
+                  >
                     <span>
                       {c.label} · {c.name}
                     </span>
@@ -84,11 +132,18 @@ export function FindBox() {
               </Command.Group>
               <Command.Group heading="Runs">
                 {(plan?.runs ?? []).map((r) => (
-                  <Command.Item key={r.id} value={`run ${label(r.from)} to ${label(r.to)} ${job.circuits.find((c) => c.id === r.circuit)?.label}`} className={item} onSelect={run(() => useDesk.setState({ selection: { kind: "run", id: r.id } }))}>
+                  <Command.Item
+                    key={r.id}
+                    value={`run ${label(r.from)} to ${label(r.to)} ${job.circuits.find((c) => c.id === r.circuit)?.label}`}
+                    className={item}
+                    onSelect={run(() => useDesk.setState({ selection: { kind: "run", id: r.id } }))}
+                  >
                     <span>
                       {label(r.from)} to {label(r.to)}
                     </span>
-                    <span className="text-[13px] opacity-75">{job.circuits.find((c) => c.id === r.circuit)?.label}</span>
+                    <span className="text-[13px] opacity-75">
+                      {job.circuits.find((c) => c.id === r.circuit)?.label}
+                    </span>
                   </Command.Item>
                 ))}
               </Command.Group>
@@ -120,7 +175,11 @@ export function FindBox() {
                     </span>
                   </Command.Item>
                 ))}
-                <Command.Item value="open site view phone" className={item} onSelect={run(() => router.push(`/jobs/${job.id}/site`))}>
+                <Command.Item
+                  value="open site view phone"
+                  className={item}
+                  onSelect={run(() => router.push(`/jobs/${job.id}/site`))}
+                >
                   Open on site
                 </Command.Item>
               </Command.Group>

@@ -25,7 +25,10 @@ export function patchOf(fixes: readonly Fix[]): Change[] | null {
     if (f.collection === "cuts" || f.collection === "settings") return null;
     const runPin = f.collection === "pins" && !job.pins.some((p) => p.id === f.id);
     // A finding names the run; its pin is found by the pair it joins.
-    const id = runPin ? (job.pins.find((p) => f.id === `${p.circuit}.${p.from}-${p.to}` || f.id === `${p.circuit}.${p.to}-${p.from}`)?.id ?? f.id) : f.id;
+    const id = runPin
+      ? (job.pins.find((p) => f.id === `${p.circuit}.${p.from}-${p.to}` || f.id === `${p.circuit}.${p.to}-${p.from}`)
+          ?.id ?? f.id)
+      : f.id;
     const before = current(job, { collection: f.collection, id });
     if (before === null) return null;
     if (f.remove) {
@@ -37,7 +40,7 @@ export function patchOf(fixes: readonly Fix[]): Change[] | null {
     if (f.collection === "points") {
       // A point's u and v belong to its place.
       const place = { ...(before as Point).place } as Record<string, unknown>;
-      for (const k of ["u", "v", "x", "y"]) if (k in set) (place[k] = set[k]), delete set[k];
+      for (const k of ["u", "v", "x", "y"]) if (k in set) ((place[k] = set[k]), delete set[k]);
       after = { ...after, place };
     }
     out.push({ collection: f.collection, id, before, after: { ...after, ...set } });
@@ -55,7 +58,12 @@ export function FindingCard({ f }: { f: Finding }) {
     if (refused) toast.error(refused);
   };
   return (
-    <article className="border-b border-line py-2.5" data-finding={f.rule} data-subject={f.subject} data-severity={f.severity}>
+    <article
+      className="border-b border-line py-2.5"
+      data-finding={f.rule}
+      data-subject={f.subject}
+      data-severity={f.severity}
+    >
       <h3 className="flex items-baseline gap-1.5 text-[14.5px]">
         <span className={`inline-flex w-10 shrink-0 items-baseline gap-1 text-[12.5px] ${tone[f.severity]}`}>
           <span aria-hidden>{mark[f.severity]}</span>
@@ -63,17 +71,29 @@ export function FindingCard({ f }: { f: Finding }) {
         </span>
         <span>{rule?.title ?? f.rule}</span>
       </h3>
-      {f.measured !== undefined && f.limit !== undefined && f.sense ? <Gauge measured={f.measured} limit={f.limit} sense={f.sense} unit={f.unit} severity={f.severity} /> : null}
+      {f.measured !== undefined && f.limit !== undefined && f.sense ? (
+        <Gauge measured={f.measured} limit={f.limit} sense={f.sense} unit={f.unit} severity={f.severity} />
+      ) : null}
       <p className="mt-1 text-[13.5px]">{f.message}</p>
       <p className="mt-0.5 flex flex-wrap gap-x-3 text-[13.5px]">
         {f.remedy && f.fix?.length ? (
-          <button type="button" onClick={apply} data-remedy className="min-h-6 cursor-pointer text-left font-medium text-accent underline underline-offset-2">
+          <button
+            type="button"
+            onClick={apply}
+            data-remedy
+            className="min-h-6 cursor-pointer text-left font-medium text-accent underline underline-offset-2"
+          >
             {f.remedy}
           </button>
         ) : f.remedy ? (
           <span className="text-soft">{f.remedy}</span>
         ) : null}
-        <button type="button" aria-expanded={why} onClick={() => setWhy(!why)} className="min-h-6 cursor-pointer text-soft underline underline-offset-2">
+        <button
+          type="button"
+          aria-expanded={why}
+          onClick={() => setWhy(!why)}
+          className="min-h-6 cursor-pointer text-soft underline underline-offset-2"
+        >
           why
         </button>
       </p>
@@ -101,10 +121,16 @@ export function FindingCard({ f }: { f: Finding }) {
 
 /** The least change that would free a point that cannot be reached. */
 function WhatFrees({ point }: { point: string }) {
-  const { answer: told, ask } = useAsked<Freeing>((job) => askWorker().freeing(job, useDesk.getState().catalogue, point));
+  const { answer: told, ask } = useAsked<Freeing>((job) =>
+    askWorker().freeing(job, useDesk.getState().catalogue, point),
+  );
   if (told === null)
     return (
-      <button type="button" className="min-h-6 cursor-pointer text-[13.5px] text-accent underline underline-offset-2" onClick={ask}>
+      <button
+        type="button"
+        className="min-h-6 cursor-pointer text-[13.5px] text-accent underline underline-offset-2"
+        onClick={ask}
+      >
         What would free it?
       </button>
     );
@@ -123,7 +149,11 @@ function WhatFrees({ point }: { point: string }) {
           </ol>
         </>
       ) : (
-        <p>{told.reachable ? "A way leads there, but its bores are full." : "No single change frees it: move the point, or add a deck or wall that leads to it."}</p>
+        <p>
+          {told.reachable
+            ? "A way leads there, but its bores are full."
+            : "No single change frees it: move the point, or add a deck or wall that leads to it."}
+        </p>
       )}
     </div>
   );

@@ -38,9 +38,15 @@ export function FindingsList({ picked }: { picked: boolean }) {
       </p>
     );
   if (!plan) return picked ? null : <p className="text-soft">Checking.</p>;
-  const onWall = new Set(selection?.kind === "wall" ? (house.faces[house.faceOfWall.get(selection.id) ?? -1]?.points ?? []).map((p) => p.id) : []);
+  const onWall = new Set(
+    selection?.kind === "wall"
+      ? (house.faces[house.faceOfWall.get(selection.id) ?? -1]?.points ?? []).map((p) => p.id)
+      : [],
+  );
   const mine = plan.findings.filter((f) => concerns(f, selection, onWall));
-  const rest = plan.findings.filter((f) => !mine.includes(f) && f.severity !== "note" && (all || stage === "routes" || stageOfRule(f.rule) === stage));
+  const rest = plan.findings.filter(
+    (f) => !mine.includes(f) && f.severity !== "note" && (all || stage === "routes" || stageOfRule(f.rule) === stage),
+  );
   const hidden = plan.findings.filter((f) => !mine.includes(f) && f.severity !== "note").length - rest.length;
   if (picked)
     return mine.length ? (
@@ -53,9 +59,19 @@ export function FindingsList({ picked }: { picked: boolean }) {
   return (
     <section aria-label="Findings" aria-live="polite">
       <h2 className="text-lg">{mine.length ? "Also to settle" : "To settle"}</h2>
-      {rest.length ? rest.map((f, i) => <FindingCard key={`${f.rule} ${f.subject} ${i}`} f={f} />) : <p className="text-[13.5px] text-soft">Nothing {all || stage === "routes" ? "in this job" : "at this stage"}.</p>}
+      {rest.length ? (
+        rest.map((f, i) => <FindingCard key={`${f.rule} ${f.subject} ${i}`} f={f} />)
+      ) : (
+        <p className="text-[13.5px] text-soft">
+          Nothing {all || stage === "routes" ? "in this job" : "at this stage"}.
+        </p>
+      )}
       {hidden > 0 || all ? (
-        <button type="button" className="mt-1 min-h-7 cursor-pointer text-[13.5px] text-accent underline underline-offset-2" onClick={() => setAll(!all)}>
+        <button
+          type="button"
+          className="mt-1 min-h-7 cursor-pointer text-[13.5px] text-accent underline underline-offset-2"
+          onClick={() => setAll(!all)}
+        >
           {all ? "Only this stage" : `Show ${hidden} at other stages`}
         </button>
       ) : null}

@@ -16,7 +16,11 @@ import { FindingsList } from "./findings-list";
 /** What is picked, what the stage needs, and what is to settle. */
 export function Inspector() {
   const stage = useDesk((s) => s.stage);
-  const picked = useDesk((s) => (s.selection ? `${s.selection.kind} ${"id" in s.selection ? s.selection.id : "ids" in s.selection ? s.selection.ids.length : `${s.selection.deck} ${s.selection.joist}`}` : ""));
+  const picked = useDesk((s) =>
+    s.selection
+      ? `${s.selection.kind} ${"id" in s.selection ? s.selection.id : "ids" in s.selection ? s.selection.ids.length : `${s.selection.deck} ${s.selection.joist}`}`
+      : "",
+  );
   const top = useRef<HTMLDivElement>(null);
   // What has just been picked is read from its top.
   useEffect(() => {
@@ -57,6 +61,12 @@ function Picked() {
     const face = house.faces[house.faceOfWall.get(selection.id) ?? -1];
     return face ? <WallForm key={face.wall.id} face={face} /> : null;
   }
-  if (selection?.kind === "joist") return <JoistCard deck={selection.deck} joist={selection.joist} span={selection.span} />;
-  return stage === "timber" ? <p className="text-soft">Press a joist for its windows, limits and marks. Bore from the bearing face, on the centre line. Look and scan before drilling; eyes, ears and lungs protected.</p> : null;
+  if (selection?.kind === "joist")
+    return <JoistCard deck={selection.deck} joist={selection.joist} span={selection.span} />;
+  return stage === "timber" ? (
+    <p className="text-soft">
+      Press a joist for its windows, limits and marks. Bore from the bearing face, on the centre line. Look and scan
+      before drilling; eyes, ears and lungs protected.
+    </p>
+  ) : null;
 }

@@ -6,7 +6,15 @@ import { type StageId, stageStates, stages } from "../job/stages";
 import { useDesk } from "../job/store";
 
 export function goTo(stage: StageId): void {
-  useDesk.setState((s) => ({ stage, view: stage === "timber" ? "deck" : s.stage === "timber" && (s.view === "deck" || s.view === "schedule") ? "unrolled" : s.view }));
+  useDesk.setState((s) => ({
+    stage,
+    view:
+      stage === "timber"
+        ? "deck"
+        : s.stage === "timber" && (s.view === "deck" || s.view === "schedule")
+          ? "unrolled"
+          : s.view,
+  }));
 }
 
 /** The stages in the order they are done, each with what is settled and what is open. */
@@ -24,14 +32,22 @@ export function OrderOfWork() {
           const on = stage === s.id;
           return (
             <li key={s.id}>
-              <button type="button" aria-current={on ? "step" : undefined} onClick={() => goTo(s.id)} className={`flex w-full cursor-pointer items-start gap-2 border-l-4 px-2 py-1.5 text-left ${on ? "border-accent bg-panel" : "border-transparent hover:bg-panel/60"}`}>
+              <button
+                type="button"
+                aria-current={on ? "step" : undefined}
+                onClick={() => goTo(s.id)}
+                className={`flex w-full cursor-pointer items-start gap-2 border-l-4 px-2 py-1.5 text-left ${on ? "border-accent bg-panel" : "border-transparent hover:bg-panel/60"}`}
+              >
                 <span className="num w-5 pt-0.5 text-right text-[12px] text-soft">{i + 1}</span>
                 <span className="min-w-0 flex-1">
                   <span className="block font-cond text-[15px] leading-tight font-semibold">{s.name}</span>
                   <span className="block truncate text-[12px] text-soft">{state.words}</span>
                 </span>
                 {state.open ? (
-                  <span className="num mt-0.5 border border-warn px-1 text-[12px] font-medium text-warn" title={`${state.open} to settle`}>
+                  <span
+                    className="num mt-0.5 border border-warn px-1 text-[12px] font-medium text-warn"
+                    title={`${state.open} to settle`}
+                  >
                     {state.open}
                     <span className="sr-only"> to settle</span>
                   </span>

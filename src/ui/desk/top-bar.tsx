@@ -4,7 +4,12 @@ import Link from "next/link";
 import { useDesk, useStorey } from "../job/store";
 import { useTheme } from "../kit/theme";
 
-const words = { stored: "stored", storing: "storing", offline: "kept here, no connection", conflict: "to settle" } as const;
+const words = {
+  stored: "stored",
+  storing: "storing",
+  offline: "kept here, no connection",
+  conflict: "to settle",
+} as const;
 
 export function TopBar() {
   const name = useDesk((s) => s.job.name);
@@ -27,14 +32,24 @@ export function TopBar() {
           {room ? ` › ${room}` : ""}
         </span>
       </span>
-      <span role="status" className="hidden text-[12.5px] whitespace-nowrap opacity-80 sm:inline" data-storing={storing}>
+      <span
+        role="status"
+        className="hidden text-[12.5px] whitespace-nowrap opacity-80 sm:inline"
+        data-storing={storing}
+      >
         {words[storing]}
       </span>
       <span className="flex-1" />
-      <button type="button" onClick={() => useDesk.setState({ find: true })} className="inline-flex min-h-8 cursor-pointer items-center gap-2 border border-current/40 px-2 text-[13px] hover:border-current">
+      <button
+        type="button"
+        onClick={() => useDesk.setState({ find: true })}
+        className="inline-flex min-h-8 cursor-pointer items-center gap-2 border border-current/40 px-2 text-[13px] hover:border-current"
+      >
         <Search size={14} aria-hidden />
         <span className="sr-only lg:not-sr-only">Find anything, or a command</span>
-        <kbd aria-hidden className="hidden font-mono text-[11px] opacity-80 sm:inline">/</kbd>
+        <kbd aria-hidden className="hidden font-mono text-[11px] opacity-80 sm:inline">
+          /
+        </kbd>
       </button>
       <nav aria-label="Other pages" className="hidden gap-3 font-cond text-[14px] font-semibold md:flex">
         <Link className="py-1 hover:underline" href="/bench">
@@ -47,7 +62,12 @@ export function TopBar() {
           Rules
         </Link>
       </nav>
-      <button type="button" onClick={turn} className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current" aria-label={theme === "dark" ? "Light theme" : "Dark theme"}>
+      <button
+        type="button"
+        onClick={turn}
+        className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current"
+        aria-label={theme === "dark" ? "Light theme" : "Dark theme"}
+      >
         {theme === "dark" ? <Sun size={16} /> : <Moon size={16} />}
       </button>
       <span className="flex border border-current/50 text-[14px] font-semibold">

@@ -40,7 +40,10 @@ describe("the unrolled room", () => {
 });
 
 describe("taking hold of a point", () => {
-  const loft = layHouse({ ...job, rooms: job.rooms.map((r) => (r.id === "r0" ? { ...r, slopes: [{ wall: 0, eaves: 350, pitch: 42 }] } : r)) });
+  const loft = layHouse({
+    ...job,
+    rooms: job.rooms.map((r) => (r.id === "r0" ? { ...r, slopes: [{ wall: 0, eaves: 350, pitch: 42 }] } : r)),
+  });
   const walls = unroll(loft, "r0", null).walls;
   const single = { ...job.points.find((p) => p.kind === "socket")!, gang: 1 as const };
   it("keeps its plate under a sloping top", () => {
@@ -51,10 +54,16 @@ describe("taking hold of a point", () => {
   });
   it("snaps to the centimetre and to the height of another point, or goes free", () => {
     const room = unroll(h, "r0", null).walls;
-    const [a, b] = h.faces.find((f) => f.room.id === "r0" && f.points.length)!.points.map((p) => job.points.find((q) => q.id === p.id)!);
+    const [a, b] = h.faces
+      .find((f) => f.room.id === "r0" && f.points.length)!
+      .points.map((p) => job.points.find((q) => q.id === p.id)!);
     const place = placeAt(room, b ?? a!, room[0]!.x + 503.4, -457.2, 0.1, false)!;
     expect(place.u % 10).toBe(0);
-    expect(placeAt(room, a!, room[0]!.x + 503.4, -1457.2, 0.1, true)).toMatchObject({ u: 503.4, v: 1457.2, snapped: null });
+    expect(placeAt(room, a!, room[0]!.x + 503.4, -1457.2, 0.1, true)).toMatchObject({
+      u: 503.4,
+      v: 1457.2,
+      snapped: null,
+    });
   });
   it("moves by arrow keys: 10, with Shift 100, with Alt 1", () => {
     const press = (key: string, more = {}) => nudge({ key, shiftKey: false, altKey: false, ...more });
@@ -87,7 +96,18 @@ describe("the order of work", () => {
     expect(empty.survey.settled).toBe(false);
   });
   it("settles each finding in one stage", () => {
-    expect(["kitchen.sink", "circuit.way", "timber.over-cut", "fill.space", "found.colours", "stock.short", "zone.rcd", "route.unreachable"].map(stageOfRule)).toEqual(["points", "circuits", "timber", "containment", "survey", "materials", "circuits", "routes"]);
+    expect(
+      [
+        "kitchen.sink",
+        "circuit.way",
+        "timber.over-cut",
+        "fill.space",
+        "found.colours",
+        "stock.short",
+        "zone.rcd",
+        "route.unreachable",
+      ].map(stageOfRule),
+    ).toEqual(["points", "circuits", "timber", "containment", "survey", "materials", "circuits", "routes"]);
     expect([viewOf("solid"), viewOf("nothing"), viewOf(undefined)]).toEqual(["solid", null, null]);
   });
 });
@@ -96,7 +116,9 @@ describe("numbers as people type them", () => {
   it("reads spaces, commas and points, and refuses the rest in words", () => {
     expect(["1 460", "1,5", " 12. ", ".5", "-3"].map(words.parse)).toEqual([1460, 1.5, 12, 0.5, -3]);
     expect(["", "abc", "1.2.3", "1e3"].map(words.parse)).toEqual([null, null, null, null]);
-    expect(words.fault("Width", "abc", null, 0, 10, "mm")).toBe("Width is “abc”; it must be a number, between 0 and 10 mm.");
+    expect(words.fault("Width", "abc", null, 0, 10, "mm")).toBe(
+      "Width is “abc”; it must be a number, between 0 and 10 mm.",
+    );
     expect(words.fault("Width", "20", 20, 0, 10, "mm")).toBe("Width is 20; it must be between 0 and 10 mm.");
     expect(words.fault("Width", "5", 5, 0, 10, "mm")).toBeNull();
   });

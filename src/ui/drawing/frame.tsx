@@ -3,11 +3,33 @@ import { Maximize, Minus, Plus } from "lucide-react";
 import type { PointerEvent, ReactNode, RefObject } from "react";
 
 /** The frame of a drawing: ground to pan on, zoom and fit in its corner. */
-export function DrawingFrame({ frame, onGround, fit, zoom, label, children }: { frame: RefObject<HTMLDivElement | null>; onGround: (e: PointerEvent) => void; fit: () => void; zoom: (by: number) => void; label: string; children: ReactNode }) {
-  const tool = "inline-flex size-8 cursor-pointer items-center justify-center border border-line bg-panel hover:border-ink";
+export function DrawingFrame({
+  frame,
+  onGround,
+  fit,
+  zoom,
+  label,
+  children,
+}: {
+  frame: RefObject<HTMLDivElement | null>;
+  onGround: (e: PointerEvent) => void;
+  fit: () => void;
+  zoom: (by: number) => void;
+  label: string;
+  children: ReactNode;
+}) {
+  const tool =
+    "inline-flex size-8 cursor-pointer items-center justify-center border border-line bg-panel hover:border-ink";
   return (
     <div ref={frame} className="drawing relative min-h-0 flex-1 touch-none overflow-hidden border border-line bg-page">
-      <svg className="absolute inset-0" width="100%" height="100%" role="group" aria-label={label} onPointerDown={onGround}>
+      <svg
+        className="absolute inset-0"
+        width="100%"
+        height="100%"
+        role="group"
+        aria-label={label}
+        onPointerDown={onGround}
+      >
         {children}
       </svg>
       <div className="no-print absolute right-2 bottom-2 flex">

@@ -17,17 +17,33 @@ const GRID = 10;
 const SNAP = 8;
 
 /** Handles of the room in hand: its corners, the middles of its walls, and the room itself. Alt: to the millimetre, without snapping. */
-export function PlanHandles({ room, px, toPlan, scale }: { room: Room; px: (n: number) => number; toPlan: (e: { clientX: number; clientY: number }) => XY; scale: number }) {
+export function PlanHandles({
+  room,
+  px,
+  toPlan,
+  scale,
+}: {
+  room: Room;
+  px: (n: number) => number;
+  toPlan: (e: { clientX: number; clientY: number }) => XY;
+  scale: number;
+}) {
   const job = useDesk((s) => s.job);
   const own = job.rooms.find((r) => r.id === room.id);
   if (!own) return null;
-  const others = job.rooms.filter((r) => r.storey === room.storey).flatMap((r) => r.outline.map((p, i) => ({ p, mine: r.id === room.id ? i : -1 })));
+  const others = job.rooms
+    .filter((r) => r.storey === room.storey)
+    .flatMap((r) => r.outline.map((p, i) => ({ p, mine: r.id === room.id ? i : -1 })));
   const snapped = (p: XY, skip: number, free: boolean): XY => {
     if (free) return { x: Math.round(p.x), y: Math.round(p.y) };
     const near = (k: "x" | "y"): number => {
       let best = Math.round(p[k] / GRID) * GRID;
       let gap = SNAP / scale;
-      for (const o of others) if (o.mine !== skip && Math.abs(o.p[k] - p[k]) < gap) { gap = Math.abs(o.p[k] - p[k]); best = o.p[k]; }
+      for (const o of others)
+        if (o.mine !== skip && Math.abs(o.p[k] - p[k]) < gap) {
+          gap = Math.abs(o.p[k] - p[k]);
+          best = o.p[k];
+        }
       return best;
     };
     return { x: near("x"), y: near("y") };
@@ -43,13 +59,20 @@ export function PlanHandles({ room, px, toPlan, scale }: { room: Room; px: (n: n
       (m) => {
         if (!made && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 4) return;
         made = work(toPlan(m), from, m.altKey);
-        if (!asked) asked = requestAnimationFrame(() => { asked = 0; if (made) preview(made); });
+        if (!asked)
+          asked = requestAnimationFrame(() => {
+            asked = 0;
+            if (made) preview(made);
+          });
       },
       (m) => {
         cancelAnimationFrame(asked);
         if (!made || m.type === "pointercancel") return endPreview();
         const refused = editWith(made);
-        if (refused) { endPreview(); toast.error(refused); }
+        if (refused) {
+          endPreview();
+          toast.error(refused);
+        }
       },
     );
   };
@@ -61,10 +84,37 @@ export function PlanHandles({ room, px, toPlan, scale }: { room: Room; px: (n: n
         tabIndex={0}
         aria-label={`Move ${room.name}; arrow keys move it`}
         className={handle}
-        onPointerDown={(e) => drag(e, (at, from, free) => { const g = free ? 1 : GRID; return moveRoom(job, own, Math.round((at.x - from.x) / g) * g, Math.round((at.y - from.y) / g) * g); })}
-        onKeyDown={(e) => { const by = nudge(e); if (!by) return; e.preventDefault(); e.stopPropagation(); say(editWith(moveRoom(job, own, by.u, by.v))); }}
+        onPointerDown={(e) =>
+          drag(e, (at, from, free) => {
+            const g = free ? 1 : GRID;
+            return moveRoom(job, own, Math.round((at.x - from.x) / g) * g, Math.round((at.y - from.y) / g) * g);
+          })
+        }
+        onKeyDown={(e) => {
+          const by = nudge(e);
+          if (!by) return;
+          e.preventDefault();
+          e.stopPropagation();
+          say(editWith(moveRoom(job, own, by.u, by.v)));
+        }}
       >
-        {(() => { const n = room.outline.length; const c = { x: room.outline.reduce((s, p) => s + p.x, 0) / n, y: room.outline.reduce((s, p) => s + p.y, 0) / n }; return <path className="ring" d={`M${c.x - px(9)},${-c.y + px(14)}h${px(18)}M${c.x},${-c.y + px(5)}v${px(18)}`} stroke="var(--accent)" strokeWidth={px(2.5)} fill="none" pointerEvents="bounding-box" />; })()}
+        {(() => {
+          const n = room.outline.length;
+          const c = {
+            x: room.outline.reduce((s, p) => s + p.x, 0) / n,
+            y: room.outline.reduce((s, p) => s + p.y, 0) / n,
+          };
+          return (
+            <path
+              className="ring"
+              d={`M${c.x - px(9)},${-c.y + px(14)}h${px(18)}M${c.x},${-c.y + px(5)}v${px(18)}`}
+              stroke="var(--accent)"
+              strokeWidth={px(2.5)}
+              fill="none"
+              pointerEvents="bounding-box"
+            />
+          );
+        })()}
       </g>
       {room.outline.map((_, i) => {
         const f = wallFrame(room.outline, i, 0);
@@ -78,11 +128,40 @@ export function PlanHandles({ room, px, toPlan, scale }: { room: Room; px: (n: n
             data-wall-handle={i + 1}
             aria-label={`Move wall ${i + 1}, ${mm(f.length)} long; up moves it into the room, down out of it`}
             className={handle}
-            onPointerDown={(e) => drag(e, (at, from, free) => { const g = free ? 1 : GRID; return moveWall(job, own, i, Math.round((inward(at) - inward(from)) / g) * g); })}
-            onKeyDown={(e) => { const by = nudge(e); if (!by?.v) return; e.preventDefault(); e.stopPropagation(); say(editWith(moveWall(job, own, i, by.v))); }}
+            onPointerDown={(e) =>
+              drag(e, (at, from, free) => {
+                const g = free ? 1 : GRID;
+                return moveWall(job, own, i, Math.round((inward(at) - inward(from)) / g) * g);
+              })
+            }
+            onKeyDown={(e) => {
+              const by = nudge(e);
+              if (!by?.v) return;
+              e.preventDefault();
+              e.stopPropagation();
+              say(editWith(moveWall(job, own, i, by.v)));
+            }}
           >
-            <rect className="ring" x={m[0] - px(6)} y={-m[1] - px(6)} width={px(12)} height={px(12)} transform={`rotate(${(-Math.atan2(f.along.y, f.along.x) * 180) / Math.PI} ${m[0]} ${-m[1]})`} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
-            <text x={m[0] + f.inward.x * px(28)} y={-(m[1] + f.inward.y * px(18)) + px(4)} fontSize={px(11)} textAnchor="middle" fontFamily="var(--font-mono)" fill="var(--ink)" pointerEvents="none">
+            <rect
+              className="ring"
+              x={m[0] - px(6)}
+              y={-m[1] - px(6)}
+              width={px(12)}
+              height={px(12)}
+              transform={`rotate(${(-Math.atan2(f.along.y, f.along.x) * 180) / Math.PI} ${m[0]} ${-m[1]})`}
+              fill="var(--plate)"
+              stroke="var(--accent)"
+              strokeWidth={px(2)}
+            />
+            <text
+              x={m[0] + f.inward.x * px(28)}
+              y={-(m[1] + f.inward.y * px(18)) + px(4)}
+              fontSize={px(11)}
+              textAnchor="middle"
+              fontFamily="var(--font-mono)"
+              fill="var(--ink)"
+              pointerEvents="none"
+            >
               {mm(f.length)}
             </text>
           </g>
@@ -97,9 +176,23 @@ export function PlanHandles({ room, px, toPlan, scale }: { room: Room; px: (n: n
           aria-label={`Corner ${i + 1} at ${mm(p.x)} east, ${mm(p.y)} north; arrow keys move it`}
           className={handle}
           onPointerDown={(e) => drag(e, (at, _, free) => moveCorner(job, own, i, snapped(at, i, free)))}
-          onKeyDown={(e) => { const by = nudge(e); if (!by) return; e.preventDefault(); e.stopPropagation(); say(editWith(moveCorner(job, own, i, { x: p.x + by.u, y: p.y + by.v }))); }}
+          onKeyDown={(e) => {
+            const by = nudge(e);
+            if (!by) return;
+            e.preventDefault();
+            e.stopPropagation();
+            say(editWith(moveCorner(job, own, i, { x: p.x + by.u, y: p.y + by.v })));
+          }}
         >
-          <circle className="ring" cx={p.x} cy={-p.y} r={px(7)} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2.5)} />
+          <circle
+            className="ring"
+            cx={p.x}
+            cy={-p.y}
+            r={px(7)}
+            fill="var(--plate)"
+            stroke="var(--accent)"
+            strokeWidth={px(2.5)}
+          />
         </g>
       ))}
     </g>

@@ -31,7 +31,13 @@ export function ToolShapes({ px, hover }: { px: (n: number) => number; hover: XY
   const before = all[all.length - 2];
   return (
     <g pointerEvents="none">
-      <polyline points={all.map((p) => `${p.x},${-p.y}`).join(" ")} fill="none" stroke="var(--accent)" strokeWidth={px(2.5)} strokeDasharray={tool.kind === "scale" ? `${px(6)} ${px(4)}` : undefined} />
+      <polyline
+        points={all.map((p) => `${p.x},${-p.y}`).join(" ")}
+        fill="none"
+        stroke="var(--accent)"
+        strokeWidth={px(2.5)}
+        strokeDasharray={tool.kind === "scale" ? `${px(6)} ${px(4)}` : undefined}
+      />
       {points.map((p, i) => (
         <circle key={i} cx={p.x} cy={-p.y} r={px(5)} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
       ))}
@@ -53,7 +59,8 @@ export function ToolBar() {
   const [done, setDone] = useState<XY[] | null>(null);
   const drop = (): void => useDesk.setState({ tool: null });
   if (!tool && !done) return null;
-  const bar = "absolute top-2 left-2 z-10 flex max-w-[calc(100%-1rem)] flex-wrap items-center gap-2 border border-ink bg-panel px-2 py-1.5 text-[13.5px]";
+  const bar =
+    "absolute top-2 left-2 z-10 flex max-w-[calc(100%-1rem)] flex-wrap items-center gap-2 border border-ink bg-panel px-2 py-1.5 text-[13.5px]";
   if (tool?.kind === "scale") {
     const { a, b } = tool;
     const measured = a && b ? Math.hypot(a.x - b.x, a.y - b.y) : null;
@@ -64,7 +71,9 @@ export function ToolBar() {
       if (bad || n === null || !t || !a || !measured) return setFault(bad);
       const k = n / measured;
       // The first place pressed stays where it is.
-      const refused = edit([change("traces", t.id, { ...t, scale: t.scale * k, x: a.x - (a.x - t.x) * k, y: a.y + (t.y - a.y) * k })]);
+      const refused = edit([
+        change("traces", t.id, { ...t, scale: t.scale * k, x: a.x - (a.x - t.x) * k, y: a.y + (t.y - a.y) * k }),
+      ]);
       if (refused) return setFault(refused);
       setText("");
       setFault(null);
@@ -78,7 +87,16 @@ export function ToolBar() {
           <>
             <label className="flex items-center gap-1.5">
               These two are
-              <input autoFocus data-field="known length" inputMode="decimal" className="num min-h-8 w-24 border border-line bg-field px-1.5 text-right" value={text} placeholder={mm(Math.round(measured))} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => e.key === "Enter" && put()} />
+              <input
+                autoFocus
+                data-field="known length"
+                inputMode="decimal"
+                className="num min-h-8 w-24 border border-line bg-field px-1.5 text-right"
+                value={text}
+                placeholder={mm(Math.round(measured))}
+                onChange={(e) => setText(e.target.value)}
+                onKeyDown={(e) => e.key === "Enter" && put()}
+              />
               mm apart
             </label>
             <Button look="solid" onClick={put}>
@@ -112,7 +130,10 @@ export function ToolBar() {
     const bad = words.fault("The length of the last side", text, n, 10, 50_000, "mm");
     if (bad || n === null || !last || !before) return setFault(bad ?? "Draw a side first, then type its length.");
     const long = Math.hypot(last.x - before.x, last.y - before.y) || 1;
-    const to = { x: Math.round((before.x + ((last.x - before.x) * n) / long) * 10) / 10, y: Math.round((before.y + ((last.y - before.y) * n) / long) * 10) / 10 };
+    const to = {
+      x: Math.round((before.x + ((last.x - before.x) * n) / long) * 10) / 10,
+      y: Math.round((before.y + ((last.y - before.y) * n) / long) * 10) / 10,
+    };
     setFault(null);
     setText("");
     useDesk.setState({ tool: { kind: "outline", corners: [...corners.slice(0, -1), to] } });
@@ -125,11 +146,21 @@ export function ToolBar() {
           {corners.length > 1 ? (
             <label className="flex items-center gap-1.5">
               Last side is
-              <input data-field="last side" inputMode="decimal" className="num min-h-8 w-20 border border-line bg-field px-1.5 text-right" value={text} onChange={(e) => setText(e.target.value)} onKeyDown={(e) => e.key === "Enter" && exact()} />
+              <input
+                data-field="last side"
+                inputMode="decimal"
+                className="num min-h-8 w-20 border border-line bg-field px-1.5 text-right"
+                value={text}
+                onChange={(e) => setText(e.target.value)}
+                onKeyDown={(e) => e.key === "Enter" && exact()}
+              />
               mm
             </label>
           ) : null}
-          <Button disabled={!corners.length} onClick={() => useDesk.setState({ tool: { kind: "outline", corners: corners.slice(0, -1) } })}>
+          <Button
+            disabled={!corners.length}
+            onClick={() => useDesk.setState({ tool: { kind: "outline", corners: corners.slice(0, -1) } })}
+          >
             Back one
           </Button>
           <Button look="solid" disabled={corners.length < 3} onClick={finish}>

@@ -7,7 +7,21 @@ const PAD = 10;
 const CHAR = 6.6;
 
 /** The yellow tape itself, drawn to the width there is: graduations over, marks with arrows under, labels in two rows where they would touch. */
-export function Ribbon({ length, marks, from = 0, to = length, tall = false, words }: { length: number; marks: readonly { at: number; text: string }[]; from?: number; to?: number; tall?: boolean; words?: (m: { at: number; text: string }) => string }) {
+export function Ribbon({
+  length,
+  marks,
+  from = 0,
+  to = length,
+  tall = false,
+  words,
+}: {
+  length: number;
+  marks: readonly { at: number; text: string }[];
+  from?: number;
+  to?: number;
+  tall?: boolean;
+  words?: (m: { at: number; text: string }) => string;
+}) {
   const ref = useRef<HTMLDivElement>(null);
   const [width, setWidth] = useState(800);
   useLayoutEffect(() => {
@@ -48,9 +62,23 @@ export function Ribbon({ length, marks, from = 0, to = length, tall = false, wor
           const big = Math.abs(t / major - Math.round(t / major)) < 1e-9;
           return (
             <g key={t}>
-              <line x1={x(t)} x2={x(t)} y1={0} y2={big ? 16 : 8} stroke="var(--tapeink)" strokeWidth={big ? 1.4 : 0.8} />
+              <line
+                x1={x(t)}
+                x2={x(t)}
+                y1={0}
+                y2={big ? 16 : 8}
+                stroke="var(--tapeink)"
+                strokeWidth={big ? 1.4 : 0.8}
+              />
               {big && x(t) > 18 && x(t) < width - 18 ? (
-                <text x={x(t)} y={27} fontSize={11.5} textAnchor="middle" fontFamily="var(--font-mono)" fill="var(--tapeink)">
+                <text
+                  x={x(t)}
+                  y={27}
+                  fontSize={11.5}
+                  textAnchor="middle"
+                  fontFamily="var(--font-mono)"
+                  fill="var(--tapeink)"
+                >
                   {mm(t)}
                 </text>
               ) : null}
@@ -58,14 +86,32 @@ export function Ribbon({ length, marks, from = 0, to = length, tall = false, wor
           );
         })}
         {placed.map(({ m }, i) => (
-          <path key={i} d={`M${x(m.at)},${height}V${height - 38}M${x(m.at) - 4},${height - 34}L${x(m.at)},${height - 42}L${x(m.at) + 4},${height - 34}Z`} stroke="var(--tapeink)" fill="var(--tapeink)" strokeWidth={1.3} />
+          <path
+            key={i}
+            d={`M${x(m.at)},${height}V${height - 38}M${x(m.at) - 4},${height - 34}L${x(m.at)},${height - 42}L${x(m.at) + 4},${height - 34}Z`}
+            stroke="var(--tapeink)"
+            fill="var(--tapeink)"
+            strokeWidth={1.3}
+          />
         ))}
         {/* Labels after all arrows, so that no shaft runs through a figure. */}
         {placed.map(({ label, left, row }, i) =>
           row < 0 ? null : (
             <g key={i}>
-              <rect x={left - 2} y={height - 30 + row * 13 - 1} width={label.length * CHAR + 4} height={12} fill="var(--tape)" />
-              <text x={left} y={height - 20 + row * 13} fontSize={11} fontFamily="var(--font-mono)" fill="var(--tapeink)">
+              <rect
+                x={left - 2}
+                y={height - 30 + row * 13 - 1}
+                width={label.length * CHAR + 4}
+                height={12}
+                fill="var(--tape)"
+              />
+              <text
+                x={left}
+                y={height - 20 + row * 13}
+                fontSize={11}
+                fontFamily="var(--font-mono)"
+                fill="var(--tapeink)"
+              >
                 {label}
               </text>
             </g>

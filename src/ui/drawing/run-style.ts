@@ -12,5 +12,10 @@ const dashes = ["", "9 4", "2 4", "14 4 3 4", "5 3", "16 5"];
 /** Style of each circuit by its place in the list of labels. */
 export function runStyles(job: Job): Map<string, RunStyle> {
   const ordered = [...job.circuits].sort((a, b) => (a.label < b.label ? -1 : a.label > b.label ? 1 : 0));
-  return new Map(ordered.map((c, i) => [c.id, { color: `var(--run${(i % 6) + 1})`, dash: dashes[(i + Math.floor(i / 6)) % dashes.length]!, label: c.label }]));
+  return new Map(
+    ordered.map((c, i) => [
+      c.id,
+      { color: `var(--run${(i % 6) + 1})`, dash: dashes[(i + Math.floor(i / 6)) % dashes.length]!, label: c.label },
+    ]),
+  );
 }

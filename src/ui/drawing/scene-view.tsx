@@ -2,8 +2,32 @@
 import { useId, useLayoutEffect, useRef, useState } from "react";
 import { type Bounds, type Fill, type Ink, type Scene, type Shape, boundsOf } from "../../core/drawings/scene";
 
-const inks: Record<Ink, string> = { ink: "var(--ink)", soft: "var(--soft)", cut: "var(--stop)", fold: "var(--accent)", good: "var(--good)", stop: "var(--stop)", warn: "var(--warn)", run1: "var(--run1)", run2: "var(--run2)", run3: "var(--run3)" };
-const fills: Record<Fill, string> = { paper: "var(--plate)", metal: "var(--fixture)", timber: "var(--timber)", plaster: "var(--plaster)", zone: "hatch", earth: "var(--timber)", sand: "var(--deck)", cable: "var(--zone)", cable2: "var(--timber)", cable3: "var(--fixture)", opening: "var(--opening)", waste: "waste" };
+const inks: Record<Ink, string> = {
+  ink: "var(--ink)",
+  soft: "var(--soft)",
+  cut: "var(--stop)",
+  fold: "var(--accent)",
+  good: "var(--good)",
+  stop: "var(--stop)",
+  warn: "var(--warn)",
+  run1: "var(--run1)",
+  run2: "var(--run2)",
+  run3: "var(--run3)",
+};
+const fills: Record<Fill, string> = {
+  paper: "var(--plate)",
+  metal: "var(--fixture)",
+  timber: "var(--timber)",
+  plaster: "var(--plaster)",
+  zone: "hatch",
+  earth: "var(--timber)",
+  sand: "var(--deck)",
+  cable: "var(--zone)",
+  cable2: "var(--timber)",
+  cable3: "var(--fixture)",
+  opening: "var(--opening)",
+  waste: "waste",
+};
 const TEXT = 12.5;
 const CHAR = 7.7;
 /** One step off the thing that a dimension stands, px. */
@@ -23,20 +47,55 @@ interface Put {
 
 /** One shape, put on paper. */
 function ShapeView({ s, put, hatch, waste }: { s: Shape; put: Put; hatch: string; waste: string }) {
-  const fill = (f: Fill | undefined): string => (f === undefined ? "none" : f === "zone" ? `url(#${hatch})` : f === "waste" ? `url(#${waste})` : fills[f]);
+  const fill = (f: Fill | undefined): string =>
+    f === undefined ? "none" : f === "zone" ? `url(#${hatch})` : f === "waste" ? `url(#${waste})` : fills[f];
   const u = put.unit;
   if (s.kind === "line") {
-    const d = s.points.map(([x, y], i) => `${i ? "L" : "M"}${put.at(x, y).map((n) => n.toFixed(2)).join(",")}`).join("");
-    return <path d={d + (s.closed ? "Z" : "")} fill={s.closed ? fill(s.fill) : "none"} stroke={inks[s.ink]} strokeWidth={(s.heavy ? 2.4 : 1.1) * u} strokeDasharray={s.dash ? `${7 * u} ${5 * u}` : undefined} strokeLinejoin="round" />;
+    const d = s.points
+      .map(
+        ([x, y], i) =>
+          `${i ? "L" : "M"}${put
+            .at(x, y)
+            .map((n) => n.toFixed(2))
+            .join(",")}`,
+      )
+      .join("");
+    return (
+      <path
+        d={d + (s.closed ? "Z" : "")}
+        fill={s.closed ? fill(s.fill) : "none"}
+        stroke={inks[s.ink]}
+        strokeWidth={(s.heavy ? 2.4 : 1.1) * u}
+        strokeDasharray={s.dash ? `${7 * u} ${5 * u}` : undefined}
+        strokeLinejoin="round"
+      />
+    );
   }
   if (s.kind === "circle") {
     const [x, y] = put.at(s.x, s.y);
-    return <circle cx={x} cy={y} r={s.r * put.scale} fill={fill(s.fill)} stroke={inks[s.ink]} strokeWidth={(s.heavy ? 2.4 : 1.1) * u} strokeDasharray={s.dash ? `${5 * u} ${4 * u}` : undefined} />;
+    return (
+      <circle
+        cx={x}
+        cy={y}
+        r={s.r * put.scale}
+        fill={fill(s.fill)}
+        stroke={inks[s.ink]}
+        strokeWidth={(s.heavy ? 2.4 : 1.1) * u}
+        strokeDasharray={s.dash ? `${5 * u} ${4 * u}` : undefined}
+      />
+    );
   }
   if (s.kind === "text") {
     const [x, y] = put.at(s.x, s.y);
     return (
-      <text x={x} y={y + s.drop * STEP * u} fontSize={TEXT * u} textAnchor={s.anchor} fill={inks[s.ink]} fontFamily="var(--font-cond)">
+      <text
+        x={x}
+        y={y + s.drop * STEP * u}
+        fontSize={TEXT * u}
+        textAnchor={s.anchor}
+        fill={inks[s.ink]}
+        fontFamily="var(--font-cond)"
+      >
         {s.text}
       </text>
     );
@@ -57,13 +116,35 @@ function ShapeView({ s, put, hatch, waste }: { s: Shape; put: Put; hatch: string
   const anchor = level ? "middle" : side < 0 ? "end" : "start";
   return (
     <g stroke="var(--ink)" strokeWidth={0.9 * u}>
-      {off !== 0 ? <path d={`M${ax},${ay}L${ax + dx},${ay + dy}M${bx},${by}L${bx + dx},${by + dy}`} stroke="var(--line)" /> : null}
+      {off !== 0 ? (
+        <path d={`M${ax},${ay}L${ax + dx},${ay + dy}M${bx},${by}L${bx + dx},${by + dy}`} stroke="var(--line)" />
+      ) : null}
       <path d={`M${ax + dx},${ay + dy}L${bx + dx},${by + dy}`} />
-      {[[ax, ay], [bx, by]].map(([x, y], i) => (
+      {[
+        [ax, ay],
+        [bx, by],
+      ].map(([x, y], i) => (
         <path key={i} d={`M${x! + dx - 3 * u},${y! + dy + 3 * u}l${6 * u},${-6 * u}`} strokeWidth={1.6 * u} />
       ))}
-      {inside ? <rect x={mx - w / 2} y={my - TEXT * u * 0.62} width={w} height={TEXT * u * 1.24} fill="var(--panel)" stroke="none" /> : null}
-      <text x={tx} y={ty + TEXT * u * 0.35} fontSize={TEXT * u} textAnchor={anchor} stroke="none" fill="var(--ink)" fontFamily="var(--font-mono)">
+      {inside ? (
+        <rect
+          x={mx - w / 2}
+          y={my - TEXT * u * 0.62}
+          width={w}
+          height={TEXT * u * 1.24}
+          fill="var(--panel)"
+          stroke="none"
+        />
+      ) : null}
+      <text
+        x={tx}
+        y={ty + TEXT * u * 0.35}
+        fontSize={TEXT * u}
+        textAnchor={anchor}
+        stroke="none"
+        fill="var(--ink)"
+        fontFamily="var(--font-mono)"
+      >
         {s.text}
       </text>
     </g>
@@ -108,7 +189,12 @@ export function SceneView({ scene, tall = 380 }: { scene: Scene; tall?: number }
   const scale = Math.max(1e-6, Math.min((width - 2 * side) / w, (tall - PAD.top - PAD.bottom) / h));
   const height = h * scale + PAD.top + PAD.bottom;
   const left = (width - w * scale) / 2;
-  const put: Put = { scale, unit: 1, wide: width, at: (x, y) => [left + (x - b.x0) * scale, PAD.top + (y - b.y0) * scale] };
+  const put: Put = {
+    scale,
+    unit: 1,
+    wide: width,
+    at: (x, y) => [left + (x - b.x0) * scale, PAD.top + (y - b.y0) * scale],
+  };
   return (
     <div ref={ref} className="scene w-full overflow-hidden border border-line bg-panel">
       <svg width={width} height={height} role="img" aria-label={scene.label} className="block">
@@ -160,7 +246,14 @@ export function TrueScalePrint({ scene }: { scene: Scene }) {
   );
   const [w, h] = fit.turned ? [fit.height, fit.width] : [fit.width, fit.height];
   return (
-    <svg className="only-print true-scale" width={`${w}mm`} height={`${h}mm`} viewBox={`0 0 ${w} ${h}`} role="img" aria-label={`${scene.label}, true scale`}>
+    <svg
+      className="only-print true-scale"
+      width={`${w}mm`}
+      height={`${h}mm`}
+      viewBox={`0 0 ${w} ${h}`}
+      role="img"
+      aria-label={`${scene.label}, true scale`}
+    >
       {fit.turned ? <g transform={`translate(${fit.height} 0) rotate(90)`}>{body}</g> : body}
     </svg>
   );

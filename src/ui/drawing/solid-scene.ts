@@ -38,17 +38,55 @@ export function solidScene(h: House, plan: Plan | null, look: Look, inks: Inks):
   const group = new THREE.Group();
   const shown = (id: string): boolean => look.storey === null || look.storey === id;
   const { selection } = look;
-  const wallLook = new THREE.MeshBasicMaterial({ color: inks.plaster, transparent: true, opacity: 0.22, side: THREE.DoubleSide, depthWrite: false });
-  const wallPicked = new THREE.MeshBasicMaterial({ color: inks.accent, transparent: true, opacity: 0.3, side: THREE.DoubleSide, depthWrite: false });
+  const wallLook = new THREE.MeshBasicMaterial({
+    color: inks.plaster,
+    transparent: true,
+    opacity: 0.22,
+    side: THREE.DoubleSide,
+    depthWrite: false,
+  });
+  const wallPicked = new THREE.MeshBasicMaterial({
+    color: inks.accent,
+    transparent: true,
+    opacity: 0.3,
+    side: THREE.DoubleSide,
+    depthWrite: false,
+  });
   const edgeLook = new THREE.LineBasicMaterial({ color: inks.soft, transparent: true, opacity: 0.6 });
   for (const f of h.faces) {
     if (!shown(f.room.storey) || f.wall.build === "open") continue;
-    const top = f.room.slopes.length ? topEdge(f.room, f.wall.index) : [{ u: 0, v: f.shape.height }, { u: f.shape.length, v: f.shape.height }];
-    const shape = new THREE.Shape([new THREE.Vector2(0, 0), new THREE.Vector2(f.shape.length, 0), ...[...top].reverse().map((p) => new THREE.Vector2(p.u, Math.max(p.v, SILL)))]);
-    for (const o of f.shape.openings) shape.holes.push(new THREE.Path([new THREE.Vector2(o.u, Math.max(o.v, 1)), new THREE.Vector2(o.u, o.v + o.height), new THREE.Vector2(o.u + o.width, o.v + o.height), new THREE.Vector2(o.u + o.width, Math.max(o.v, 1))]));
-    const at = new THREE.Matrix4().makeBasis(new THREE.Vector3(f.frame.along.x, f.frame.along.y, 0), new THREE.Vector3(0, 0, 1), new THREE.Vector3(f.frame.along.y, -f.frame.along.x, 0)).setPosition(f.frame.origin[0], f.frame.origin[1], f.floor);
+    const top = f.room.slopes.length
+      ? topEdge(f.room, f.wall.index)
+      : [
+          { u: 0, v: f.shape.height },
+          { u: f.shape.length, v: f.shape.height },
+        ];
+    const shape = new THREE.Shape([
+      new THREE.Vector2(0, 0),
+      new THREE.Vector2(f.shape.length, 0),
+      ...[...top].reverse().map((p) => new THREE.Vector2(p.u, Math.max(p.v, SILL))),
+    ]);
+    for (const o of f.shape.openings)
+      shape.holes.push(
+        new THREE.Path([
+          new THREE.Vector2(o.u, Math.max(o.v, 1)),
+          new THREE.Vector2(o.u, o.v + o.height),
+          new THREE.Vector2(o.u + o.width, o.v + o.height),
+          new THREE.Vector2(o.u + o.width, Math.max(o.v, 1)),
+        ]),
+      );
+    const at = new THREE.Matrix4()
+      .makeBasis(
+        new THREE.Vector3(f.frame.along.x, f.frame.along.y, 0),
+        new THREE.Vector3(0, 0, 1),
+        new THREE.Vector3(f.frame.along.y, -f.frame.along.x, 0),
+      )
+      .setPosition(f.frame.origin[0], f.frame.origin[1], f.floor);
     const geometry = new THREE.ShapeGeometry(shape);
-    const mesh = new THREE.Mesh(geometry, selection?.kind === "wall" && selection.id === f.wall.id ? wallPicked : wallLook);
+    const mesh = new THREE.Mesh(
+      geometry,
+      selection?.kind === "wall" && selection.id === f.wall.id ? wallPicked : wallLook,
+    );
     mesh.applyMatrix4(at);
     mesh.userData.hit = { kind: "wall", id: f.wall.id } satisfies Hit;
     group.add(mesh);
@@ -56,10 +94,19 @@ export function solidScene(h: House, plan: Plan | null, look: Look, inks: Inks):
     line.applyMatrix4(at);
     group.add(line);
   }
-  const floorLook = new THREE.MeshBasicMaterial({ color: inks.plaster, transparent: true, opacity: 0.35, side: THREE.DoubleSide, depthWrite: false });
+  const floorLook = new THREE.MeshBasicMaterial({
+    color: inks.plaster,
+    transparent: true,
+    opacity: 0.35,
+    side: THREE.DoubleSide,
+    depthWrite: false,
+  });
   for (const r of h.job.rooms) {
     if (!shown(r.storey)) continue;
-    const mesh = new THREE.Mesh(new THREE.ShapeGeometry(new THREE.Shape(r.outline.map((p) => new THREE.Vector2(p.x, p.y)))), floorLook);
+    const mesh = new THREE.Mesh(
+      new THREE.ShapeGeometry(new THREE.Shape(r.outline.map((p) => new THREE.Vector2(p.x, p.y)))),
+      floorLook,
+    );
     mesh.position.z = h.job.storeys.find((s) => s.id === r.storey)?.level ?? 0;
     group.add(mesh);
   }
@@ -68,16 +115,27 @@ export function solidScene(h: House, plan: Plan | null, look: Look, inks: Inks):
   addRuns(h, plan, look, inks, group);
   for (const p of labels) {
     const f = h.faces[p.face];
-    const picked = (selection?.kind === "point" && selection.id === p.point.id) || (selection?.kind === "points" && selection.ids.includes(p.point.id));
-    const mesh = new THREE.Mesh(new THREE.BoxGeometry(p.plate.width, f ? 30 : p.plate.height, f ? p.plate.height : 30), new THREE.MeshBasicMaterial({ color: picked ? inks.accent : inks.plate }));
+    const picked =
+      (selection?.kind === "point" && selection.id === p.point.id) ||
+      (selection?.kind === "points" && selection.ids.includes(p.point.id));
+    const mesh = new THREE.Mesh(
+      new THREE.BoxGeometry(p.plate.width, f ? 30 : p.plate.height, f ? p.plate.height : 30),
+      new THREE.MeshBasicMaterial({ color: picked ? inks.accent : inks.plate }),
+    );
     mesh.position.set(...(p.space as [number, number, number]));
     if (f) mesh.rotation.z = Math.atan2(f.frame.along.y, f.frame.along.x);
     mesh.userData.hit = { kind: "point", id: p.point.id } satisfies Hit;
-    mesh.add(new THREE.LineSegments(new THREE.EdgesGeometry(mesh.geometry), new THREE.LineBasicMaterial({ color: inks.ink })));
+    mesh.add(
+      new THREE.LineSegments(new THREE.EdgesGeometry(mesh.geometry), new THREE.LineBasicMaterial({ color: inks.ink })),
+    );
     group.add(mesh);
     const tag = tagOf(p.point.label, inks, picked);
     const into = f ? 90 : 0;
-    tag.position.set(p.space[0] + (f ? f.frame.inward.x * into : 0), p.space[1] + (f ? f.frame.inward.y * into : 0), p.space[2] + (f ? 130 : -130));
+    tag.position.set(
+      p.space[0] + (f ? f.frame.inward.x * into : 0),
+      p.space[1] + (f ? f.frame.inward.y * into : 0),
+      p.space[2] + (f ? 130 : -130),
+    );
     group.add(tag);
   }
   return group;
@@ -92,7 +150,12 @@ function addJoists(h: House, look: Look, inks: Inks, group: THREE.Group): void {
     for (const j of l.joists)
       for (const [a, b] of j.extent) {
         const { breadth, depth } = l.deck.joists;
-        const mesh = new THREE.Mesh(l.along === "x" ? new THREE.BoxGeometry(b - a, breadth, depth) : new THREE.BoxGeometry(breadth, b - a, depth), look.selection?.kind === "joist" && look.selection.deck === l.deck.id && look.selection.joist === j.n ? picked : plain);
+        const mesh = new THREE.Mesh(
+          l.along === "x" ? new THREE.BoxGeometry(b - a, breadth, depth) : new THREE.BoxGeometry(breadth, b - a, depth),
+          look.selection?.kind === "joist" && look.selection.deck === l.deck.id && look.selection.joist === j.n
+            ? picked
+            : plain,
+        );
         mesh.position.set(l.along === "x" ? (a + b) / 2 : j.at, l.along === "x" ? j.at : (a + b) / 2, l.mid);
         mesh.userData.hit = { kind: "joist", deck: l.deck.id, joist: j.n, span: 1 } satisfies Hit;
         group.add(mesh);
@@ -102,17 +165,28 @@ function addJoists(h: House, look: Look, inks: Inks, group: THREE.Group): void {
 
 function addRuns(h: House, plan: Plan | null, look: Look, inks: Inks, group: THREE.Group): void {
   const storey = h.job.storeys.find((s) => s.id === look.storey);
-  const inside = (z: number): boolean => !storey || (z >= storey.level - 400 && z <= storey.level + storey.height + 500);
+  const inside = (z: number): boolean =>
+    !storey || (z >= storey.level - 400 && z <= storey.level + storey.height + 500);
   const up = new THREE.Vector3(0, 1, 0);
   for (const r of plan?.runs ?? []) {
     const picked = look.selection?.kind === "run" && look.selection.id === r.id;
-    const material = new THREE.MeshBasicMaterial({ color: inks.run(r.circuit), transparent: look.selection?.kind === "run" && !picked, opacity: look.selection?.kind === "run" && !picked ? 0.35 : 1 });
+    const material = new THREE.MeshBasicMaterial({
+      color: inks.run(r.circuit),
+      transparent: look.selection?.kind === "run" && !picked,
+      opacity: look.selection?.kind === "run" && !picked ? 0.35 : 1,
+    });
     for (const l of r.legs)
       for (let i = 1; i < l.path.length; i++) {
-        const [a, b] = [l.path[i - 1]!, l.path[i]!].map((p) => new THREE.Vector3(p[0], p[1], p[2])) as [THREE.Vector3, THREE.Vector3];
+        const [a, b] = [l.path[i - 1]!, l.path[i]!].map((p) => new THREE.Vector3(p[0], p[1], p[2])) as [
+          THREE.Vector3,
+          THREE.Vector3,
+        ];
         const long = a.distanceTo(b);
         if (long < 1 || !inside(a.z) || !inside(b.z)) continue;
-        const mesh = new THREE.Mesh(new THREE.CylinderGeometry(picked ? PICKED_RUN : RUN, picked ? PICKED_RUN : RUN, long, 6), material);
+        const mesh = new THREE.Mesh(
+          new THREE.CylinderGeometry(picked ? PICKED_RUN : RUN, picked ? PICKED_RUN : RUN, long, 6),
+          material,
+        );
         mesh.position.copy(a).add(b).multiplyScalar(0.5);
         mesh.quaternion.setFromUnitVectors(up, b.clone().sub(a).normalize());
         mesh.userData.hit = { kind: "run", id: r.id } satisfies Hit;
@@ -124,7 +198,8 @@ function addRuns(h: House, plan: Plan | null, look: Look, inks: Inks, group: THR
     if (!inside(o.centre[2]!)) continue;
     const mesh = new THREE.Mesh(new THREE.SphereGeometry(Math.max(26, o.diameter), 10, 8), bore);
     mesh.position.set(o.centre[0]!, o.centre[1]!, o.centre[2]!);
-    if (o.in.kind === "joist") mesh.userData.hit = { kind: "joist", deck: o.in.deck!, joist: o.in.joist!, span: o.in.span ?? 1 } satisfies Hit;
+    if (o.in.kind === "joist")
+      mesh.userData.hit = { kind: "joist", deck: o.in.deck!, joist: o.in.joist!, span: o.in.span ?? 1 } satisfies Hit;
     group.add(mesh);
   }
 }
@@ -147,7 +222,9 @@ function tagOf(text: string, inks: Inks, picked: boolean): THREE.Sprite {
   g.textAlign = "center";
   g.textBaseline = "middle";
   g.fillText(text, wide / 2, 21);
-  const sprite = new THREE.Sprite(new THREE.SpriteMaterial({ map: new THREE.CanvasTexture(canvas), depthTest: false, sizeAttenuation: false }));
+  const sprite = new THREE.Sprite(
+    new THREE.SpriteMaterial({ map: new THREE.CanvasTexture(canvas), depthTest: false, sizeAttenuation: false }),
+  );
   // One size on the screen, however far away: a share of the height of the view.
   sprite.scale.set((wide / 40) * TAG, TAG, 1);
   sprite.renderOrder = 2;

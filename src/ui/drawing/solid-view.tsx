@@ -84,8 +84,13 @@ export function SolidView() {
       if (!from || Math.hypot(e.clientX - from.x, e.clientY - from.y) > 5) return;
       const r = renderer.domElement.getBoundingClientRect();
       const ray = new THREE.Raycaster();
-      ray.setFromCamera(new THREE.Vector2(((e.clientX - r.left) / r.width) * 2 - 1, -((e.clientY - r.top) / r.height) * 2 + 1), camera);
-      const hits = ray.intersectObjects(scene.children, true).flatMap((x) => (x.object.userData.hit ? [x.object.userData.hit as Hit] : []));
+      ray.setFromCamera(
+        new THREE.Vector2(((e.clientX - r.left) / r.width) * 2 - 1, -((e.clientY - r.top) / r.height) * 2 + 1),
+        camera,
+      );
+      const hits = ray
+        .intersectObjects(scene.children, true)
+        .flatMap((x) => (x.object.userData.hit ? [x.object.userData.hit as Hit] : []));
       // What hangs on a wall or in a deck is meant before the wall or joist it hangs on.
       const hit = hits.find((x) => x.kind === "point" || x.kind === "run") ?? hits[0] ?? null;
       useDesk.setState({ selection: hit });
@@ -113,7 +118,17 @@ export function SolidView() {
     const css = getComputedStyle(document.documentElement);
     const v = (name: string): string => css.getPropertyValue(name).trim();
     const styles = runStyles(house.job);
-    const inks: Inks = { ink: v("--ink"), soft: v("--soft"), plaster: v("--plaster"), timber: v("--timberline"), accent: v("--accent"), stop: v("--stop"), plate: v("--plate"), page: v("--page"), run: (c) => v((styles.get(c)?.color ?? "var(--run1)").slice(4, -1)) };
+    const inks: Inks = {
+      ink: v("--ink"),
+      soft: v("--soft"),
+      plaster: v("--plaster"),
+      timber: v("--timberline"),
+      accent: v("--accent"),
+      stop: v("--stop"),
+      plate: v("--plate"),
+      page: v("--page"),
+      run: (c) => v((styles.get(c)?.color ?? "var(--run1)").slice(4, -1)),
+    };
     content.current = solidScene(house, plan, { storey, selection, joists }, inks);
     s.scene.background = new THREE.Color(inks.page);
     s.scene.add(content.current);
@@ -163,7 +178,9 @@ export function SolidView() {
     s.draw();
   };
   const key = (e: React.KeyboardEvent): void => {
-    const [ahead, turn] = { ArrowUp: [STEP, 0], ArrowDown: [-STEP, 0], ArrowLeft: [0, 0.2], ArrowRight: [0, -0.2] }[e.key] ?? [0, 0];
+    const [ahead, turn] = { ArrowUp: [STEP, 0], ArrowDown: [-STEP, 0], ArrowLeft: [0, 0.2], ArrowRight: [0, -0.2] }[
+      e.key
+    ] ?? [0, 0];
     if (!ahead && !turn) return;
     e.preventDefault();
     if (walking) step(ahead!, turn!);
@@ -184,19 +201,32 @@ export function SolidView() {
     s.draw();
     return s.renderer.domElement.toDataURL("image/png");
   };
-  if (broken) return <p className="grid flex-1 place-content-center border border-line p-6 text-center text-soft">This browser gives no three-dimensional drawing. The plan, the deck and the unrolled room show the same.</p>;
+  if (broken)
+    return (
+      <p className="grid flex-1 place-content-center border border-line p-6 text-center text-soft">
+        This browser gives no three-dimensional drawing. The plan, the deck and the unrolled room show the same.
+      </p>
+    );
   return (
     <div className="flex min-h-0 flex-1 flex-col gap-1.5">
       <div className="no-print flex flex-wrap items-center gap-1.5">
         <label className="flex items-center gap-1.5 text-[13px] text-soft">
           Show
-          <select aria-label="Storeys shown" data-field="solid storey" className="min-h-8 border border-line bg-field px-1.5 text-ink" value={storey ?? ""} onChange={(e) => setStorey(e.target.value || null)}>
+          <select
+            aria-label="Storeys shown"
+            data-field="solid storey"
+            className="min-h-8 border border-line bg-field px-1.5 text-ink"
+            value={storey ?? ""}
+            onChange={(e) => setStorey(e.target.value || null)}
+          >
             <option value="">the whole house</option>
-            {[...house.job.storeys].sort((a, b) => a.level - b.level).map((s) => (
-              <option key={s.id} value={s.id}>
-                {s.name}
-              </option>
-            ))}
+            {[...house.job.storeys]
+              .sort((a, b) => a.level - b.level)
+              .map((s) => (
+                <option key={s.id} value={s.id}>
+                  {s.name}
+                </option>
+              ))}
           </select>
         </label>
         <Button aria-pressed={joists} onClick={() => setJoists(!joists)}>
@@ -206,15 +236,40 @@ export function SolidView() {
           {walking ? "Stand back" : "Stand in the room"}
         </Button>
         <Button icon={<RotateCcw size={14} />} aria-label="Look from the start" onClick={() => place(walking)} />
-        <Button icon={<Download size={14} />} onClick={() => { const p = picture(); if (!p) return; const a = document.createElement("a"); a.href = p; a.download = "solid.png"; a.click(); }}>
+        <Button
+          icon={<Download size={14} />}
+          onClick={() => {
+            const p = picture();
+            if (!p) return;
+            const a = document.createElement("a");
+            a.href = p;
+            a.download = "solid.png";
+            a.click();
+          }}
+        >
           Picture
         </Button>
-        <Button icon={<Printer size={14} />} onClick={() => { setStill(picture()); requestAnimationFrame(() => requestAnimationFrame(() => window.print())); }}>
+        <Button
+          icon={<Printer size={14} />}
+          onClick={() => {
+            setStill(picture());
+            requestAnimationFrame(() => requestAnimationFrame(() => window.print()));
+          }}
+        >
           Print
         </Button>
       </div>
-      <div ref={box} tabIndex={0} role="application" aria-label={`The house in three dimensions. Arrow keys ${walking ? "step and turn" : "turn it and go nearer"}; a press picks.`} onKeyDown={key} className="drawing relative min-h-0 flex-1 touch-none overflow-hidden border border-line" />
-      {still ? <img src={still} alt="The house in three dimensions, as it was looked at" className="only-print w-full" /> : null}
+      <div
+        ref={box}
+        tabIndex={0}
+        role="application"
+        aria-label={`The house in three dimensions. Arrow keys ${walking ? "step and turn" : "turn it and go nearer"}; a press picks.`}
+        onKeyDown={key}
+        className="drawing relative min-h-0 flex-1 touch-none overflow-hidden border border-line"
+      />
+      {still ? (
+        <img src={still} alt="The house in three dimensions, as it was looked at" className="only-print w-full" />
+      ) : null}
     </div>
   );
 }

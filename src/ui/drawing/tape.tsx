@@ -16,7 +16,8 @@ export function Tape() {
   const selection = useDesk((s) => s.selection);
   const room = useDesk((s) => s.room);
   const [datum, setDatum] = useState("left");
-  const pointWall = selection?.kind === "point" ? house.points[house.pointOfId.get(selection.id) ?? -1]?.point.place : undefined;
+  const pointWall =
+    selection?.kind === "point" ? house.points[house.pointOfId.get(selection.id) ?? -1]?.point.place : undefined;
   const wallId = selection?.kind === "wall" ? selection.id : pointWall?.on === "wall" ? pointWall.wall : undefined;
   const roomWall = useMemo(() => {
     const faces = house.faces.filter((f) => f.room.id === room).sort((a, b) => a.wall.index - b.wall.index);
@@ -24,18 +25,38 @@ export function Tape() {
   }, [house, room]);
   const tape = useMemo((): TapeModel | null => {
     if (!plan) return null;
-    if (selection?.kind === "joist") return joistTape(house, plan, selection.deck, selection.joist, selection.span, (datum === "right bearing" ? datum : "left bearing") as JoistDatum);
+    if (selection?.kind === "joist")
+      return joistTape(
+        house,
+        plan,
+        selection.deck,
+        selection.joist,
+        selection.span,
+        (datum === "right bearing" ? datum : "left bearing") as JoistDatum,
+      );
     if (selection?.kind === "run") {
       const run = plan.runs.find((r) => r.id === selection.id);
       return run ? runTape(house, plan, run, datum === "end" ? "end" : "start") : null;
     }
     const wall = wallId ?? roomWall;
-    return wall ? wallTape(house, plan, wall, (["left", "right", "floor", "ceiling"].includes(datum) ? datum : "left") as WallDatum) : null;
+    return wall
+      ? wallTape(
+          house,
+          plan,
+          wall,
+          (["left", "right", "floor", "ceiling"].includes(datum) ? datum : "left") as WallDatum,
+        )
+      : null;
   }, [plan, house, selection, datum, wallId, roomWall]);
   useEffect(() => {
     if (tape && tape.datum !== datum) setDatum(tape.datum);
   }, [tape, datum]);
-  if (!tape) return <div className="h-36 shrink-0 border border-line bg-panel p-3 text-soft">{plan ? "Pick a wall, a joist or a run to see its marks." : "Working out the marks."}</div>;
+  if (!tape)
+    return (
+      <div className="h-36 shrink-0 border border-line bg-panel p-3 text-soft">
+        {plan ? "Pick a wall, a joist or a run to see its marks." : "Working out the marks."}
+      </div>
+    );
   const shown = tape.marks;
   const copy = (): void => {
     const text = [tape.title, ...shown.map((m) => `${mm(m.at)}\t${m.text}`)].join("\n");
@@ -53,7 +74,14 @@ export function Tape() {
         <div className="no-print flex items-center gap-1">
           <div role="radiogroup" aria-label="Hook the tape on" className="flex">
             {tape.datums.map((d) => (
-              <button key={d} type="button" role="radio" aria-checked={tape.datum === d} onClick={() => setDatum(d)} className={`min-h-7 cursor-pointer border border-line px-2 text-[13px] ${tape.datum === d ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}>
+              <button
+                key={d}
+                type="button"
+                role="radio"
+                aria-checked={tape.datum === d}
+                onClick={() => setDatum(d)}
+                className={`min-h-7 cursor-pointer border border-line px-2 text-[13px] ${tape.datum === d ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
+              >
                 {d}
               </button>
             ))}
@@ -67,7 +95,10 @@ export function Tape() {
         </div>
       </div>
       <Ribbon length={tape.length} marks={shown} />
-      <ol className="marks mt-1 flex max-h-16 flex-wrap gap-x-4 gap-y-0.5 overflow-auto text-[13px]" aria-label="Marks in order">
+      <ol
+        className="marks mt-1 flex max-h-16 flex-wrap gap-x-4 gap-y-0.5 overflow-auto text-[13px]"
+        aria-label="Marks in order"
+      >
         {shown.length ? (
           shown.map((m, i) => (
             <li key={i} data-mark={m.subject}>

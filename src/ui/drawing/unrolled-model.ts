@@ -52,9 +52,21 @@ export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
     run.legs.forEach((leg, i) => {
       const w = leg.surface.kind === "wall" ? byWall.get(leg.surface.id) : undefined;
       if (!w) return;
-      for (let k = 1; k < leg.path.length; k++) legs.push({ run, leg: i, wall: w.face.wall.id, a: onWall(w, leg.path[k - 1]!), b: onWall(w, leg.path[k]!), slot: 0, inDeck: false });
+      for (let k = 1; k < leg.path.length; k++)
+        legs.push({
+          run,
+          leg: i,
+          wall: w.face.wall.id,
+          a: onWall(w, leg.path[k - 1]!),
+          b: onWall(w, leg.path[k]!),
+          slot: 0,
+          inDeck: false,
+        });
     });
-    for (const [from, to, step] of [[0, run.legs.length, 1], [run.legs.length - 1, -1, -1]] as const) {
+    for (const [from, to, step] of [
+      [0, run.legs.length, 1],
+      [run.legs.length - 1, -1, -1],
+    ] as const) {
       // Follow the run from a wall of this room up (or down) into the deck, and show how it goes on along that wall.
       for (let i = from; i !== to; i += step) {
         const leg = run.legs[i]!;
@@ -72,7 +84,16 @@ const onWall = (w: UnrolledWall, p: XYZ): { x: number; y: number } => {
   return { x: s.x, y: -s.y };
 };
 
-function deckTail(h: House, run: Run, from: number, step: 1 | -1, w: UnrolledWall, legs: DrawnLeg[], holes: DrawnHole[], plan: Plan): void {
+function deckTail(
+  h: House,
+  run: Run,
+  from: number,
+  step: 1 | -1,
+  w: UnrolledWall,
+  legs: DrawnLeg[],
+  holes: DrawnHole[],
+  plan: Plan,
+): void {
   const { height, length } = w.face.shape;
   const seen = new Set(legs.filter((l) => l.run === run && l.wall === w.face.wall.id && l.inDeck).map((l) => l.leg));
   for (let i = from; i >= 0 && i < run.legs.length; i += step) {
@@ -91,12 +112,19 @@ function deckTail(h: House, run: Run, from: number, step: 1 | -1, w: UnrolledWal
     for (let k = 1; k < leg.path.length; k++) {
       const a = toDrawing(leg.path[k - 1]!);
       const b = toDrawing(leg.path[k]!);
-      if (Math.hypot(a.x - b.x, a.y - b.y) > 1) legs.push({ run, leg: i, wall: w.face.wall.id, a, b, slot: 0, inDeck: true });
+      if (Math.hypot(a.x - b.x, a.y - b.y) > 1)
+        legs.push({ run, leg: i, wall: w.face.wall.id, a, b, slot: 0, inDeck: true });
     }
     for (const o of plan.holes) {
-      if (o.in.deck !== deck.deck.id || !o.runs.includes(run.id) || holes.some((x) => x.id === `${w.face.wall.id}${o.id}`)) continue;
+      if (
+        o.in.deck !== deck.deck.id ||
+        !o.runs.includes(run.id) ||
+        holes.some((x) => x.id === `${w.face.wall.id}${o.id}`)
+      )
+        continue;
       const f = toFace(w.face.frame, o.centre);
-      if (leg.method === "through-joists" && f.u > 0 && f.u < length) holes.push({ id: `${w.face.wall.id}${o.id}`, ...toDrawing(o.centre), diameter: o.diameter * share });
+      if (leg.method === "through-joists" && f.u > 0 && f.u < length)
+        holes.push({ id: `${w.face.wall.id}${o.id}`, ...toDrawing(o.centre), diameter: o.diameter * share });
     }
   }
 }

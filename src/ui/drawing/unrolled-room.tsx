@@ -31,7 +31,12 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const frame = useRef<HTMLDivElement>(null);
   const drawn = useMemo(() => unroll(house, roomId, plan), [house, roomId, plan]);
   const styles = useMemo(() => runStyles(job), [job]);
-  const extent = { x0: 0, x1: Math.max(1000, drawn.width), y0: -drawn.height - STRIP - 3 * STRIP_GAP, y1: STRIP_GAP + STRIP / 2 + 420 };
+  const extent = {
+    x0: 0,
+    x1: Math.max(1000, drawn.width),
+    y0: -drawn.height - STRIP - 3 * STRIP_GAP,
+    y1: STRIP_GAP + STRIP / 2 + 420,
+  };
   const { view, fit, zoom, startPan, reveal } = useViewport(frame, extent, `${roomId} ${drawn.width}`);
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
   const [guide, setGuide] = useState<number | null>(null);
@@ -111,7 +116,18 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
         by = { u: Math.round((p.x - from.x) / g) * g, v: Math.round((from.y - p.y) / g) * g };
         setGuide(-at.y + by.v);
         const moved = by;
-        preview(points.map((q) => change("points", q.id, { ...q, place: { ...q.place, u: (q.place as { u: number }).u + moved.u, v: (q.place as { v: number }).v + moved.v } })));
+        preview(
+          points.map((q) =>
+            change("points", q.id, {
+              ...q,
+              place: {
+                ...q.place,
+                u: (q.place as { u: number }).u + moved.u,
+                v: (q.place as { v: number }).v + moved.v,
+              },
+            }),
+          ),
+        );
       },
       (m) => {
         setGuide(null);
@@ -148,20 +164,31 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       if (!pin) return;
       const refused = edit([change("pins", pin.id, pin)]);
       if (refused) toast.error(refused);
-      else toast(`Pinned: leg ${d.leg + 1} at ${mm(at)}`, { description: "It stays where you put it. The findings say what becomes of it." });
+      else
+        toast(`Pinned: leg ${d.leg + 1} at ${mm(at)}`, {
+          description: "It stays where you put it. The findings say what becomes of it.",
+        });
     };
     window.addEventListener("pointermove", move);
     window.addEventListener("pointerup", up);
     window.addEventListener("pointercancel", up);
   };
 
-  const points = drawn.walls.flatMap((w) => w.face.points.map((p) => ({ w, p, point: house.points[house.pointOfId.get(p.id)!]!.point })));
+  const points = drawn.walls.flatMap((w) =>
+    w.face.points.map((p) => ({ w, p, point: house.points[house.pointOfId.get(p.id)!]!.point })),
+  );
   const stops = new Set((plan?.findings ?? []).filter((f) => f.severity === "stop").map((f) => f.subject));
   const runIds = [...new Set(drawn.legs.map((l) => l.run.id))];
   const overName = drawn.walls.flatMap((w) => w.over).map((d) => house.decks[d]!)[0];
 
   return (
-    <DrawingFrame frame={frame} onGround={startPan} fit={fit} zoom={zoom} label={`Unrolled walls of ${drawn.walls[0]?.face.room.name ?? "the room"}`}>
+    <DrawingFrame
+      frame={frame}
+      onGround={startPan}
+      fit={fit}
+      zoom={zoom}
+      label={`Unrolled walls of ${drawn.walls[0]?.face.room.name ?? "the room"}`}
+    >
       <defs>
         {/* Hatches keep their size on the screen whatever the zoom. */}
         <pattern id="band" patternUnits="userSpaceOnUse" width={px(7)} height={px(7)} patternTransform="rotate(45)">
@@ -176,31 +203,104 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
           <path d={`M0,0v${px(9)}M0,0h${px(9)}`} stroke="var(--stop)" strokeWidth={px(0.9)} opacity={0.55} />
         </pattern>
         <pattern id="foil" patternUnits="userSpaceOnUse" width={px(22)} height={px(22)}>
-          <path d={`M0,${px(11)}h${px(6)}M${px(11)},0v${px(6)}`} stroke="var(--soft)" strokeWidth={px(0.7)} opacity={0.6} />
+          <path
+            d={`M0,${px(11)}h${px(6)}M${px(11)},0v${px(6)}`}
+            stroke="var(--soft)"
+            strokeWidth={px(0.7)}
+            opacity={0.6}
+          />
         </pattern>
         <pattern id="reverse" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(-45)">
-          <line x1={0} y1={0} x2={0} y2={px(6)} stroke="var(--zoneline)" strokeWidth={px(1.4)} strokeDasharray={`${px(2)} ${px(2)}`} />
+          <line
+            x1={0}
+            y1={0}
+            x2={0}
+            y2={px(6)}
+            stroke="var(--zoneline)"
+            strokeWidth={px(1.4)}
+            strokeDasharray={`${px(2)} ${px(2)}`}
+          />
         </pattern>
       </defs>
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
         {overName ? (
           <text x={0} y={-drawn.height - STRIP - STRIP_GAP - px(6)} fontSize={px(11.5)} fill="var(--soft)">
-            {overName.deck.name}: joists {mm(overName.deck.joists.depth)} × {mm(overName.deck.joists.breadth)} at {mm(overName.deck.joists.spacing)}, run {overName.deck.joists.direction.replace("-", "–")}
+            {overName.deck.name}: joists {mm(overName.deck.joists.depth)} × {mm(overName.deck.joists.breadth)} at{" "}
+            {mm(overName.deck.joists.spacing)}, run {overName.deck.joists.direction.replace("-", "–")}
           </text>
         ) : null}
         {drawn.walls.map((w) => (
-          <WallFace key={w.face.wall.id} w={w} house={house} job={job} px={px} zones={zones} selected={selection?.kind === "wall" && selection.id === w.face.wall.id} onSelect={selectWall} sweep={sweep?.wall === w.face.wall.id ? sweep : null} />
+          <WallFace
+            key={w.face.wall.id}
+            w={w}
+            house={house}
+            job={job}
+            px={px}
+            zones={zones}
+            selected={selection?.kind === "wall" && selection.id === w.face.wall.id}
+            onSelect={selectWall}
+            sweep={sweep?.wall === w.face.wall.id ? sweep : null}
+          />
         ))}
-        {guide !== null ? <line x1={0} x2={drawn.width} y1={-guide} y2={-guide} stroke="var(--accent)" strokeWidth={px(1)} strokeDasharray={`${px(6)} ${px(4)}`} /> : null}
+        {guide !== null ? (
+          <line
+            x1={0}
+            x2={drawn.width}
+            y1={-guide}
+            y2={-guide}
+            stroke="var(--accent)"
+            strokeWidth={px(1)}
+            strokeDasharray={`${px(6)} ${px(4)}`}
+          />
+        ) : null}
         {runIds.map((id) => (
-          <RunLine key={id} legs={drawn.legs.filter((l) => l.run.id === id)} style={styles.get(drawn.legs.find((l) => l.run.id === id)!.run.circuit)!} px={px} selected={selection?.kind === "run" && selection.id === id} leg={selection?.kind === "run" && selection.id === id ? (selection.leg ?? null) : null} faded={selection?.kind === "run" && selection.id !== id} onDown={dragLeg} name={`Run ${labelOf(id)}`} />
+          <RunLine
+            key={id}
+            legs={drawn.legs.filter((l) => l.run.id === id)}
+            style={styles.get(drawn.legs.find((l) => l.run.id === id)!.run.circuit)!}
+            px={px}
+            selected={selection?.kind === "run" && selection.id === id}
+            leg={selection?.kind === "run" && selection.id === id ? (selection.leg ?? null) : null}
+            faded={selection?.kind === "run" && selection.id !== id}
+            onDown={dragLeg}
+            name={`Run ${labelOf(id)}`}
+          />
         ))}
         {drawn.holes.map((o) => (
-          <circle key={o.id} cx={o.x} cy={o.y} r={Math.max(px(4), o.diameter / 2)} fill="var(--deck)" stroke="var(--stop)" strokeWidth={px(1.6)} pointerEvents="none" />
+          <circle
+            key={o.id}
+            cx={o.x}
+            cy={o.y}
+            r={Math.max(px(4), o.diameter / 2)}
+            fill="var(--deck)"
+            stroke="var(--stop)"
+            strokeWidth={px(1.6)}
+            pointerEvents="none"
+          />
         ))}
-        {legGhost ? <Ghost d={legGhost.leg} at={legGhost.at} px={px} x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)!.x} plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1} /> : null}
+        {legGhost ? (
+          <Ghost
+            d={legGhost.leg}
+            at={legGhost.at}
+            px={px}
+            x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)!.x}
+            plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1}
+          />
+        ) : null}
         {points.map(({ w, p, point }) => (
-          <PointTag key={p.id} point={point} x={w.x + p.u} y={-p.v} width={p.width} height={p.height} px={px} selected={isPicked(selection, p.id)} stop={stops.has(p.id)} where={`wall ${w.face.wall.index + 1}, ${mm(p.u)} from the left, ${mm(p.v)} up`} onDown={dragPoint} />
+          <PointTag
+            key={p.id}
+            point={point}
+            x={w.x + p.u}
+            y={-p.v}
+            width={p.width}
+            height={p.height}
+            px={px}
+            selected={isPicked(selection, p.id)}
+            stop={stops.has(p.id)}
+            where={`wall ${w.face.wall.index + 1}, ${mm(p.u)} from the left, ${mm(p.v)} up`}
+            onDown={dragPoint}
+          />
         ))}
       </g>
     </DrawingFrame>
@@ -213,12 +313,38 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   }
 }
 
-function RunLine({ legs, style, px, selected, leg, faded, onDown, name }: { legs: DrawnLeg[]; style: { color: string; dash: string; label: string }; px: (n: number) => number; selected: boolean; leg: number | null; faded: boolean; onDown: (e: RPointer, d: DrawnLeg) => void; name: string }) {
-  const longest = legs.filter((l) => !l.inDeck).reduce<DrawnLeg | null>((best, l) => (best && len(best) >= len(l) ? best : l), null);
+function RunLine({
+  legs,
+  style,
+  px,
+  selected,
+  leg,
+  faded,
+  onDown,
+  name,
+}: {
+  legs: DrawnLeg[];
+  style: { color: string; dash: string; label: string };
+  px: (n: number) => number;
+  selected: boolean;
+  leg: number | null;
+  faded: boolean;
+  onDown: (e: RPointer, d: DrawnLeg) => void;
+  name: string;
+}) {
+  const longest = legs
+    .filter((l) => !l.inDeck)
+    .reduce<DrawnLeg | null>((best, l) => (best && len(best) >= len(l) ? best : l), null);
   const shifted = legs.map((l) => {
     const plumb = Math.abs(l.a.x - l.b.x) < 1;
     const s = px(SIDE) * l.slot;
-    return { l, x1: l.a.x + (plumb ? s : 0), y1: l.a.y + (plumb ? 0 : s), x2: l.b.x + (plumb ? s : 0), y2: l.b.y + (plumb ? 0 : s) };
+    return {
+      l,
+      x1: l.a.x + (plumb ? s : 0),
+      y1: l.a.y + (plumb ? 0 : s),
+      x2: l.b.x + (plumb ? s : 0),
+      y2: l.b.y + (plumb ? 0 : s),
+    };
   });
   const run = legs[0]!.run;
   return (
@@ -229,7 +355,9 @@ function RunLine({ legs, style, px, selected, leg, faded, onDown, name }: { legs
       aria-pressed={selected}
       className="focusable cursor-pointer"
       opacity={faded ? 0.4 : 1}
-      onFocus={() => useDesk.getState().selection?.kind !== "run" && useDesk.setState({ selection: { kind: "run", id: run.id } })}
+      onFocus={() =>
+        useDesk.getState().selection?.kind !== "run" && useDesk.setState({ selection: { kind: "run", id: run.id } })
+      }
       onKeyDown={(e) => {
         if (e.key === "Enter" || e.key === " ") {
           e.preventDefault();
@@ -241,13 +369,44 @@ function RunLine({ legs, style, px, selected, leg, faded, onDown, name }: { legs
         <g key={i} onPointerDown={(e) => onDown(e, l)}>
           <line {...p} stroke="transparent" strokeWidth={px(13)} />
           <line {...p} stroke="var(--plate)" strokeWidth={px(selected ? 7 : 4.6)} strokeLinecap="square" />
-          <line {...p} stroke={style.color} strokeWidth={px(selected ? (leg === l.leg ? 5 : 3.6) : 2.4)} strokeDasharray={style.dash ? style.dash.split(" ").map((d) => px(Number(d))).join(" ") : undefined} strokeLinecap="butt" />
+          <line
+            {...p}
+            stroke={style.color}
+            strokeWidth={px(selected ? (leg === l.leg ? 5 : 3.6) : 2.4)}
+            strokeDasharray={
+              style.dash
+                ? style.dash
+                    .split(" ")
+                    .map((d) => px(Number(d)))
+                    .join(" ")
+                : undefined
+            }
+            strokeLinecap="butt"
+          />
         </g>
       ))}
       {longest && len(longest) > px(44) ? (
-        <g transform={`translate(${(longest.a.x + longest.b.x) / 2 + (Math.abs(longest.a.x - longest.b.x) < 1 ? px(SIDE) * longest.slot : 0)} ${(longest.a.y + longest.b.y) / 2 + longest.slot * px(16)})`} pointerEvents="none">
-          <rect x={-px(style.label.length * 4 + 4)} y={-px(8)} width={px(style.label.length * 8 + 8)} height={px(15)} fill="var(--plate)" stroke={style.color} strokeWidth={px(1)} />
-          <text y={px(3.8)} fontSize={px(11)} textAnchor="middle" fill={style.color} fontWeight={600} fontFamily="var(--font-cond)">
+        <g
+          transform={`translate(${(longest.a.x + longest.b.x) / 2 + (Math.abs(longest.a.x - longest.b.x) < 1 ? px(SIDE) * longest.slot : 0)} ${(longest.a.y + longest.b.y) / 2 + longest.slot * px(16)})`}
+          pointerEvents="none"
+        >
+          <rect
+            x={-px(style.label.length * 4 + 4)}
+            y={-px(8)}
+            width={px(style.label.length * 8 + 8)}
+            height={px(15)}
+            fill="var(--plate)"
+            stroke={style.color}
+            strokeWidth={px(1)}
+          />
+          <text
+            y={px(3.8)}
+            fontSize={px(11)}
+            textAnchor="middle"
+            fill={style.color}
+            fontWeight={600}
+            fontFamily="var(--font-cond)"
+          >
             {style.label}
             {run.pinned ? "\u00b7pin" : ""}
           </text>
@@ -259,19 +418,59 @@ function RunLine({ legs, style, px, selected, leg, faded, onDown, name }: { legs
 
 const len = (l: DrawnLeg): number => Math.hypot(l.a.x - l.b.x, l.a.y - l.b.y);
 
-function Ghost({ d, at, px, x, plumb }: { d: DrawnLeg; at: number; px: (n: number) => number; x: number; plumb: boolean }) {
+function Ghost({
+  d,
+  at,
+  px,
+  x,
+  plumb,
+}: {
+  d: DrawnLeg;
+  at: number;
+  px: (n: number) => number;
+  x: number;
+  plumb: boolean;
+}) {
   const p = plumb ? { x1: x + at, x2: x + at, y1: d.a.y, y2: d.b.y } : { x1: d.a.x, x2: d.b.x, y1: -at, y2: -at };
   return (
     <g pointerEvents="none">
       <line {...p} stroke="var(--accent)" strokeWidth={px(3)} strokeDasharray={`${px(5)} ${px(4)}`} />
-      <text x={(p.x1 + p.x2) / 2 + px(8)} y={(p.y1 + p.y2) / 2 - px(8)} fontSize={px(14)} fontFamily="var(--font-mono)" fill="var(--ink)">
+      <text
+        x={(p.x1 + p.x2) / 2 + px(8)}
+        y={(p.y1 + p.y2) / 2 - px(8)}
+        fontSize={px(14)}
+        fontFamily="var(--font-mono)"
+        fill="var(--ink)"
+      >
         {mm(at)}
       </text>
     </g>
   );
 }
 
-function PointTag({ point, x, y, width, height, px, selected, stop, where, onDown }: { point: Point; x: number; y: number; width: number; height: number; px: (n: number) => number; selected: boolean; stop: boolean; where: string; onDown: (e: RPointer, p: Point, at: { x: number; y: number }) => void }) {
+function PointTag({
+  point,
+  x,
+  y,
+  width,
+  height,
+  px,
+  selected,
+  stop,
+  where,
+  onDown,
+}: {
+  point: Point;
+  x: number;
+  y: number;
+  width: number;
+  height: number;
+  px: (n: number) => number;
+  selected: boolean;
+  stop: boolean;
+  where: string;
+  onDown: (e: RPointer, p: Point, at: { x: number; y: number }) => void;
+}) {
   const ref = useRef<SVGGElement>(null);
   const pressing = useRef(false);
   useEffect(() => {
@@ -296,7 +495,8 @@ function PointTag({ point, x, y, width, height, px, selected, stop, where, onDow
       }}
       onFocus={() => {
         // The keyboard picks what it comes to; a press is for pressPoint to judge.
-        if (!pressing.current && !isPicked(useDesk.getState().selection, point.id)) useDesk.setState({ selection: { kind: "point", id: point.id } });
+        if (!pressing.current && !isPicked(useDesk.getState().selection, point.id))
+          useDesk.setState({ selection: { kind: "point", id: point.id } });
       }}
       onKeyDown={(e) => {
         if (e.key === "Enter" || e.key === " ") {
@@ -311,18 +511,65 @@ function PointTag({ point, x, y, width, height, px, selected, stop, where, onDow
         e.stopPropagation();
         const { job, selection } = useDesk.getState();
         const ids = isPicked(selection, point.id) ? pickedPoints(selection) : [point.id];
-        const refused = shiftPoints(job.points.filter((p) => ids.includes(p.id)), by.u, by.v);
+        const refused = shiftPoints(
+          job.points.filter((p) => ids.includes(p.id)),
+          by.u,
+          by.v,
+        );
         if (refused) toast.error(refused);
       }}
     >
-      <rect x={r.u0} y={r.v0} width={width} height={height} fill="var(--plate)" stroke="var(--ink)" strokeWidth={px(1)} />
-      <rect className="ring" x={x - w / 2} y={y - h / 2} width={w} height={h} fill="var(--plate)" stroke={stop ? "var(--stop)" : "var(--ink)"} strokeWidth={px(selected || stop ? 2.5 : 1.5)} strokeDasharray={point.existing ? `${px(3)} ${px(2)}` : undefined} />
-      {selected ? <rect x={x - w / 2 - px(4)} y={y - h / 2 - px(4)} width={w + px(8)} height={h + px(8)} fill="none" stroke="var(--accent)" strokeWidth={px(2.5)} /> : null}
-      <text x={x} y={y + px(4.2)} fontSize={px(12)} textAnchor="middle" fontFamily="var(--font-mono)" fontWeight={500} fill={stop ? "var(--stop)" : "var(--ink)"}>
+      <rect
+        x={r.u0}
+        y={r.v0}
+        width={width}
+        height={height}
+        fill="var(--plate)"
+        stroke="var(--ink)"
+        strokeWidth={px(1)}
+      />
+      <rect
+        className="ring"
+        x={x - w / 2}
+        y={y - h / 2}
+        width={w}
+        height={h}
+        fill="var(--plate)"
+        stroke={stop ? "var(--stop)" : "var(--ink)"}
+        strokeWidth={px(selected || stop ? 2.5 : 1.5)}
+        strokeDasharray={point.existing ? `${px(3)} ${px(2)}` : undefined}
+      />
+      {selected ? (
+        <rect
+          x={x - w / 2 - px(4)}
+          y={y - h / 2 - px(4)}
+          width={w + px(8)}
+          height={h + px(8)}
+          fill="none"
+          stroke="var(--accent)"
+          strokeWidth={px(2.5)}
+        />
+      ) : null}
+      <text
+        x={x}
+        y={y + px(4.2)}
+        fontSize={px(12)}
+        textAnchor="middle"
+        fontFamily="var(--font-mono)"
+        fontWeight={500}
+        fill={stop ? "var(--stop)" : "var(--ink)"}
+      >
         {point.label}
       </text>
       {stop ? (
-        <text x={x + w / 2 + px(3)} y={y - h / 2 + px(3)} fontSize={px(14)} fontWeight={700} fill="var(--stop)" fontFamily="var(--font-cond)">
+        <text
+          x={x + w / 2 + px(3)}
+          y={y - h / 2 + px(3)}
+          fontSize={px(14)}
+          fontWeight={700}
+          fill="var(--stop)"
+          fontFamily="var(--font-cond)"
+        >
           ✕
         </text>
       ) : null}

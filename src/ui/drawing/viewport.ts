@@ -45,7 +45,18 @@ export function openAt(e: Extent, width: number, height: number): Viewport {
  * Zoom by wheel or pinch, pan by dragging the ground or with the middle button, fit by key. `key` names the drawing:
  * a new one is fitted afresh.
  */
-export function useViewport(frame: RefObject<HTMLElement | null>, extent: Extent, key: string): { view: Viewport; size: { width: number; height: number }; fit: () => void; zoom: (by: number) => void; startPan: (e: React.PointerEvent) => void; reveal: (x: number, y: number) => void } {
+export function useViewport(
+  frame: RefObject<HTMLElement | null>,
+  extent: Extent,
+  key: string,
+): {
+  view: Viewport;
+  size: { width: number; height: number };
+  fit: () => void;
+  zoom: (by: number) => void;
+  startPan: (e: React.PointerEvent) => void;
+  reveal: (x: number, y: number) => void;
+} {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [view, setView] = useState<Viewport>({ scale: 0.1, x: 0, y: 0 });
   const extentRef = useRef(extent);
@@ -76,7 +87,13 @@ export function useViewport(frame: RefObject<HTMLElement | null>, extent: Extent
         const [px, py] = [v.x + x * v.scale, v.y + y * v.scale];
         const outX = px < margin || px > el.clientWidth - margin;
         const outY = py < margin / 2 || py > el.clientHeight - margin / 2;
-        return outX || outY ? { ...v, x: outX ? el.clientWidth / 2 - x * v.scale : v.x, y: outY ? el.clientHeight / 2 - y * v.scale : v.y } : v;
+        return outX || outY
+          ? {
+              ...v,
+              x: outX ? el.clientWidth / 2 - x * v.scale : v.x,
+              y: outY ? el.clientHeight / 2 - y * v.scale : v.y,
+            }
+          : v;
       });
     },
     [frame],
@@ -88,7 +105,10 @@ export function useViewport(frame: RefObject<HTMLElement | null>, extent: Extent
       return { scale, x: px - (px - v.x) * k, y: py - (py - v.y) * k };
     });
   }, []);
-  const zoom = useCallback((by: number) => zoomAt(by, (frame.current?.clientWidth ?? 0) / 2, (frame.current?.clientHeight ?? 0) / 2), [frame, zoomAt]);
+  const zoom = useCallback(
+    (by: number) => zoomAt(by, (frame.current?.clientWidth ?? 0) / 2, (frame.current?.clientHeight ?? 0) / 2),
+    [frame, zoomAt],
+  );
   const pointers = useRef(new Map<number, { x: number; y: number }>());
   useEffect(() => {
     const el = frame.current;

@@ -18,12 +18,22 @@ export function InstrumentDrawer() {
   const open = useDesk((s) => s.instruments);
   if (!open) return null;
   return (
-    <section aria-label="Simulated instruments" className="no-print fixed bottom-1 left-1 z-30 max-h-[calc(100dvh-4rem)] w-72 max-w-[calc(100vw-0.5rem)] overflow-auto border border-ink bg-panel p-3 shadow-[4px_4px_0_0_rgb(0_0_0/.2)]">
+    <section
+      aria-label="Simulated instruments"
+      className="no-print fixed bottom-1 left-1 z-30 max-h-[calc(100dvh-4rem)] w-72 max-w-[calc(100vw-0.5rem)] overflow-auto border border-ink bg-panel p-3 shadow-[4px_4px_0_0_rgb(0_0_0/.2)]"
+    >
       <div className="mb-2 flex items-center justify-between">
         <h2 className="text-lg">Simulated instruments</h2>
-        <Button look="quiet" aria-label="Close the drawer" icon={<X size={16} />} onClick={() => useDesk.setState({ instruments: false })} />
+        <Button
+          look="quiet"
+          aria-label="Close the drawer"
+          icon={<X size={16} />}
+          onClick={() => useDesk.setState({ instruments: false })}
+        />
       </div>
-      <p className="mb-2 text-[12.5px] text-soft">None of these is a real tool: they are here to practise with and to be swapped for real ones.</p>
+      <p className="mb-2 text-[12.5px] text-soft">
+        None of these is a real tool: they are here to practise with and to be swapped for real ones.
+      </p>
       <Laser />
       <Detector />
     </section>
@@ -35,8 +45,20 @@ function Laser() {
   return (
     <div className="grid gap-1.5 border-t border-line pt-2">
       <h3>{laser.name}</h3>
-      <SelectField label="Behaves" name="laser setting" value={setting} options={laserSettings.map((s) => ({ value: s, name: laserWords[s] }))} onCommit={setLaser} />
-      <SelectField label="In a walk, reads" name="practice room" value={String(practice)} options={practiceRooms.map((r, i) => ({ value: String(i), name: r.name }))} onCommit={(i) => useLaser.setState({ practice: Number(i) })} />
+      <SelectField
+        label="Behaves"
+        name="laser setting"
+        value={setting}
+        options={laserSettings.map((s) => ({ value: s, name: laserWords[s] }))}
+        onCommit={setLaser}
+      />
+      <SelectField
+        label="In a walk, reads"
+        name="practice room"
+        value={String(practice)}
+        options={practiceRooms.map((r, i) => ({ value: String(i), name: r.name }))}
+        onCommit={(i) => useLaser.setState({ practice: Number(i) })}
+      />
       {/* Pressing must not take the cursor out of the field that is to be filled. */}
       <Button look="solid" hint="F9" onMouseDown={(e) => e.preventDefault()} onClick={() => void takeReading()}>
         Read into the field in focus
@@ -67,8 +89,17 @@ function Detector() {
   return (
     <div className="mt-2 grid gap-1.5 border-t border-line pt-2">
       <h3>Wall detector, simulated</h3>
-      <p className="text-[12.5px] text-soft">{face ? `Sweeps wall ${face.wall.index + 1} of ${face.room.name} from left to right.` : "Pick a wall to sweep."}</p>
-      <NumberField label="At height" name="sweep height" value={v} min={0} max={face?.shape.height ?? 3000} onCommit={setV} />
+      <p className="text-[12.5px] text-soft">
+        {face ? `Sweeps wall ${face.wall.index + 1} of ${face.room.name} from left to right.` : "Pick a wall to sweep."}
+      </p>
+      <NumberField
+        label="At height"
+        name="sweep height"
+        value={v}
+        min={0}
+        max={face?.shape.height ?? 3000}
+        onCommit={setV}
+      />
       <Button disabled={!face} onClick={() => void sweep()}>
         Sweep the wall
       </Button>

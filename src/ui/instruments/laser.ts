@@ -7,7 +7,12 @@ import { type LaserSetting, simulatedLaser } from "../../instruments/simulated-l
 import { words } from "../kit/number-words";
 
 /** The laser in hand: one for the page. Another device of the port's shape may be put in its place. */
-export const useLaser = create<{ laser: LaserMeasure; setting: LaserSetting; practice: number; last: string }>(() => ({ laser: simulatedLaser("steady", 1), setting: "steady", practice: 0, last: "" }));
+export const useLaser = create<{ laser: LaserMeasure; setting: LaserSetting; practice: number; last: string }>(() => ({
+  laser: simulatedLaser("steady", 1),
+  setting: "steady",
+  practice: 0,
+  last: "",
+}));
 
 let seed = 1;
 export function setLaser(setting: LaserSetting): void {
@@ -15,7 +20,8 @@ export function setLaser(setting: LaserSetting): void {
 }
 
 /** A field that takes a measure: a number field, or the line a walk is written in. */
-const takes = (el: Element | null): el is HTMLInputElement => el instanceof HTMLInputElement && (el.matches("[inputmode=decimal]") || el.matches("[data-walk]"));
+const takes = (el: Element | null): el is HTMLInputElement =>
+  el instanceof HTMLInputElement && (el.matches("[inputmode=decimal]") || el.matches("[data-walk]"));
 
 function put(el: HTMLInputElement, text: string): void {
   Object.getOwnPropertyDescriptor(HTMLInputElement.prototype, "value")!.set!.call(el, text);
@@ -25,7 +31,9 @@ function put(el: HTMLInputElement, text: string): void {
 /** The next field after this one in its dialog or panel; itself when it is the last. */
 function nextField(el: HTMLInputElement): HTMLInputElement | null {
   const around = el.closest("[role=dialog], aside, main") ?? document;
-  const all = [...around.querySelectorAll<HTMLInputElement>("input[inputmode=decimal]")].filter((x) => !x.disabled && x.offsetParent !== null);
+  const all = [...around.querySelectorAll<HTMLInputElement>("input[inputmode=decimal]")].filter(
+    (x) => !x.disabled && x.offsetParent !== null,
+  );
   return all[all.indexOf(el) + 1] ?? null;
 }
 
@@ -39,7 +47,12 @@ export async function takeReading(): Promise<void> {
   const { laser, practice } = useLaser.getState();
   if (el.matches("[data-walk]")) {
     const room = practiceRooms[practice]!;
-    const done = el.value.trim() ? el.value.trim().split(/\s+/).filter((t) => /^[\d.?]/.test(t)).length : 0;
+    const done = el.value.trim()
+      ? el.value
+          .trim()
+          .split(/\s+/)
+          .filter((t) => /^[\d.?]/.test(t)).length
+      : 0;
     if (done >= room.sides.length) {
       toast(`${room.name} has ${room.sides.length} sides; all are measured.`);
       return;

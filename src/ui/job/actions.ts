@@ -6,7 +6,10 @@ import type { SiteEntry } from "../../core/site-book/entries";
 export interface JobActions {
   edit: (jobId: string, base: number, patch: Change[]) => Promise<EditAnswer>;
   changesSince: (jobId: string, version: number) => Promise<{ version: number; patch: Change[] }[]>;
-  addSiteEntries: (jobId: string, entries: SiteEntry[]) => Promise<{ ok: true; siteBook: SiteEntry[] } | { ok: false; message: string }>;
+  addSiteEntries: (
+    jobId: string,
+    entries: SiteEntry[],
+  ) => Promise<{ ok: true; siteBook: SiteEntry[] } | { ok: false; message: string }>;
   siteBook: (jobId: string) => Promise<SiteEntry[]>;
 }
 
@@ -32,5 +35,7 @@ export interface JobsActions {
   duplicate: (id: string) => Promise<{ ok: true; id: string } | { ok: false; message: string }>;
   remove: (id: string) => Promise<boolean>;
   restore: (id: string) => Promise<boolean>;
-  importFile: (text: string) => Promise<{ ok: true; id: string } | { ok: false; refusals: { path: string; message: string }[] }>;
+  importFile: (
+    text: string,
+  ) => Promise<{ ok: true; id: string } | { ok: false; refusals: { path: string; message: string }[] }>;
 }

@@ -2,12 +2,42 @@
 import { nanoid } from "nanoid";
 import { toast } from "sonner";
 import { overlap, rectOf } from "../../core/geometry/rect";
-import { type Circuit, type Deck, type Job, type Opening, type Room, circuitSchema, fixtureSchema, openingSchema } from "../../core/job/model";
+import {
+  type Circuit,
+  type Deck,
+  type Job,
+  type Opening,
+  type Room,
+  circuitSchema,
+  fixtureSchema,
+  openingSchema,
+} from "../../core/job/model";
 import type { Change } from "../../core/job/patch";
 import type { PointKind } from "../../core/rules/accessories";
-import { type Alignment, addPoint as newPoint, addSeries as newSeries, align as aligned, copyPoints as copied, paintCircuit } from "../../core/survey/places";
-import { joinWalls as joined, moveRoom as movedRoom, splitWall as split, turnRoom as turned } from "../../core/survey/reshape";
-import { type NewRoom, addDeck as newDeck, addRoom as newRoom, addStorey as newStorey, copyRoom as roomCopy, removeRoom as roomGone, removeStorey as storeyGone, withoutPoints } from "../../core/survey/rooms";
+import {
+  type Alignment,
+  addPoint as newPoint,
+  addSeries as newSeries,
+  align as aligned,
+  copyPoints as copied,
+  paintCircuit,
+} from "../../core/survey/places";
+import {
+  joinWalls as joined,
+  moveRoom as movedRoom,
+  splitWall as split,
+  turnRoom as turned,
+} from "../../core/survey/reshape";
+import {
+  type NewRoom,
+  addDeck as newDeck,
+  addRoom as newRoom,
+  addStorey as newStorey,
+  copyRoom as roomCopy,
+  removeRoom as roomGone,
+  removeStorey as storeyGone,
+  withoutPoints,
+} from "../../core/survey/rooms";
 import { fixtureSizes, openingSizes } from "../../core/survey/typical";
 import { change, edit, useDesk } from "./store";
 
@@ -19,7 +49,8 @@ export const say = (refused: string | null | void): void => {
 };
 
 /** Stores what the core worked out, or passes its words on. */
-export const editWith = (made: Change[] | string): string | null => (typeof made === "string" ? made : made.length ? edit(made) : null);
+export const editWith = (made: Change[] | string): string | null =>
+  typeof made === "string" ? made : made.length ? edit(made) : null;
 
 const here = (): { job: Job; room: Room | undefined } => {
   const { job, room } = useDesk.getState();
@@ -55,7 +86,11 @@ export function addSeries(wall: string, s: Parameters<typeof newSeries>[2], circ
   const made = newSeries(house, face, s, circuitId, newId);
   if (typeof made === "string") return made;
   const refused = edit(made.changes);
-  if (!refused) useDesk.setState({ selection: made.points.length === 1 ? { kind: "point", id: made.points[0]! } : { kind: "points", ids: made.points } });
+  if (!refused)
+    useDesk.setState({
+      selection:
+        made.points.length === 1 ? { kind: "point", id: made.points[0]! } : { kind: "points", ids: made.points },
+    });
   return refused;
 }
 
@@ -66,10 +101,12 @@ export function removePoints(ids: readonly string[]): string | null {
   return refused;
 }
 
-export const alignPoints = (ids: readonly string[], how: Alignment): string | null => editWith(aligned(useDesk.getState().house, ids, how));
+export const alignPoints = (ids: readonly string[], how: Alignment): string | null =>
+  editWith(aligned(useDesk.getState().house, ids, how));
 
 /** Puts points on a circuit (or on none), off any other. */
-export const setCircuit = (ids: readonly string[], circuitId: string | null): string | null => editWith(paintCircuit(useDesk.getState().job, ids, circuitId));
+export const setCircuit = (ids: readonly string[], circuitId: string | null): string | null =>
+  editWith(paintCircuit(useDesk.getState().job, ids, circuitId));
 
 /** Copies the points of one room into another and shows it. */
 export function copyPoints(from: string, to: string): string | null {
@@ -81,7 +118,10 @@ export function copyPoints(from: string, to: string): string | null {
   const refused = edit(made.changes);
   if (!refused) {
     useDesk.setState({ room: to, selection: { kind: "points", ids: made.points } });
-    toast(`${made.points.length} points copied into ${b.name}`, made.left ? { description: `${made.left} had no wall or deck to go on.` } : {});
+    toast(
+      `${made.points.length} points copied into ${b.name}`,
+      made.left ? { description: `${made.left} had no wall or deck to go on.` } : {},
+    );
   }
   return refused;
 }
@@ -95,16 +135,43 @@ export function addCircuit(kind: Circuit["kind"]): string | null {
   const ways = new Set(job.circuits.map((c) => c.way));
   let way: number | null = null;
   for (let w = 1; w <= (board?.ways ?? 0) && way === null; w++) if (!ways.has(w)) way = w;
-  const usual: Record<Circuit["kind"], { rating: number; cable: string }> = { ring: { rating: 32, cable: "te-2.5" }, radial: { rating: 20, cable: "te-2.5" }, lighting: { rating: 6, cable: "te-1.0" }, cooker: { rating: 32, cable: "te-6" }, shower: { rating: 40, cable: "te-10" }, fixed: { rating: 16, cable: "te-2.5" }, outbuilding: { rating: 32, cable: "swa-3x4" } };
+  const usual: Record<Circuit["kind"], { rating: number; cable: string }> = {
+    ring: { rating: 32, cable: "te-2.5" },
+    radial: { rating: 20, cable: "te-2.5" },
+    lighting: { rating: 6, cable: "te-1.0" },
+    cooker: { rating: 32, cable: "te-6" },
+    shower: { rating: 40, cable: "te-10" },
+    fixed: { rating: 16, cable: "te-2.5" },
+    outbuilding: { rating: 32, cable: "swa-3x4" },
+  };
   const id = newId("c");
-  const refused = edit([change("circuits", id, circuitSchema.parse({ id, label: `C${n}`, name: `New ${kind}`, kind, device: { curve: "B", rating: usual[kind].rating }, rcd: 30, cable: usual[kind].cable, way, points: [] }))]);
+  const refused = edit([
+    change(
+      "circuits",
+      id,
+      circuitSchema.parse({
+        id,
+        label: `C${n}`,
+        name: `New ${kind}`,
+        kind,
+        device: { curve: "B", rating: usual[kind].rating },
+        rcd: 30,
+        cable: usual[kind].cable,
+        way,
+        points: [],
+      }),
+    ),
+  ]);
   if (!refused) useDesk.setState({ selection: { kind: "circuit", id } });
   return refused;
 }
 
 export function removeCircuit(id: string): string | null {
   const { job } = useDesk.getState();
-  return edit([...job.pins.filter((p) => p.circuit === id).map((p) => change("pins", p.id, null)), change("circuits", id, null)]);
+  return edit([
+    ...job.pins.filter((p) => p.circuit === id).map((p) => change("pins", p.id, null)),
+    change("circuits", id, null),
+  ]);
 }
 
 /** Storey that new rooms and decks belong to: that of the room shown, else the picked or lowest one. */
@@ -132,18 +199,25 @@ export function copyRoom(room: Room, to: Parameters<typeof roomCopy>[2]): string
 /** Takes a room out with its walls, openings and fixtures, and the points on its walls. */
 export function removeRoom(id: string): string | null {
   const refused = edit(roomGone(useDesk.getState().job, id));
-  if (!refused) useDesk.setState((s) => ({ room: (s.job.rooms.find((r) => r.storey === s.storey) ?? s.job.rooms[0])?.id ?? null, selection: null }));
+  if (!refused)
+    useDesk.setState((s) => ({
+      room: (s.job.rooms.find((r) => r.storey === s.storey) ?? s.job.rooms[0])?.id ?? null,
+      selection: null,
+    }));
   return refused;
 }
 
-export const splitSide = (room: Room, side: number, u: number): string | null => editWith(split(useDesk.getState().job, room, side, u, newId));
+export const splitSide = (room: Room, side: number, u: number): string | null =>
+  editWith(split(useDesk.getState().job, room, side, u, newId));
 export const joinSides = (room: Room, side: number): string | null => {
   const refused = editWith(joined(useDesk.getState().job, room, side));
   if (!refused) useDesk.setState({ selection: null });
   return refused;
 };
-export const moveRoom = (room: Room, dx: number, dy: number): string | null => editWith(movedRoom(useDesk.getState().job, room, dx, dy));
-export const turnRoom = (room: Room, degrees: number): string | null => editWith(turned(useDesk.getState().job, room, degrees));
+export const moveRoom = (room: Room, dx: number, dy: number): string | null =>
+  editWith(movedRoom(useDesk.getState().job, room, dx, dy));
+export const turnRoom = (room: Room, degrees: number): string | null =>
+  editWith(turned(useDesk.getState().job, room, degrees));
 
 export function addStorey(where: "above" | "below", name: string): string | null {
   const made = newStorey(useDesk.getState().job, where, name, newId);
@@ -166,18 +240,39 @@ export function addOpening(wall: string, kind: Opening["kind"], length: number, 
   for (let u = 100; u + width <= length; u += 50)
     if (!taken.some((r) => overlap(r, { u0: u, u1: u + width, v0: size.v, v1: size.v + tall }))) {
       const id = newId("o");
-      const refused = edit([change("openings", id, openingSchema.parse({ id, wall, kind, u, v: size.v, width, height: tall }))]);
+      const refused = edit([
+        change("openings", id, openingSchema.parse({ id, wall, kind, u, v: size.v, width, height: tall })),
+      ]);
       if (!refused) useDesk.setState({ fresh: id });
       return refused;
     }
   return `There is no room for a ${kind} of ${width} mm on this wall.`;
 }
 
-export function addFixture(wall: string, kind: (typeof fixtureSchema)["_output"]["kind"], length: number): string | null {
+export function addFixture(
+  wall: string,
+  kind: (typeof fixtureSchema)["_output"]["kind"],
+  length: number,
+): string | null {
   const s = fixtureSizes[kind];
   const id = newId("f");
   const width = Math.min(s.width, length);
-  const refused = edit([change("fixtures", id, fixtureSchema.parse({ id, wall, kind, u: Math.max(0, Math.round((length - width) / 2)), v: s.v, width, height: s.height, depth: s.depth }))]);
+  const refused = edit([
+    change(
+      "fixtures",
+      id,
+      fixtureSchema.parse({
+        id,
+        wall,
+        kind,
+        u: Math.max(0, Math.round((length - width) / 2)),
+        v: s.v,
+        width,
+        height: s.height,
+        depth: s.depth,
+      }),
+    ),
+  ]);
   if (!refused) useDesk.setState({ fresh: id });
   return refused;
 }
@@ -195,7 +290,14 @@ export function addDeck(kind: Deck["kind"]): string | null {
 export function pinRuns(ids: readonly string[]): string | null {
   const { plan, job } = useDesk.getState();
   const runs = (plan?.runs ?? []).filter((r) => ids.includes(r.id) && !r.pinned);
-  return editWith(runs.map((r) => { const id = newId("pin"); return change("pins", id, { id, circuit: r.circuit, from: r.from, to: r.to, legs: r.legs }); }).filter((c) => !job.pins.some((p) => p.id === c.id)));
+  return editWith(
+    runs
+      .map((r) => {
+        const id = newId("pin");
+        return change("pins", id, { id, circuit: r.circuit, from: r.from, to: r.to, legs: r.legs });
+      })
+      .filter((c) => !job.pins.some((p) => p.id === c.id)),
+  );
 }
 
 /** Lets go of every pinned run. */

@@ -5,12 +5,16 @@ import { setCircuit } from "./edits";
 import { type Selection, change, edit, useDesk } from "./store";
 
 /** Points that are picked out, in the order they were picked. */
-export const pickedPoints = (s: Selection): readonly string[] => (s?.kind === "point" ? [s.id] : s?.kind === "points" ? s.ids : []);
+export const pickedPoints = (s: Selection): readonly string[] =>
+  s?.kind === "point" ? [s.id] : s?.kind === "points" ? s.ids : [];
 export const isPicked = (s: Selection, id: string): boolean => pickedPoints(s).includes(id);
 
 /** Picks points: none, one or several. */
 export function pickPoints(ids: readonly string[]): void {
-  useDesk.setState({ selection: ids.length === 0 ? null : ids.length === 1 ? { kind: "point", id: ids[0]! } : { kind: "points", ids: [...ids] } });
+  useDesk.setState({
+    selection:
+      ids.length === 0 ? null : ids.length === 1 ? { kind: "point", id: ids[0]! } : { kind: "points", ids: [...ids] },
+  });
 }
 
 /**
@@ -42,5 +46,15 @@ export function pressPoint(id: string, e: { shiftKey: boolean; ctrlKey: boolean;
 /** Moves points by the same amount: along and up on walls, east and north on decks, mm. */
 export function shiftPoints(points: readonly Point[], du: number, dv: number): string | null {
   const r = (x: number): number => Math.round(x * 10) / 10;
-  return edit(points.map((p) => change("points", p.id, { ...p, place: p.place.on === "wall" ? { ...p.place, u: r(p.place.u + du), v: r(p.place.v + dv) } : { ...p.place, x: r(p.place.x + du), y: r(p.place.y + dv) } })));
+  return edit(
+    points.map((p) =>
+      change("points", p.id, {
+        ...p,
+        place:
+          p.place.on === "wall"
+            ? { ...p.place, u: r(p.place.u + du), v: r(p.place.v + dv) }
+            : { ...p.place, x: r(p.place.x + du), y: r(p.place.y + dv) },
+      }),
+    ),
+  );
 }

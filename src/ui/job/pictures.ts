@@ -9,7 +9,10 @@ export const pictureUrl = (job: string, picture: string): string => `/api/jobs/$
  * Makes a picture small enough to keep, and sends it to the server.
  * @returns its id and size in px as kept, or words when it cannot be taken
  */
-export async function sendPicture(job: string, file: File): Promise<{ id: string; width: number; height: number } | { message: string }> {
+export async function sendPicture(
+  job: string,
+  file: File,
+): Promise<{ id: string; width: number; height: number } | { message: string }> {
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file);
@@ -17,18 +20,29 @@ export async function sendPicture(job: string, file: File): Promise<{ id: string
     return { message: "it is no picture that can be read; PNG, JPEG and WebP are" };
   }
   const share = Math.min(1, LONGEST / Math.max(bitmap.width, bitmap.height));
-  const [width, height] = [Math.max(1, Math.round(bitmap.width * share)), Math.max(1, Math.round(bitmap.height * share))];
+  const [width, height] = [
+    Math.max(1, Math.round(bitmap.width * share)),
+    Math.max(1, Math.round(bitmap.height * share)),
+  ];
   const canvas = document.createElement("canvas");
   canvas.width = width;
   canvas.height = height;
   canvas.getContext("2d")!.drawImage(bitmap, 0, 0, width, height);
   bitmap.close();
-  const blob = await new Promise<Blob | null>((done) => canvas.toBlob(done, file.type === "image/png" ? "image/png" : "image/jpeg", 0.85));
+  const blob = await new Promise<Blob | null>((done) =>
+    canvas.toBlob(done, file.type === "image/png" ? "image/png" : "image/jpeg", 0.85),
+  );
   if (!blob) return { message: "the browser could not make it smaller" };
   try {
-    const answer = await fetch(`/api/jobs/${job}/pictures`, { method: "POST", body: blob, headers: { "content-type": blob.type } });
+    const answer = await fetch(`/api/jobs/${job}/pictures`, {
+      method: "POST",
+      body: blob,
+      headers: { "content-type": blob.type },
+    });
     const body = (await answer.json()) as { id?: string; error?: { message: string } };
-    return answer.ok && body.id ? { id: body.id, width, height } : { message: body.error?.message ?? "the server did not take it" };
+    return answer.ok && body.id
+      ? { id: body.id, width, height }
+      : { message: body.error?.message ?? "the server did not take it" };
   } catch {
     return { message: "the server did not answer; try again when it is running" };
   }

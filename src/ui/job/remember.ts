@@ -60,7 +60,8 @@ export function recall(): number {
   const { job } = useDesk.getState();
   const tab = tabName();
   const kept = read<Kept>(sessionStorage, undoKey(job.id)) ?? read<Kept>(localStorage, undoKey(job.id));
-  if (kept && Array.isArray(kept.past) && Array.isArray(kept.future)) useDesk.setState({ past: kept.past, future: kept.future });
+  if (kept && Array.isArray(kept.past) && Array.isArray(kept.future))
+    useDesk.setState({ past: kept.past, future: kept.future });
   const found: Change[][] = [];
   for (let i = localStorage.length - 1; i >= 0; i--) {
     const key = localStorage.key(i);
@@ -80,7 +81,14 @@ export function recall(): number {
     next = tried;
     waiting.push(parsed.patch);
   }
-  if (waiting.length) useDesk.setState({ job: next, shown: next, house: layHouse(next, useDesk.getState().catalogue), waiting, storing: "storing" });
+  if (waiting.length)
+    useDesk.setState({
+      job: next,
+      shown: next,
+      house: layHouse(next, useDesk.getState().catalogue),
+      waiting,
+      storing: "storing",
+    });
   return waiting.length;
 }
 

@@ -52,14 +52,22 @@ const n = (count: number, one: string, many = `${one}s`): string => `${count} ${
 
 /** What each stage says of itself in the order of work. Counts only; the numbers come from the plan. */
 export function stageStates(job: Job, plan: Plan | null, siteBook: readonly SiteEntry[]): Record<StageId, StageState> {
-  const open = (id: StageId): number => plan?.findings.filter((f) => f.severity !== "note" && stageOfRule(f.rule) === id).length ?? 0;
-  const state = (id: StageId, words: string, done: boolean): StageState => ({ words, open: open(id), settled: done && open(id) === 0 });
+  const open = (id: StageId): number =>
+    plan?.findings.filter((f) => f.severity !== "note" && stageOfRule(f.rule) === id).length ?? 0;
+  const state = (id: StageId, words: string, done: boolean): StageState => ({
+    words,
+    open: open(id),
+    settled: done && open(id) === 0,
+  });
   const laid = plan?.runs.length ?? 0;
   const wired = new Set(job.circuits.flatMap((c) => [...c.points, ...c.spurs.map((s) => s.point)]));
   const ways = job.points.filter((p) => p.kind === "board").reduce((n, b) => n + b.ways, 0);
   const chased = plan?.takeoff.filter((t) => t.item === "Capping").reduce((s, t) => s + t.quantity, 0) ?? 0;
   const clips = plan?.clips.reduce((s, c) => s + c.marks.length, 0) ?? 0;
-  const done = progress(siteBook, (plan?.runs ?? []).map((r) => ({ id: r.id, steps: plan ? neededSteps(plan, r.id) : [] })));
+  const done = progress(
+    siteBook,
+    (plan?.runs ?? []).map((r) => ({ id: r.id, steps: plan ? neededSteps(plan, r.id) : [] })),
+  );
   return {
     survey: state("survey", `${n(job.rooms.length, "room")}, ${n(job.decks.length, "deck")}`, job.rooms.length > 0),
     points: state("points", `${job.points.length} placed, ${wired.size} wired`, job.points.length > 0),
@@ -69,8 +77,20 @@ export function stageStates(job: Job, plan: Plan | null, siteBook: readonly Site
     containment: state("containment", `${chased.toFixed(1)} m capping`, laid > 0),
     fixings: state("fixings", n(clips, "clip"), laid > 0),
     ends: state("ends", n(plan?.ends.length ?? 0, "termination"), laid > 0),
-    board: state("board", `${job.circuits.filter((c) => c.way !== null).length} of ${ways} ways`, ways > 0 && job.circuits.every((c) => c.way !== null)),
-    materials: state("materials", plan ? `${(plan.runs.reduce((s, r) => s + r.cutLength, 0) / 1000).toFixed(1)} m cable` : "", laid > 0),
-    "site-book": state("site-book", done.of ? `${done.done} of ${done.of} steps` : "nothing to do yet", done.of > 0 && done.done === done.of),
+    board: state(
+      "board",
+      `${job.circuits.filter((c) => c.way !== null).length} of ${ways} ways`,
+      ways > 0 && job.circuits.every((c) => c.way !== null),
+    ),
+    materials: state(
+      "materials",
+      plan ? `${(plan.runs.reduce((s, r) => s + r.cutLength, 0) / 1000).toFixed(1)} m cable` : "",
+      laid > 0,
+    ),
+    "site-book": state(
+      "site-book",
+      done.of ? `${done.done} of ${done.of} steps` : "nothing to do yet",
+      done.of > 0 && done.done === done.of,
+    ),
   };
 }

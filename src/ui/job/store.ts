@@ -23,7 +23,8 @@ export type Selection =
   | null;
 
 /** What pressing the plan does, when it does more than pick. */
-export type PlanTool = { kind: "outline"; corners: XY[] } | { kind: "scale"; trace: string; a: XY | null; b: XY | null } | null;
+export type PlanTool =
+  { kind: "outline"; corners: XY[] } | { kind: "scale"; trace: string; a: XY | null; b: XY | null } | null;
 
 export type { View } from "./stages";
 
@@ -67,7 +68,12 @@ export interface DeskState {
   /** Drawer of simulated instruments. */
   instruments: boolean;
   /** Last sweep of the wall detector, shown on its wall. */
-  sweep: { wall: string; v: number; readings: { u: number; level: number }[]; signals: { from: number; to: number; says: string }[] } | null;
+  sweep: {
+    wall: string;
+    v: number;
+    readings: { u: number; level: number }[];
+    signals: { from: number; to: number; says: string }[];
+  } | null;
   stage: StageId;
   view: View;
   zones: boolean;
@@ -77,7 +83,13 @@ export interface DeskState {
 /** The desk's state; one for the page. Made by `openDesk`. */
 export const useDesk = create<DeskState>(() => ({}) as DeskState);
 
-export function openDesk(job: Job, version: number, siteBook: SiteEntry[], catalogue: Catalogue, start: { stage: StageId; room: string | null; view?: View | null }): void {
+export function openDesk(
+  job: Job,
+  version: number,
+  siteBook: SiteEntry[],
+  catalogue: Catalogue,
+  start: { stage: StageId; room: string | null; view?: View | null },
+): void {
   useDesk.setState({
     job,
     shown: job,
@@ -111,16 +123,27 @@ export function openDesk(job: Job, version: number, siteBook: SiteEntry[], catal
 }
 
 /** Storey shown: the picked one, else that of the room, else the lowest. */
-export const useStorey = (): string => useDesk((s) => s.storey ?? s.job.rooms.find((r) => r.id === s.room)?.storey ?? [...s.job.storeys].sort((a, b) => a.level - b.level)[0]!.id);
+export const useStorey = (): string =>
+  useDesk(
+    (s) =>
+      s.storey ??
+      s.job.rooms.find((r) => r.id === s.room)?.storey ??
+      [...s.job.storeys].sort((a, b) => a.level - b.level)[0]!.id,
+  );
 
-const firstRoom = (job: Job): string | null => (job.rooms.find((r) => r.kind === "kitchen") ?? job.rooms[0])?.id ?? null;
+const firstRoom = (job: Job): string | null =>
+  (job.rooms.find((r) => r.kind === "kitchen") ?? job.rooms[0])?.id ?? null;
 
 /** A change of one thing: its value as it is now, and as it is to be. */
 export function change(collection: Change["collection"], id: string, after: unknown): Change {
   return { collection, id, before: current(useDesk.getState().job, { collection, id }), after };
 }
 
-const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({ job, shown: job, house: layHouse(job, useDesk.getState().catalogue) });
+const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({
+  job,
+  shown: job,
+  house: layHouse(job, useDesk.getState().catalogue),
+});
 
 /**
  * Makes an edit: checked, applied at once, remembered for undo, and put in line for storing.
@@ -133,14 +156,26 @@ export function edit(patch: Change[]): string | null {
     useDesk.setState({ shown: s.job, house: layHouse(s.job, s.catalogue) });
     return taken;
   }
-  useDesk.setState({ ...show(taken.job), past: [...s.past.slice(-199), taken.patch], future: [], waiting: [...s.waiting, taken.patch] });
+  useDesk.setState({
+    ...show(taken.job),
+    past: [...s.past.slice(-199), taken.patch],
+    future: [],
+    waiting: [...s.waiting, taken.patch],
+  });
   return null;
 }
 
 function take(job: Job, patch: Change[]): { job: Job; patch: Change[] } | string {
   const parsed = parsePatch(patch);
-  const refusals = "refusals" in parsed ? parsed.refusals : checkInvariants(applyPatch(job, parsed.patch), useDesk.getState().catalogue);
-  if (refusals.length || "refusals" in parsed) return refusals.map((r) => sentence(r)).slice(0, 3).join(" ");
+  const refusals =
+    "refusals" in parsed
+      ? parsed.refusals
+      : checkInvariants(applyPatch(job, parsed.patch), useDesk.getState().catalogue);
+  if (refusals.length || "refusals" in parsed)
+    return refusals
+      .map((r) => sentence(r))
+      .slice(0, 3)
+      .join(" ");
   return { job: applyPatch(job, parsed.patch), patch: parsed.patch };
 }
 
@@ -170,7 +205,12 @@ function step(from: "past" | "future", to: "past" | "future"): boolean {
   const back = (from === "past" ? inverse(last) : last).map((c) => ({ ...c, before: current(s.job, c) }));
   const taken = take(s.job, back);
   if (typeof taken === "string") return false;
-  useDesk.setState({ ...show(taken.job), [from]: s[from].slice(0, -1), [to]: [...s[to], last], waiting: [...s.waiting, taken.patch] } as Partial<DeskState>);
+  useDesk.setState({
+    ...show(taken.job),
+    [from]: s[from].slice(0, -1),
+    [to]: [...s[to], last],
+    waiting: [...s.waiting, taken.patch],
+  } as Partial<DeskState>);
   return true;
 }
 export const undo = (): boolean => step("past", "future");
@@ -183,7 +223,10 @@ export function mergeMissed(missed: { version: number; patch: Change[] }[], vers
   let job = s.job;
   for (const m of missed) {
     const mine = new Set([...s.waiting].flat().map((c) => `${c.collection} ${c.id}`));
-    job = applyPatch(job, m.patch.filter((c) => !mine.has(`${c.collection} ${c.id}`)));
+    job = applyPatch(
+      job,
+      m.patch.filter((c) => !mine.has(`${c.collection} ${c.id}`)),
+    );
   }
   useDesk.setState({ ...(missed.length ? show(job) : {}), version, waiting });
 }
@@ -194,7 +237,15 @@ export function settle(keep: "theirs" | "mine"): void {
   const c = s.conflict;
   if (!c) return;
   if (keep === "theirs") {
-    useDesk.setState({ ...show(c.theirs), version: c.version, waiting: [], past: [], future: [], conflict: null, storing: "stored" });
+    useDesk.setState({
+      ...show(c.theirs),
+      version: c.version,
+      waiting: [],
+      past: [],
+      future: [],
+      conflict: null,
+      storing: "stored",
+    });
     return;
   }
   let job = c.theirs;

@@ -26,9 +26,15 @@ export function useStoring(actions: JobActions): void {
           mergeMissed(answer.missed, answer.version, sent);
           useDesk.setState((x) => ({ storing: x.waiting.length ? "storing" : "stored" }));
         } else if (answer.kind === "conflict") {
-          useDesk.setState((x) => ({ storing: "conflict", conflict: { theirs: answer.job, version: answer.version, clashes: answer.clashes, mine: x.waiting } }));
+          useDesk.setState((x) => ({
+            storing: "conflict",
+            conflict: { theirs: answer.job, version: answer.version, clashes: answer.clashes, mine: x.waiting },
+          }));
         } else {
-          const why = answer.kind === "gone" ? "This job has been deleted meanwhile." : answer.refusals.map((r) => r.message).join("; ");
+          const why =
+            answer.kind === "gone"
+              ? "This job has been deleted meanwhile."
+              : answer.refusals.map((r) => r.message).join("; ");
           toast.error(`Not stored: ${why}`, { duration: 20_000 });
           useDesk.setState({ waiting: [], storing: "stored" });
         }
@@ -55,7 +61,12 @@ export function useStoring(actions: JobActions): void {
         .then((missed) => {
           const now = useDesk.getState();
           const last = missed[missed.length - 1];
-          if (!stopped && last && last.version > now.version && !now.waiting.length && !busy) mergeMissed(missed.filter((m) => m.version > now.version), last.version, 0);
+          if (!stopped && last && last.version > now.version && !now.waiting.length && !busy)
+            mergeMissed(
+              missed.filter((m) => m.version > now.version),
+              last.version,
+              0,
+            );
         })
         .catch(() => undefined);
     }, 5000);

@@ -33,7 +33,12 @@ export function usePlanner(): void {
       const mine = ++turn;
       useDesk.setState({ planning: true, progress: null });
       try {
-        const plan = await remote.plan(job, useDesk.getState().catalogue, useDesk.getState().shown !== useDesk.getState().job, proxy((share: number) => void (mine === turn && !stopped && useDesk.setState({ progress: share }))));
+        const plan = await remote.plan(
+          job,
+          useDesk.getState().catalogue,
+          useDesk.getState().shown !== useDesk.getState().job,
+          proxy((share: number) => void (mine === turn && !stopped && useDesk.setState({ progress: share }))),
+        );
         if (!stopped && mine === turn) useDesk.setState({ plan, planFault: null });
       } catch (e) {
         if (!stopped && mine === turn) useDesk.setState({ planFault: (e as Error).message });

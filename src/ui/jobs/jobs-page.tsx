@@ -21,7 +21,8 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
   const [busy, setBusy] = useState(false);
   const [refusals, setRefusals] = useState<{ file: string; list: { path: string; message: string }[] } | null>(null);
   const file = useRef<HTMLInputElement>(null);
-  const offline = (): void => void toast.error("The server did not answer. Nothing has changed; try again when it is running.");
+  const offline = (): void =>
+    void toast.error("The server did not answer. Nothing has changed; try again when it is running.");
 
   const start = async (): Promise<void> => {
     if (!starting) return;
@@ -38,7 +39,13 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
   const bringIn = async (f: File): Promise<void> => {
     setBusy(true);
     try {
-      const made = f.size > FILE_MOST ? { ok: false as const, refusals: [{ path: "", message: `the file has ${f.size} bytes; at most ${FILE_MOST} are read` }] } : await actions.importFile(await f.text());
+      const made =
+        f.size > FILE_MOST
+          ? {
+              ok: false as const,
+              refusals: [{ path: "", message: `the file has ${f.size} bytes; at most ${FILE_MOST} are read` }],
+            }
+          : await actions.importFile(await f.text());
       if (made.ok) {
         toast("Brought in as a new job");
         router.push(`/jobs/${made.id}`);
@@ -52,7 +59,10 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
     try {
       await actions.remove(j.id);
       router.refresh();
-      toast(`${j.name} deleted`, { duration: 15_000, action: { label: "Undo", onClick: () => void actions.restore(j.id).then(() => router.refresh(), offline) } });
+      toast(`${j.name} deleted`, {
+        duration: 15_000,
+        action: { label: "Undo", onClick: () => void actions.restore(j.id).then(() => router.refresh(), offline) },
+      });
     } catch {
       offline();
     }
@@ -66,7 +76,8 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
       offline();
     }
   };
-  const tool = "inline-flex min-h-9 cursor-pointer items-center gap-1.5 border border-line bg-panel px-2.5 text-[14px] hover:border-ink";
+  const tool =
+    "inline-flex min-h-9 cursor-pointer items-center gap-1.5 border border-line bg-panel px-2.5 text-[14px] hover:border-ink";
   return (
     <div className="min-h-dvh">
       <PageBar here="Jobs" />
@@ -74,13 +85,30 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
         <div className="mb-4 flex flex-wrap items-end justify-between gap-3">
           <div>
             <h1 className="text-3xl">Jobs</h1>
-            <p className="text-soft">First fix, from the bare room to the plasterer. A working aid: local code and licensed practice come first.</p>
+            <p className="text-soft">
+              First fix, from the bare room to the plasterer. A working aid: local code and licensed practice come
+              first.
+            </p>
           </div>
           <div className="flex flex-wrap gap-1.5">
-            <Button look="solid" icon={<Plus size={15} />} onClick={() => { setName(""); setStarting("blank"); }}>
+            <Button
+              look="solid"
+              icon={<Plus size={15} />}
+              onClick={() => {
+                setName("");
+                setStarting("blank");
+              }}
+            >
               New job
             </Button>
-            <Button onClick={() => { setName(""); setStarting("demo"); }}>New from the demo</Button>
+            <Button
+              onClick={() => {
+                setName("");
+                setStarting("demo");
+              }}
+            >
+              New from the demo
+            </Button>
             <Button icon={<Upload size={15} />} onClick={() => file.current?.click()}>
               Bring in a job file
             </Button>
@@ -103,21 +131,31 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
         {jobs.length ? (
           <ul className="border-t border-ink">
             {jobs.map((j) => (
-              <li key={j.id} className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line py-3" data-job={j.name}>
+              <li
+                key={j.id}
+                className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-line py-3"
+                data-job={j.name}
+              >
                 <div className="min-w-0 flex-1 basis-64">
                   <Link href={`/jobs/${j.id}`} className="font-cond text-xl font-semibold hover:underline">
                     {j.name}
                   </Link>
                   <p className="truncate text-[13.5px] text-soft">{j.address || "No address"}</p>
                   <p className="text-[13.5px] text-soft">
-                    {n(j.rooms, "room")} · {n(j.points, "point")} · {n(j.circuits, "circuit")} · changed <time dateTime={j.updatedAt}>{j.updatedAt.slice(0, 16).replace("T", " ")}</time>
+                    {n(j.rooms, "room")} · {n(j.points, "point")} · {n(j.circuits, "circuit")} · changed{" "}
+                    <time dateTime={j.updatedAt}>{j.updatedAt.slice(0, 16).replace("T", " ")}</time>
                   </p>
                 </div>
                 <div className="flex flex-wrap gap-1.5">
                   <Link className={tool} href={`/jobs/${j.id}`} aria-label={`Open ${j.name}`}>
                     <FolderOpen size={15} aria-hidden /> Open
                   </Link>
-                  <button type="button" className={tool} onClick={() => void copy(j)} aria-label={`Duplicate ${j.name}`}>
+                  <button
+                    type="button"
+                    className={tool}
+                    onClick={() => void copy(j)}
+                    aria-label={`Duplicate ${j.name}`}
+                  >
                     <Copy size={15} aria-hidden /> Duplicate
                   </button>
                   <a className={tool} href={`/api/jobs/${j.id}/file`} download aria-label={`Job file of ${j.name}`}>
@@ -133,11 +171,23 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
         ) : (
           <div className="border border-dashed border-line p-8 text-center">
             <p className="text-lg">No jobs yet.</p>
-            <p className="text-soft">Start one, or look round the demo first: it has a kitchen, a hall and a glaze room, and a few things wrong with it.</p>
+            <p className="text-soft">
+              Start one, or look round the demo first: it has a kitchen, a hall and a glaze room, and a few things wrong
+              with it.
+            </p>
           </div>
         )}
       </main>
-      <Sheet open={starting !== null} onOpenChange={(o) => !o && setStarting(null)} title={starting === "demo" ? "New job from the demo" : "New job"} about={starting === "demo" ? "A copy of Tern Cottage, yours to change." : "It starts with an empty ground floor. Only the name is needed now."}>
+      <Sheet
+        open={starting !== null}
+        onOpenChange={(o) => !o && setStarting(null)}
+        title={starting === "demo" ? "New job from the demo" : "New job"}
+        about={
+          starting === "demo"
+            ? "A copy of Tern Cottage, yours to change."
+            : "It starts with an empty ground floor. Only the name is needed now."
+        }
+      >
         <form
           onSubmit={(e) => {
             e.preventDefault();
@@ -153,7 +203,12 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
           </div>
         </form>
       </Sheet>
-      <Sheet open={refusals !== null} onOpenChange={(o) => !o && setRefusals(null)} title="The file was not taken" about={`${refusals?.file ?? ""}: nothing has been changed. This is what is wrong with it.`}>
+      <Sheet
+        open={refusals !== null}
+        onOpenChange={(o) => !o && setRefusals(null)}
+        title="The file was not taken"
+        about={`${refusals?.file ?? ""}: nothing has been changed. This is what is wrong with it.`}
+      >
         <ul className="list-disc pl-5" data-refusals>
           {refusals?.list.slice(0, 12).map((r, i) => (
             <li key={i}>

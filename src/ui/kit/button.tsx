@@ -2,7 +2,12 @@
 import clsx from "clsx";
 import type { ComponentProps, ReactNode } from "react";
 
-type Props = ComponentProps<"button"> & { look?: "plain" | "solid" | "quiet" | "danger"; hint?: string; icon?: ReactNode; big?: boolean };
+type Props = ComponentProps<"button"> & {
+  look?: "plain" | "solid" | "quiet" | "danger";
+  hint?: string;
+  icon?: ReactNode;
+  big?: boolean;
+};
 
 /** A flat, square button; `hint` shows the key that does the same. */
 export function Button({ look = "plain", hint, icon, big, className, children, ...rest }: Props) {
@@ -22,7 +27,9 @@ export function Button({ look = "plain", hint, icon, big, className, children, .
     >
       {icon}
       {children}
-      {hint ? <kbd className="ml-0.5 border border-current/40 px-1 font-mono text-[11px] font-normal opacity-80">{hint}</kbd> : null}
+      {hint ? (
+        <kbd className="ml-0.5 border border-current/40 px-1 font-mono text-[11px] font-normal opacity-80">{hint}</kbd>
+      ) : null}
     </button>
   );
 }

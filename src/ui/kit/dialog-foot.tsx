@@ -3,7 +3,19 @@ import type { ReactNode } from "react";
 import { Button } from "./button";
 
 /** Foot of a dialog: why it was refused, a way out, and the one thing it does. */
-export function DialogFoot({ fault, onLeave, onDo, icon, children }: { fault: string | null; onLeave: () => void; onDo: () => void; icon?: ReactNode; children: ReactNode }) {
+export function DialogFoot({
+  fault,
+  onLeave,
+  onDo,
+  icon,
+  children,
+}: {
+  fault: string | null;
+  onLeave: () => void;
+  onDo: () => void;
+  icon?: ReactNode;
+  children: ReactNode;
+}) {
   return (
     <>
       {fault ? (

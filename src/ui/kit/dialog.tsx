@@ -4,7 +4,23 @@ import { Dialog as D } from "radix-ui";
 import type { ReactNode } from "react";
 
 /** A plain sheet over the page, with a title, words, and a way out. */
-export function Sheet({ open, onOpenChange, title, about, children, wide, keep }: { open: boolean; onOpenChange: (open: boolean) => void; title: string; about?: string; children: ReactNode; wide?: boolean; keep?: boolean }) {
+export function Sheet({
+  open,
+  onOpenChange,
+  title,
+  about,
+  children,
+  wide,
+  keep,
+}: {
+  open: boolean;
+  onOpenChange: (open: boolean) => void;
+  title: string;
+  about?: string;
+  children: ReactNode;
+  wide?: boolean;
+  keep?: boolean;
+}) {
   return (
     <D.Root open={open} onOpenChange={onOpenChange}>
       <D.Portal>
@@ -18,7 +34,10 @@ export function Sheet({ open, onOpenChange, title, about, children, wide, keep }
           <div className="mb-2 flex items-start justify-between gap-3">
             <D.Title className="text-xl">{title}</D.Title>
             {keep ? null : (
-              <D.Close className="inline-flex size-8 shrink-0 cursor-pointer items-center justify-center border border-transparent hover:border-line" aria-label="Close">
+              <D.Close
+                className="inline-flex size-8 shrink-0 cursor-pointer items-center justify-center border border-transparent hover:border-line"
+                aria-label="Close"
+              >
                 <X size={18} />
               </D.Close>
             )}

@@ -2,10 +2,23 @@
 import { type ReactNode, useEffect, useId, useRef, useState } from "react";
 import { words } from "./number-words";
 
-const box = "w-full min-h-8 border border-line bg-field px-2 py-1 disabled:opacity-60 aria-[invalid=true]:border-stop aria-[invalid=true]:border-2";
+const box =
+  "w-full min-h-8 border border-line bg-field px-2 py-1 disabled:opacity-60 aria-[invalid=true]:border-stop aria-[invalid=true]:border-2";
 
 /** A labelled row with its fault below it. */
-function Row({ id, label, unit, fault, children }: { id: string; label: string; unit?: string; fault?: string | null; children: ReactNode }) {
+function Row({
+  id,
+  label,
+  unit,
+  fault,
+  children,
+}: {
+  id: string;
+  label: string;
+  unit?: string;
+  fault?: string | null;
+  children: ReactNode;
+}) {
   return (
     <div className="grid grid-cols-[minmax(5.5rem,2fr)_3fr] items-center gap-x-2">
       <label htmlFor={id} className="text-soft text-[13px] leading-tight">
@@ -26,7 +39,27 @@ function Row({ id, label, unit, fault, children }: { id: string; label: string; 
  * A number a person types. Stored when it is left or Enter is pressed; what cannot be stored stays as typed, with a sentence
  * that names the field, the value and what is allowed.
  */
-export function NumberField({ label, value, onCommit, min, max, unit = "mm", name, step = 10, disabled }: { label: string; value: number; onCommit: (x: number) => string | null | void; min?: number; max?: number; unit?: string; name?: string; step?: number; disabled?: boolean }) {
+export function NumberField({
+  label,
+  value,
+  onCommit,
+  min,
+  max,
+  unit = "mm",
+  name,
+  step = 10,
+  disabled,
+}: {
+  label: string;
+  value: number;
+  onCommit: (x: number) => string | null | void;
+  min?: number;
+  max?: number;
+  unit?: string;
+  name?: string;
+  step?: number;
+  disabled?: boolean;
+}) {
   const id = useId();
   const shown = String(Math.round(value * 10) / 10);
   const [text, setText] = useState(shown);
@@ -90,7 +123,21 @@ export function NumberField({ label, value, onCommit, min, max, unit = "mm", nam
 }
 
 /** A line of text, stored when it is left or Enter is pressed. */
-export function TextField({ label, value, onCommit, most = 80, required = true, name }: { label: string; value: string; onCommit: (x: string) => string | null | void; most?: number; required?: boolean; name?: string }) {
+export function TextField({
+  label,
+  value,
+  onCommit,
+  most = 80,
+  required = true,
+  name,
+}: {
+  label: string;
+  value: string;
+  onCommit: (x: string) => string | null | void;
+  most?: number;
+  required?: boolean;
+  name?: string;
+}) {
   const id = useId();
   const [text, setText] = useState(value);
   const [fault, setFault] = useState<string | null>(null);
@@ -113,13 +160,38 @@ export function TextField({ label, value, onCommit, most = 80, required = true, 
   };
   return (
     <Row id={id} label={label} fault={fault}>
-      <input id={id} data-field={name ?? label} className={box} value={text} autoComplete="off" aria-invalid={fault !== null} aria-describedby={fault ? `${id}-fault` : undefined} onChange={(e) => setText(e.target.value)} onBlur={commit} onKeyDown={(e) => e.key === "Enter" && commit()} />
+      <input
+        id={id}
+        data-field={name ?? label}
+        className={box}
+        value={text}
+        autoComplete="off"
+        aria-invalid={fault !== null}
+        aria-describedby={fault ? `${id}-fault` : undefined}
+        onChange={(e) => setText(e.target.value)}
+        onBlur={commit}
+        onKeyDown={(e) => e.key === "Enter" && commit()}
+      />
     </Row>
   );
 }
 
 /** A choice from a short list. */
-export function SelectField<T extends string>({ label, value, options, onCommit, name, disabled }: { label: string; value: T; options: readonly { value: T; name: string }[]; onCommit: (x: T) => string | null | void; name?: string; disabled?: boolean }) {
+export function SelectField<T extends string>({
+  label,
+  value,
+  options,
+  onCommit,
+  name,
+  disabled,
+}: {
+  label: string;
+  value: T;
+  options: readonly { value: T; name: string }[];
+  onCommit: (x: T) => string | null | void;
+  name?: string;
+  disabled?: boolean;
+}) {
   const id = useId();
   const [fault, setFault] = useState<string | null>(null);
   return (
@@ -145,11 +217,25 @@ export function SelectField<T extends string>({ label, value, options, onCommit,
   );
 }
 
-export function CheckField({ label, value, onCommit }: { label: string; value: boolean; onCommit: (x: boolean) => void }) {
+export function CheckField({
+  label,
+  value,
+  onCommit,
+}: {
+  label: string;
+  value: boolean;
+  onCommit: (x: boolean) => void;
+}) {
   const id = useId();
   return (
     <div className="flex min-h-8 items-center gap-2">
-      <input id={id} type="checkbox" className="size-4 accent-(--accent)" checked={value} onChange={(e) => onCommit(e.target.checked)} />
+      <input
+        id={id}
+        type="checkbox"
+        className="size-4 accent-(--accent)"
+        checked={value}
+        onChange={(e) => onCommit(e.target.checked)}
+      />
       <label htmlFor={id} className="text-[13px]">
         {label}
       </label>

@@ -5,7 +5,19 @@ import { type Severity, quantity } from "../../core/rules/findings";
 const paint = { stop: "var(--stop)", warn: "var(--warn)", note: "var(--good)" } as const;
 
 /** Measured against limit on a small scale: the allowed side is hatched, the limit a stroke, the measure a dot. */
-export function Gauge({ measured: m, limit: l, sense, unit: in_, severity }: { measured: number; limit: number; sense: "least" | "most"; unit?: string | undefined; severity: Severity }) {
+export function Gauge({
+  measured: m,
+  limit: l,
+  sense,
+  unit: in_,
+  severity,
+}: {
+  measured: number;
+  limit: number;
+  sense: "least" | "most";
+  unit?: string | undefined;
+  severity: Severity;
+}) {
   const hatch = useId();
   const lo = Math.min(m, l, 0);
   const hi = Math.max(m, l) + Math.max(Math.abs(m - l), Math.abs(l) * 0.5, 1) * 0.6;
@@ -27,7 +39,12 @@ export function Gauge({ measured: m, limit: l, sense, unit: in_, severity }: { m
     lx = Math.min(lx, mx - 8 - lw);
   }
   return (
-    <svg viewBox="0 0 238 34" className="mt-1 w-full max-w-72" role="img" aria-label={`Measured ${quantity(m, in_)}${unit}, ${sense} ${quantity(l, in_)}${unit}`}>
+    <svg
+      viewBox="0 0 238 34"
+      className="mt-1 w-full max-w-72"
+      role="img"
+      aria-label={`Measured ${quantity(m, in_)}${unit}, ${sense} ${quantity(l, in_)}${unit}`}
+    >
       <defs>
         <pattern id={hatch} patternUnits="userSpaceOnUse" width="6" height="6" patternTransform="rotate(45)">
           <rect width="6" height="6" fill="var(--zone)" />
@@ -38,7 +55,14 @@ export function Gauge({ measured: m, limit: l, sense, unit: in_, severity }: { m
       <line x1={6} x2={232} y1={9.5} y2={9.5} stroke="var(--ink)" strokeWidth={1} />
       <line x1={x(l)} x2={x(l)} y1={1} y2={18} stroke="var(--ink)" strokeWidth={2.2} />
       <circle cx={x(m)} cy={9.5} r={5.2} fill={ok ? "var(--good)" : paint[severity]} stroke="var(--panel)" />
-      <text x={mx} y={29} fontSize={12} fontFamily="var(--font-mono)" fontWeight={500} fill={ok ? "var(--good)" : paint[severity]}>
+      <text
+        x={mx}
+        y={29}
+        fontSize={12}
+        fontFamily="var(--font-mono)"
+        fontWeight={500}
+        fill={ok ? "var(--good)" : paint[severity]}
+      >
         {quantity(m, in_)}
       </text>
       <text x={lx} y={29} fontSize={12} fontFamily="var(--font-mono)" fill="var(--ink)">

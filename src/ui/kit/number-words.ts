@@ -17,9 +17,17 @@ const range = (min: number | undefined, max: number | undefined, unit: string): 
 };
 
 /** The sentence for a number that cannot be taken, or null when it can. */
-function fault(label: string, typed: string, n: number | null, min: number | undefined, max: number | undefined, unit: string): string | null {
+function fault(
+  label: string,
+  typed: string,
+  n: number | null,
+  min: number | undefined,
+  max: number | undefined,
+  unit: string,
+): string | null {
   if (n === null) return `${label} is “${typed}”; it must be a number, ${range(min, max, unit)}.`;
-  if ((min !== undefined && n < min) || (max !== undefined && n > max)) return `${label} is ${mm(n)}; it must be ${range(min, max, unit)}.`;
+  if ((min !== undefined && n < min) || (max !== undefined && n > max))
+    return `${label} is ${mm(n)}; it must be ${range(min, max, unit)}.`;
   return null;
 }
 

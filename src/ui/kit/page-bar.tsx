@@ -22,12 +22,22 @@ export function PageBar({ here }: { here: (typeof places)[number]["name"] }) {
       </Link>
       <nav aria-label="Pages" className="flex min-w-0 flex-1 overflow-x-auto">
         {places.map((p) => (
-          <Link key={p.href} href={p.href} aria-current={p.name === here ? "page" : undefined} className={`inline-flex min-h-12 items-center border-b-2 px-2.5 font-cond text-[15px] font-semibold whitespace-nowrap ${p.name === here ? "border-(--tape)" : "border-transparent hover:border-current"}`}>
+          <Link
+            key={p.href}
+            href={p.href}
+            aria-current={p.name === here ? "page" : undefined}
+            className={`inline-flex min-h-12 items-center border-b-2 px-2.5 font-cond text-[15px] font-semibold whitespace-nowrap ${p.name === here ? "border-(--tape)" : "border-transparent hover:border-current"}`}
+          >
             {p.name}
           </Link>
         ))}
       </nav>
-      <button type="button" onClick={turn} className="inline-flex size-9 shrink-0 cursor-pointer items-center justify-center border border-transparent hover:border-current" aria-label={theme === "dark" ? "Light theme" : "Dark theme"}>
+      <button
+        type="button"
+        onClick={turn}
+        className="inline-flex size-9 shrink-0 cursor-pointer items-center justify-center border border-transparent hover:border-current"
+        aria-label={theme === "dark" ? "Light theme" : "Dark theme"}
+      >
         {theme === "dark" ? <Sun size={16} /> : <Moon size={16} />}
       </button>
     </header>

@@ -4,7 +4,13 @@ import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { z } from "zod";
-import { type Catalogue, type CatalogueTable, catalogueNames, catalogueTables, rowSchemas } from "../../core/rules/catalogue";
+import {
+  type Catalogue,
+  type CatalogueTable,
+  catalogueNames,
+  catalogueTables,
+  rowSchemas,
+} from "../../core/rules/catalogue";
 import { CalculatorForm } from "../bench/form-fields";
 import { fieldOf } from "../bench/form-model";
 import { Button } from "../kit/button";
@@ -13,7 +19,10 @@ import { PageBar } from "../kit/page-bar";
 
 type Told = { ok: true } | { ok: false; message: string };
 export interface CatalogueActions {
-  importSheet: (table: string, text: string) => Promise<{ ok: true; rows: number } | { ok: false; refusals: { path: string; message: string }[] }>;
+  importSheet: (
+    table: string,
+    text: string,
+  ) => Promise<{ ok: true; rows: number } | { ok: false; refusals: { path: string; message: string }[] }>;
   put: (table: string, row: unknown) => Promise<Told>;
   reset: (table: string, id?: string) => Promise<Told>;
 }
@@ -21,14 +30,23 @@ export interface CatalogueActions {
 type Row = { id: string } & Record<string, unknown>;
 
 /** What makers' sheets say: typical values, each replaceable by the user's own. */
-export function CataloguePage({ catalogue, own, actions }: { catalogue: Catalogue; own: { table: CatalogueTable; id: string }[]; actions: CatalogueActions }) {
+export function CataloguePage({
+  catalogue,
+  own,
+  actions,
+}: {
+  catalogue: Catalogue;
+  own: { table: CatalogueTable; id: string }[];
+  actions: CatalogueActions;
+}) {
   const router = useRouter();
   const [table, setTable] = useState<CatalogueTable>("cables");
   const [editing, setEditing] = useState<unknown>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [refusals, setRefusals] = useState<{ file: string; list: { path: string; message: string }[] } | null>(null);
   const file = useRef<HTMLInputElement>(null);
-  const offline = (): void => void toast.error("The server did not answer. Nothing has changed; try again when it is running.");
+  const offline = (): void =>
+    void toast.error("The server did not answer. Nothing has changed; try again when it is running.");
   const rows = catalogue[table] as unknown as readonly Row[];
   const columns = [...new Set(rows.flatMap((r) => Object.keys(r)))];
   const mine = new Set(own.filter((o) => o.table === table).map((o) => o.id));
@@ -58,16 +76,27 @@ export function CataloguePage({ catalogue, own, actions }: { catalogue: Catalogu
       router.refresh();
       toast(id === undefined ? "All typical values are back" : `The typical value of ${id} is back`);
     }, offline);
-  const tool = "inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond font-semibold hover:border-ink";
+  const tool =
+    "inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond font-semibold hover:border-ink";
   return (
     <div className="min-h-dvh">
       <PageBar here="Catalogue" />
       <main className="mx-auto max-w-6xl p-4 sm:p-6">
         <h1 className="text-3xl">Catalogue</h1>
-        <p className="max-w-[75ch] text-soft">Sizes that differ from maker to maker. All are typical until you put your maker&apos;s sheet in their place; plans, take-off and the Bench then work with yours.</p>
+        <p className="max-w-[75ch] text-soft">
+          Sizes that differ from maker to maker. All are typical until you put your maker&apos;s sheet in their place;
+          plans, take-off and the Bench then work with yours.
+        </p>
         <div role="tablist" aria-label="Tables" className="my-3 flex flex-wrap">
           {catalogueTables.map((t) => (
-            <button key={t} type="button" role="tab" aria-selected={t === table} onClick={() => setTable(t)} className={`min-h-10 cursor-pointer border border-line px-3 font-cond font-semibold ${t === table ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}>
+            <button
+              key={t}
+              type="button"
+              role="tab"
+              aria-selected={t === table}
+              onClick={() => setTable(t)}
+              className={`min-h-10 cursor-pointer border border-line px-3 font-cond font-semibold ${t === table ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
+            >
               {catalogueNames[t].title}
             </button>
           ))}
@@ -78,23 +107,56 @@ export function CataloguePage({ catalogue, own, actions }: { catalogue: Catalogu
               {catalogueNames[table].source}. {mine.size ? `${mine.size} of your own.` : "None of your own yet."}
             </p>
             <div className="flex flex-wrap gap-1.5">
-              <Button onClick={() => { setFault(null); setEditing({ ...rows[0], id: "" }); }}>New row</Button>
-              <Button icon={<Upload size={15} />} onClick={() => file.current?.click()}>Bring in CSV</Button>
+              <Button
+                onClick={() => {
+                  setFault(null);
+                  setEditing({ ...rows[0], id: "" });
+                }}
+              >
+                New row
+              </Button>
+              <Button icon={<Upload size={15} />} onClick={() => file.current?.click()}>
+                Bring in CSV
+              </Button>
               <a className={tool} href={`/api/catalogue/${table}`} download>
                 <FileDown size={15} aria-hidden /> CSV
               </a>
-              <Button icon={<RotateCcw size={15} />} disabled={!mine.size} onClick={() => reset()}>All typical again</Button>
-              <input ref={file} type="file" accept=".csv,text/csv" className="sr-only" tabIndex={-1} aria-label="CSV sheet" data-import onChange={(e) => { const f = e.target.files?.[0]; e.target.value = ""; if (f) void bringIn(f); }} />
+              <Button icon={<RotateCcw size={15} />} disabled={!mine.size} onClick={() => reset()}>
+                All typical again
+              </Button>
+              <input
+                ref={file}
+                type="file"
+                accept=".csv,text/csv"
+                className="sr-only"
+                tabIndex={-1}
+                aria-label="CSV sheet"
+                data-import
+                onChange={(e) => {
+                  const f = e.target.files?.[0];
+                  e.target.value = "";
+                  if (f) void bringIn(f);
+                }}
+              />
             </div>
           </div>
-          <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={`${catalogueNames[table].title}, table`}>
+          <div
+            className="overflow-x-auto"
+            tabIndex={0}
+            role="region"
+            aria-label={`${catalogueNames[table].title}, table`}
+          >
             <table className="w-full border-collapse text-[14px]">
               <thead>
                 <tr>
                   {columns.map((c) => (
-                    <th key={c} scope="col" className="border-b border-ink px-2 py-1 text-left font-cond font-semibold">{c}</th>
+                    <th key={c} scope="col" className="border-b border-ink px-2 py-1 text-left font-cond font-semibold">
+                      {c}
+                    </th>
                   ))}
-                  <th scope="col" className="border-b border-ink px-2 py-1 text-left font-cond font-semibold">whose</th>
+                  <th scope="col" className="border-b border-ink px-2 py-1 text-left font-cond font-semibold">
+                    whose
+                  </th>
                 </tr>
               </thead>
               <tbody>
@@ -103,15 +165,40 @@ export function CataloguePage({ catalogue, own, actions }: { catalogue: Catalogu
                     {columns.map((c, i) => (
                       <td key={c} className={`px-2 py-0.5 ${typeof r[c] === "number" ? "num" : ""}`}>
                         {i === 0 ? (
-                          <button type="button" onClick={() => { setFault(null); setEditing({ ...r }); }} className="min-h-7 cursor-pointer font-medium underline decoration-dotted underline-offset-2" aria-label={`Change ${r.id}`}>
+                          <button
+                            type="button"
+                            onClick={() => {
+                              setFault(null);
+                              setEditing({ ...r });
+                            }}
+                            className="min-h-7 cursor-pointer font-medium underline decoration-dotted underline-offset-2"
+                            aria-label={`Change ${r.id}`}
+                          >
                             {r.id}
                           </button>
-                        ) : r[c] === undefined ? "—" : typeof r[c] === "boolean" ? (r[c] ? "yes" : "no") : String(r[c])}
+                        ) : r[c] === undefined ? (
+                          "—"
+                        ) : typeof r[c] === "boolean" ? (
+                          r[c] ? (
+                            "yes"
+                          ) : (
+                            "no"
+                          )
+                        ) : (
+                          String(r[c])
+                        )}
                       </td>
                     ))}
                     <td className="px-2 py-0.5 text-[13px] whitespace-nowrap">
                       {mine.has(r.id) ? (
-                        <button type="button" className="min-h-7 cursor-pointer underline underline-offset-2" onClick={() => reset(r.id)} aria-label={`Typical value of ${r.id} again`}>yours, undo</button>
+                        <button
+                          type="button"
+                          className="min-h-7 cursor-pointer underline underline-offset-2"
+                          onClick={() => reset(r.id)}
+                          aria-label={`Typical value of ${r.id} again`}
+                        >
+                          yours, undo
+                        </button>
                       ) : (
                         <span className="text-soft">typical</span>
                       )}
@@ -123,17 +210,44 @@ export function CataloguePage({ catalogue, own, actions }: { catalogue: Catalogu
           </div>
         </div>
       </main>
-      <Sheet open={editing !== null} onOpenChange={(o) => !o && setEditing(null)} title={catalogueNames[table].title} about="A row with a known id takes its place; a new id adds a row. Lengths in mm.">
-        <form onSubmit={(e) => { e.preventDefault(); void store(); }}>
-          <CalculatorForm field={fieldOf(z.toJSONSchema(rowSchemas[table]), "row")} value={editing} onChange={setEditing} refused={null} suggest={() => []} />
-          {fault ? <p role="alert" className="mt-2 font-medium text-stop">{fault}</p> : null}
+      <Sheet
+        open={editing !== null}
+        onOpenChange={(o) => !o && setEditing(null)}
+        title={catalogueNames[table].title}
+        about="A row with a known id takes its place; a new id adds a row. Lengths in mm."
+      >
+        <form
+          onSubmit={(e) => {
+            e.preventDefault();
+            void store();
+          }}
+        >
+          <CalculatorForm
+            field={fieldOf(z.toJSONSchema(rowSchemas[table]), "row")}
+            value={editing}
+            onChange={setEditing}
+            refused={null}
+            suggest={() => []}
+          />
+          {fault ? (
+            <p role="alert" className="mt-2 font-medium text-stop">
+              {fault}
+            </p>
+          ) : null}
           <div className="mt-4 flex justify-end gap-2">
             <Button onClick={() => setEditing(null)}>Leave it</Button>
-            <Button look="solid" type="submit">Store</Button>
+            <Button look="solid" type="submit">
+              Store
+            </Button>
           </div>
         </form>
       </Sheet>
-      <Sheet open={refusals !== null} onOpenChange={(o) => !o && setRefusals(null)} title="The sheet was not taken" about={`${refusals?.file ?? ""}: nothing has been changed. This is what is wrong with it.`}>
+      <Sheet
+        open={refusals !== null}
+        onOpenChange={(o) => !o && setRefusals(null)}
+        title="The sheet was not taken"
+        about={`${refusals?.file ?? ""}: nothing has been changed. This is what is wrong with it.`}
+      >
         <ul className="list-disc pl-5" data-refusals>
           {refusals?.list.slice(0, 15).map((r, i) => (
             <li key={i}>

@@ -11,12 +11,37 @@ import { type SchoolQuestion, type Schools, otherOption, schoolQuestions } from 
 import type { CalcWorker } from "../../workers/calc.worker";
 import { PageBar } from "../kit/page-bar";
 
-export type ChooseSchool = (jobId: string | null, key: string, value: string) => Promise<{ ok: true; jobs: number } | { ok: false; message: string }>;
+export type ChooseSchool = (
+  jobId: string | null,
+  key: string,
+  value: string,
+) => Promise<{ ok: true; jobs: number } | { ok: false; message: string }>;
 
-const counted: readonly (readonly [keyof PlanCounts, string])[] = [["clips", "clips"], ["metalClips", "metal clips"], ["holes", "holes"], ["cable", "m of cable"], ["circuits", "circuits"], ["parts", "parts"], ["stops", "stops"], ["looks", "things to look at"]];
+const counted: readonly (readonly [keyof PlanCounts, string])[] = [
+  ["clips", "clips"],
+  ["metalClips", "metal clips"],
+  ["holes", "holes"],
+  ["cable", "m of cable"],
+  ["circuits", "circuits"],
+  ["parts", "parts"],
+  ["stops", "stops"],
+  ["looks", "things to look at"],
+];
 
 /** Every question where good practitioners differ: both schools, their reasons, and what the other would change in this job. */
-export function SchoolsPage({ job, jobs, defaults, catalogue, choose }: { job: Job | null; jobs: { id: string; name: string }[]; defaults: Schools; catalogue: Catalogue; choose: ChooseSchool }) {
+export function SchoolsPage({
+  job,
+  jobs,
+  defaults,
+  catalogue,
+  choose,
+}: {
+  job: Job | null;
+  jobs: { id: string; name: string }[];
+  defaults: Schools;
+  catalogue: Catalogue;
+  choose: ChooseSchool;
+}) {
   const router = useRouter();
   const [effects, setEffects] = useState<Partial<Record<keyof Schools, SchoolEffect>>>({});
   const [forAll, setForAll] = useState(job === null);
@@ -56,20 +81,38 @@ export function SchoolsPage({ job, jobs, defaults, catalogue, choose }: { job: J
       <PageBar here="Schools" />
       <main className="mx-auto max-w-5xl p-4 sm:p-6">
         <h1 className="text-3xl">Schools of practice</h1>
-        <p className="max-w-[75ch] text-soft">Where good practitioners differ, you choose. Each choice is explained, and for the job picked here the other one is worked out in full: what it would change is counted, not guessed.</p>
+        <p className="max-w-[75ch] text-soft">
+          Where good practitioners differ, you choose. Each choice is explained, and for the job picked here the other
+          one is worked out in full: what it would change is counted, not guessed.
+        </p>
         <div className="sticky top-0 z-10 my-3 flex flex-wrap items-center gap-x-5 gap-y-2 border-y border-line bg-page py-2">
           <label className="flex items-center gap-2 text-[14px]">
             Show for
-            <select className="min-h-10 border border-line bg-field px-2" value={job?.id ?? ""} data-field="job" onChange={(e) => { setForAll(e.target.value === ""); router.push(e.target.value ? `/schools?job=${e.target.value}` : "/schools"); }}>
+            <select
+              className="min-h-10 border border-line bg-field px-2"
+              value={job?.id ?? ""}
+              data-field="job"
+              onChange={(e) => {
+                setForAll(e.target.value === "");
+                router.push(e.target.value ? `/schools?job=${e.target.value}` : "/schools");
+              }}
+            >
               <option value="">new jobs</option>
               {jobs.map((j) => (
-                <option key={j.id} value={j.id}>{j.name}</option>
+                <option key={j.id} value={j.id}>
+                  {j.name}
+                </option>
               ))}
             </select>
           </label>
           {job ? (
             <label className="flex min-h-10 items-center gap-2 text-[14px]">
-              <input type="checkbox" className="size-5 accent-(--accent)" checked={forAll} onChange={(e) => setForAll(e.target.checked)} />
+              <input
+                type="checkbox"
+                className="size-5 accent-(--accent)"
+                checked={forAll}
+                onChange={(e) => setForAll(e.target.checked)}
+              />
               Choose for all jobs, and new ones
             </label>
           ) : null}
@@ -81,7 +124,14 @@ export function SchoolsPage({ job, jobs, defaults, catalogue, choose }: { job: J
               {q.options.map((o) => {
                 const chosen = schools[q.key] === o.value;
                 return (
-                  <button key={o.value} type="button" role="radio" aria-checked={chosen} onClick={() => !chosen && void pick(q, o.value)} className={`cursor-pointer border p-3 text-left ${chosen ? "border-2 border-ink bg-panel" : "border-line hover:border-ink"}`}>
+                  <button
+                    key={o.value}
+                    type="button"
+                    role="radio"
+                    aria-checked={chosen}
+                    onClick={() => !chosen && void pick(q, o.value)}
+                    className={`cursor-pointer border p-3 text-left ${chosen ? "border-2 border-ink bg-panel" : "border-line hover:border-ink"}`}
+                  >
                     <span className="flex items-baseline gap-2 font-cond text-[16px] font-semibold">
                       <span aria-hidden>{chosen ? "●" : "○"}</span>
                       {o.name}
@@ -101,9 +151,21 @@ export function SchoolsPage({ job, jobs, defaults, catalogue, choose }: { job: J
 
 /** What the other school would change, counted. */
 function Effect({ q, e, other }: { q: SchoolQuestion; e: SchoolEffect | null; other: string }) {
-  if (!e) return <p className="mt-2 text-[14px] text-soft" role="status">Working out the other choice…</p>;
+  if (!e)
+    return (
+      <p className="mt-2 text-[14px] text-soft" role="status">
+        Working out the other choice…
+      </p>
+    );
   const rows = counted.filter(([k]) => Math.abs(e.after[k] - e.before[k]) > 1e-6);
-  const words = q.changes === "steps" ? "The step cards change, nothing in the plan of this job." : q.key === "boardOrder" ? (e.ways ? `${e.ways} ${e.ways === 1 ? "circuit goes" : "circuits go"} to another way.` : "The ways of this job stay the same.") : "Nothing in the plan of this job depends on it.";
+  const words =
+    q.changes === "steps"
+      ? "The step cards change, nothing in the plan of this job."
+      : q.key === "boardOrder"
+        ? e.ways
+          ? `${e.ways} ${e.ways === 1 ? "circuit goes" : "circuits go"} to another way.`
+          : "The ways of this job stay the same."
+        : "Nothing in the plan of this job depends on it.";
   return (
     <div className="mt-2 text-[14px]" data-effect>
       {rows.length ? (
@@ -114,7 +176,11 @@ function Effect({ q, e, other }: { q: SchoolQuestion; e: SchoolEffect | null; ot
             return (
               <span key={k}>
                 {i ? ", " : ""}
-                <span className="num font-medium">{mm(e.before[k])} → {mm(e.after[k])}</span> {name} ({d > 0 ? "+" : "−"}{mm(Math.abs(d))})
+                <span className="num font-medium">
+                  {mm(e.before[k])} → {mm(e.after[k])}
+                </span>{" "}
+                {name} ({d > 0 ? "+" : "−"}
+                {mm(Math.abs(d))})
               </span>
             );
           })}
@@ -126,10 +192,14 @@ function Effect({ q, e, other }: { q: SchoolQuestion; e: SchoolEffect | null; ot
       {e.come.length || e.gone.length ? (
         <ul className="mt-1">
           {e.come.slice(0, 3).map((m) => (
-            <li key={m}><span className="font-medium text-stop">comes</span> {m}</li>
+            <li key={m}>
+              <span className="font-medium text-stop">comes</span> {m}
+            </li>
           ))}
           {e.gone.slice(0, 3).map((m) => (
-            <li key={m}><span className="font-medium text-good">goes</span> {m}</li>
+            <li key={m}>
+              <span className="font-medium text-good">goes</span> {m}
+            </li>
           ))}
         </ul>
       ) : null}

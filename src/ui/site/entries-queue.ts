@@ -2,7 +2,10 @@
 import { useCallback, useEffect, useRef, useState } from "react";
 import type { SiteEntry } from "../../core/site-book/entries";
 
-export type Send = (jobId: string, entries: SiteEntry[]) => Promise<{ ok: true; siteBook: SiteEntry[] } | { ok: false; message: string }>;
+export type Send = (
+  jobId: string,
+  entries: SiteEntry[],
+) => Promise<{ ok: true; siteBook: SiteEntry[] } | { ok: false; message: string }>;
 
 /** Lines that stay on the phone until the server has them. */
 const read = (key: string): SiteEntry[] => {
@@ -18,7 +21,11 @@ const read = (key: string): SiteEntry[] => {
  * The site book as seen on this phone: what the server has, and what is kept here to send. A tap counts at once;
  * without a signal it is kept and sent when there is one again.
  */
-export function useEntries(jobId: string, stored: SiteEntry[], send: Send): { entries: SiteEntry[]; toSend: number; refused: string | null; add: (e: SiteEntry) => void } {
+export function useEntries(
+  jobId: string,
+  stored: SiteEntry[],
+  send: Send,
+): { entries: SiteEntry[]; toSend: number; refused: string | null; add: (e: SiteEntry) => void } {
   const key = `lumbet-site-${jobId}`;
   const [server, setServer] = useState(stored);
   const [kept, setKept] = useState<SiteEntry[]>([]);

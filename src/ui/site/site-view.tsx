@@ -19,7 +19,19 @@ import { StepDetail } from "./step-detail";
 const NAME_KEY = "lumbet-name";
 
 /** The site at phone width: runs as cards, one run at a time, a tap for each step. */
-export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; plan: Plan; catalogue: Catalogue; siteBook: SiteEntry[]; send: Send }) {
+export function SiteView({
+  job,
+  plan,
+  catalogue,
+  siteBook,
+  send,
+}: {
+  job: Job;
+  plan: Plan;
+  catalogue: Catalogue;
+  siteBook: SiteEntry[];
+  send: Send;
+}) {
   const { entries, toSend, refused, add } = useEntries(job.id, siteBook, send);
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
@@ -43,7 +55,16 @@ export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; p
   const name = (r: Run): string => `${label(r.from)} to ${label(r.to)}`;
   const circuit = (r: Run): string => job.circuits.find((c) => c.id === r.circuit)?.label ?? "";
   const stateFor = (r: Run) => ({ state: stateOf(entries, r.id), needed: neededSteps(plan, r.id) });
-  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void => add({ id: nanoid(16), run: r.id, step, kind, text, by: by.trim() || "Electrician 1", at: new Date().toISOString() });
+  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void =>
+    add({
+      id: nanoid(16),
+      run: r.id,
+      step,
+      kind,
+      text,
+      by: by.trim() || "Electrician 1",
+      at: new Date().toISOString(),
+    });
   const all = plan.runs.map((r) => ({ r, ...stateFor(r) }));
   const todo = all.filter(({ state, needed }) => nextStep(state, needed) !== null);
   const done = all.filter(({ state, needed }) => nextStep(state, needed) === null);
@@ -54,19 +75,34 @@ export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; p
     <div className="mx-auto flex min-h-dvh max-w-lg flex-col bg-page text-[17px]">
       <header className="bar sticky top-0 z-10 flex min-h-16 items-center gap-3 bg-bar px-3 text-barink">
         {run ? (
-          <button type="button" className="inline-flex size-12 cursor-pointer items-center justify-center" onClick={() => go(null)} aria-label="Back to all runs">
+          <button
+            type="button"
+            className="inline-flex size-12 cursor-pointer items-center justify-center"
+            onClick={() => go(null)}
+            aria-label="Back to all runs"
+          >
             <ArrowLeft />
           </button>
         ) : (
-          <Link className="inline-flex size-12 items-center justify-center" href={`/jobs/${job.id}?stage=site-book`} aria-label="Back to the desk">
+          <Link
+            className="inline-flex size-12 items-center justify-center"
+            href={`/jobs/${job.id}?stage=site-book`}
+            aria-label="Back to the desk"
+          >
             <ArrowLeft />
           </Link>
         )}
         <div className="min-w-0 flex-1">
           <h1 className="truncate text-xl">{run ? `${circuit(run)} · ${name(run)}` : job.name}</h1>
-          <p className="text-[14px] opacity-80">{run ? job.circuits.find((c) => c.id === run.circuit)?.name : `${done.length} of ${all.length} runs done`}</p>
+          <p className="text-[14px] opacity-80">
+            {run ? job.circuits.find((c) => c.id === run.circuit)?.name : `${done.length} of ${all.length} runs done`}
+          </p>
         </div>
-        <p role="status" data-to-send={toSend} className="border border-current/50 px-2 py-1 text-right font-mono text-[12px] leading-tight">
+        <p
+          role="status"
+          data-to-send={toSend}
+          className="border border-current/50 px-2 py-1 text-right font-mono text-[12px] leading-tight"
+        >
           {toSend ? (
             <>
               kept here
@@ -77,7 +113,12 @@ export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; p
             "all sent"
           )}
         </p>
-        <button type="button" onClick={turn} className="inline-flex size-12 cursor-pointer items-center justify-center" aria-label={theme === "dark" ? "Light theme" : "Dark theme, for lofts"}>
+        <button
+          type="button"
+          onClick={turn}
+          className="inline-flex size-12 cursor-pointer items-center justify-center"
+          aria-label={theme === "dark" ? "Light theme" : "Dark theme, for lofts"}
+        >
           {theme === "dark" ? <Sun /> : <Moon />}
         </button>
       </header>
@@ -87,13 +128,31 @@ export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; p
         </p>
       ) : null}
       {run ? (
-        <StepDetail key={run.id} job={job} plan={plan} house={house} run={run} entries={entries} onDone={(s) => line(run, s, "done")} onUndo={(s) => line(run, s, "undone")} onCannot={(s, why) => line(run, s, "cannot", why)} next={after ? { name: `${circuit(after)} · ${name(after)}`, open: () => go(after.id) } : null} />
+        <StepDetail
+          key={run.id}
+          job={job}
+          plan={plan}
+          house={house}
+          run={run}
+          entries={entries}
+          onDone={(s) => line(run, s, "done")}
+          onUndo={(s) => line(run, s, "undone")}
+          onCannot={(s, why) => line(run, s, "cannot", why)}
+          next={after ? { name: `${circuit(after)} · ${name(after)}`, open: () => go(after.id) } : null}
+        />
       ) : (
         <main className="flex-1 p-3">
           <div className="mb-3 flex items-center justify-between gap-2">
             <div role="radiogroup" aria-label="Show" className="flex">
               {(["to do", "done"] as const).map((s) => (
-                <button key={s} type="button" role="radio" aria-checked={show === s} onClick={() => setShow(s)} className={`min-h-12 cursor-pointer border border-line px-4 font-cond font-semibold ${show === s ? "bg-ink text-panel" : "bg-panel"}`}>
+                <button
+                  key={s}
+                  type="button"
+                  role="radio"
+                  aria-checked={show === s}
+                  onClick={() => setShow(s)}
+                  className={`min-h-12 cursor-pointer border border-line px-4 font-cond font-semibold ${show === s ? "bg-ink text-panel" : "bg-panel"}`}
+                >
                   {s === "to do" ? `To do ${todo.length}` : `Done ${done.length}`}
                 </button>
               ))}
@@ -111,7 +170,15 @@ export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; p
               />
             </label>
           </div>
-          {listed.length ? null : <p className="p-4 text-soft">{all.length === 0 ? "No runs yet: lay them at the desk." : show === "done" ? "No run is finished yet." : "Everything is done. Photograph each wall with a tape in the picture before it is closed."}</p>}
+          {listed.length ? null : (
+            <p className="p-4 text-soft">
+              {all.length === 0
+                ? "No runs yet: lay them at the desk."
+                : show === "done"
+                  ? "No run is finished yet."
+                  : "Everything is done. Photograph each wall with a tape in the picture before it is closed."}
+            </p>
+          )}
           <ul className="grid gap-2.5">
             {listed.map(({ r, state, needed }) => {
               const next = nextStep(state, needed);
@@ -121,7 +188,15 @@ export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; p
                     <span className="flex items-baseline justify-between gap-2">
                       <span className="font-cond text-xl font-semibold">
                         <svg width={26} height={10} aria-hidden className="mr-2 inline-block">
-                          <line x1={0} x2={26} y1={5} y2={5} stroke={styles.get(r.circuit)?.color} strokeWidth={4} strokeDasharray={styles.get(r.circuit)?.dash} />
+                          <line
+                            x1={0}
+                            x2={26}
+                            y1={5}
+                            y2={5}
+                            stroke={styles.get(r.circuit)?.color}
+                            strokeWidth={4}
+                            strokeDasharray={styles.get(r.circuit)?.dash}
+                          />
                         </svg>
                         {circuit(r)} · {name(r)}
                       </span>
@@ -129,14 +204,20 @@ export function SiteView({ job, plan, catalogue, siteBook, send }: { job: Job; p
                     </span>
                     <span className="mt-1 flex justify-between text-[15px] text-soft">
                       <span>
-                        {plan.holes.filter((o) => o.runs.includes(r.id)).length} bores · {plan.clips.filter((c) => c.run === r.id).reduce((s, c) => s + c.marks.length, 0)} clips
+                        {plan.holes.filter((o) => o.runs.includes(r.id)).length} bores ·{" "}
+                        {plan.clips.filter((c) => c.run === r.id).reduce((s, c) => s + c.marks.length, 0)} clips
                       </span>
                       <span>cut, mm</span>
                     </span>
                     <StepBar needed={needed} state={state} />
                   </button>
                   {next ? (
-                    <button type="button" className="min-h-14 w-full cursor-pointer border-t border-line font-cond text-lg font-semibold text-accent" onClick={() => line(r, next, "done")} aria-label={`${stepNames[next]}: ${name(r)}`}>
+                    <button
+                      type="button"
+                      className="min-h-14 w-full cursor-pointer border-t border-line font-cond text-lg font-semibold text-accent"
+                      onClick={() => line(r, next, "done")}
+                      aria-label={`${stepNames[next]}: ${name(r)}`}
+                    >
                       {stepNames[next]}
                     </button>
                   ) : null}

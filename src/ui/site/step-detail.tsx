@@ -20,7 +20,27 @@ import { StepBar } from "./step-bar";
 const why = ["In the way", "Cannot reach", "Wrong length", "Ask first"];
 
 /** One run on site: the number that matters for the step in hand, its marks, and a tap to tick it. */
-export function StepDetail({ job, plan, house, run, entries, onDone, onUndo, onCannot, next }: { job: Job; plan: Plan; house: House; run: Run; entries: SiteEntry[]; onDone: (s: Step) => void; onUndo: (s: Step) => void; onCannot: (s: Step, why: string) => void; next: { name: string; open: () => void } | null }) {
+export function StepDetail({
+  job,
+  plan,
+  house,
+  run,
+  entries,
+  onDone,
+  onUndo,
+  onCannot,
+  next,
+}: {
+  job: Job;
+  plan: Plan;
+  house: House;
+  run: Run;
+  entries: SiteEntry[];
+  onDone: (s: Step) => void;
+  onUndo: (s: Step) => void;
+  onCannot: (s: Step, why: string) => void;
+  next: { name: string; open: () => void } | null;
+}) {
   const needed = neededSteps(plan, run.id);
   const state = stateOf(entries, run.id);
   const step = nextStep(state, needed);
@@ -30,7 +50,13 @@ export function StepDetail({ job, plan, house, run, entries, onDone, onUndo, onC
   return (
     <>
       <main className="flex-1 pb-4">
-        <div className="p-4 pb-2">{step ? <StepHead job={job} plan={plan} house={house} run={run} step={step} /> : <p className="font-cond text-3xl font-semibold">All steps done</p>}</div>
+        <div className="p-4 pb-2">
+          {step ? (
+            <StepHead job={job} plan={plan} house={house} run={run} step={step} />
+          ) : (
+            <p className="font-cond text-3xl font-semibold">All steps done</p>
+          )}
+        </div>
         {step ? <StepMarks job={job} plan={plan} house={house} run={run} step={step} /> : null}
         {step === "made-off" ? <MakeOffLinks job={job} plan={plan} run={run} /> : null}
         <div className="px-4 pt-2">
@@ -94,7 +120,11 @@ export function StepDetail({ job, plan, house, run, entries, onDone, onUndo, onC
           ) : null}
         </div>
         {last ? (
-          <button type="button" className="min-h-12 cursor-pointer text-[15px] text-soft underline underline-offset-4" onClick={() => onUndo(last)}>
+          <button
+            type="button"
+            className="min-h-12 cursor-pointer text-[15px] text-soft underline underline-offset-4"
+            onClick={() => onUndo(last)}
+          >
             Take back “{stepNames[last].toLowerCase()}” ({state[last].by})
           </button>
         ) : null}
@@ -111,10 +141,13 @@ interface Props {
   step: Step;
 }
 
-const bearingName = (house: House, deck: string): [string, string] => (house.decks[house.deckOfId.get(deck) ?? -1]?.along === "x" ? ["west", "east"] : ["south", "north"]);
+const bearingName = (house: House, deck: string): [string, string] =>
+  house.decks[house.deckOfId.get(deck) ?? -1]?.along === "x" ? ["west", "east"] : ["south", "north"];
 
 function boresOf(plan: Plan, run: Run) {
-  return plan.holes.filter((o) => o.runs.includes(run.id)).sort((a, b) => (a.in.joist ?? 0) - (b.in.joist ?? 0) || a.at - b.at);
+  return plan.holes
+    .filter((o) => o.runs.includes(run.id))
+    .sort((a, b) => (a.in.joist ?? 0) - (b.in.joist ?? 0) || a.at - b.at);
 }
 
 function Big({ over, n, under }: { over: string; n: string; under: string }) {
@@ -131,15 +164,28 @@ function Big({ over, n, under }: { over: string; n: string; under: string }) {
 
 /** To the guided steps of each end of the run. */
 function MakeOffLinks({ job, plan, run }: { job: Job; plan: Plan; run: Run }) {
-  const links = plan.ends.filter((e) => e.run === run.id).flatMap((e) => {
-    const p = job.points.find((x) => x.id === e.point)!;
-    const kind = makingForPoint(p.kind, run.cable);
-    return kind ? [{ label: p.label, href: `/steps?kind=${kind}&job=${job.id}&box=${boxOf(p).width}&past=${e.measures.past ?? ""}` }] : [];
-  });
+  const links = plan.ends
+    .filter((e) => e.run === run.id)
+    .flatMap((e) => {
+      const p = job.points.find((x) => x.id === e.point)!;
+      const kind = makingForPoint(p.kind, run.cable);
+      return kind
+        ? [
+            {
+              label: p.label,
+              href: `/steps?kind=${kind}&job=${job.id}&box=${boxOf(p).width}&past=${e.measures.past ?? ""}`,
+            },
+          ]
+        : [];
+    });
   return links.length ? (
     <div className="flex flex-wrap gap-2 px-4 pt-2">
       {links.map((l) => (
-        <Link key={l.label} href={l.href} className="inline-flex min-h-12 items-center border border-line bg-panel px-4 font-cond text-lg font-semibold">
+        <Link
+          key={l.label}
+          href={l.href}
+          className="inline-flex min-h-12 items-center border border-line bg-panel px-4 font-cond text-lg font-semibold"
+        >
           Steps for {l.label}
         </Link>
       ))}
@@ -152,23 +198,60 @@ function StepHead({ job, plan, house, run, step }: Props) {
   if (step === "bored") {
     const first = boresOf(plan, run)[0]!;
     return first.in.kind === "joist" ? (
-      <Big over={`from the ${bearingName(house, first.in.deck!)[0]} bearing face, joist ${first.in.joist}`} n={mm(first.at)} under={`bit ${first.diameter}, on the centre line, ${mm(Math.round(first.fromTop))} from the top. Scan before drilling.`} />
+      <Big
+        over={`from the ${bearingName(house, first.in.deck!)[0]} bearing face, joist ${first.in.joist}`}
+        n={mm(first.at)}
+        under={`bit ${first.diameter}, on the centre line, ${mm(Math.round(first.fromTop))} from the top. Scan before drilling.`}
+      />
     ) : (
-      <Big over="through the wall, from its left-hand corner" n={mm(first.at)} under={`bit ${first.diameter}, ${mm(Math.round(first.fromTop))} down from the ceiling. Scan before drilling.`} />
+      <Big
+        over="through the wall, from its left-hand corner"
+        n={mm(first.at)}
+        under={`bit ${first.diameter}, ${mm(Math.round(first.fromTop))} down from the ceiling. Scan before drilling.`}
+      />
     );
   }
-  if (step === "drawn-in") return <Big over="cut" n={mm(Math.ceil(run.cutLength))} under={`${cable?.name ?? run.cable}, tails and spare included`} />;
+  if (step === "drawn-in")
+    return (
+      <Big
+        over="cut"
+        n={mm(Math.ceil(run.cutLength))}
+        under={`${cable?.name ?? run.cable}, tails and spare included`}
+      />
+    );
   if (step === "clipped") {
     const mine = plan.clips.filter((c) => c.run === run.id);
-    return <Big over="clips" n={String(mine.reduce((s, c) => s + c.marks.length, 0))} under={mine.map((c) => (c.marks.length > 1 ? `leg ${c.leg + 1} every ${mm(Math.round(c.pitch))}` : `leg ${c.leg + 1} one`)).join(", ")} />;
+    return (
+      <Big
+        over="clips"
+        n={String(mine.reduce((s, c) => s + c.marks.length, 0))}
+        under={mine
+          .map((c) =>
+            c.marks.length > 1 ? `leg ${c.leg + 1} every ${mm(Math.round(c.pitch))}` : `leg ${c.leg + 1} one`,
+          )
+          .join(", ")}
+      />
+    );
   }
   if (step === "made-off") {
     const ends = plan.ends.filter((e) => e.run === run.id);
     const e = ends[0]!;
-    return <Big over={`leave at ${job.points.find((p) => p.id === e.point)?.label}, ${e.entry === "behind" ? "from behind" : `in at the ${e.entry}`}`} n={mm(e.measures.tail ?? 0)} under="from the edge where it comes in. Isolated, proved dead, tester proved." />;
+    return (
+      <Big
+        over={`leave at ${job.points.find((p) => p.id === e.point)?.label}, ${e.entry === "behind" ? "from behind" : `in at the ${e.entry}`}`}
+        n={mm(e.measures.tail ?? 0)}
+        under="from the edge where it comes in. Isolated, proved dead, tester proved."
+      />
+    );
   }
   const r = cable ? expectedR1R2(run.cutLength, cable.csa, cable.cpc) : null;
-  return <Big over="R1 + R2 of this run, to expect" n={r === null ? "–" : `${r.toFixed(2)} Ω`} under="Continuity, insulation, polarity. Nothing is dead until tested." />;
+  return (
+    <Big
+      over="R1 + R2 of this run, to expect"
+      n={r === null ? "–" : `${r.toFixed(2)} Ω`}
+      under="Continuity, insulation, polarity. Nothing is dead until tested."
+    />
+  );
 }
 
 function StepMarks({ job, plan, house, run, step }: Props) {
@@ -177,13 +260,30 @@ function StepMarks({ job, plan, house, run, step }: Props) {
   if (step === "bored") {
     const bores = boresOf(plan, run);
     const first = bores[0]!;
-    ribbon = { length: first.at + 300, from: Math.max(0, first.at - 300), to: first.at + 300, marks: [{ at: first.at, text: "bore" }] };
-    for (const o of bores) rows.push({ k: o.in.kind === "joist" ? `Joist ${o.in.joist}, bit ${o.diameter}${o.plated ? ", steel plate" : ""}` : `Wall, bit ${o.diameter}`, v: mm(o.at) });
+    ribbon = {
+      length: first.at + 300,
+      from: Math.max(0, first.at - 300),
+      to: first.at + 300,
+      marks: [{ at: first.at, text: "bore" }],
+    };
+    for (const o of bores)
+      rows.push({
+        k:
+          o.in.kind === "joist"
+            ? `Joist ${o.in.joist}, bit ${o.diameter}${o.plated ? ", steel plate" : ""}`
+            : `Wall, bit ${o.diameter}`,
+        v: mm(o.at),
+      });
   } else if (step === "made-off") {
-    for (const e of plan.ends.filter((x) => x.run === run.id)) rows.push({ k: `${job.points.find((p) => p.id === e.point)?.label}, ${e.entry === "behind" ? "from behind" : `in at the ${e.entry}`}`, v: mm(e.measures.tail ?? 0) });
+    for (const e of plan.ends.filter((x) => x.run === run.id))
+      rows.push({
+        k: `${job.points.find((p) => p.id === e.point)?.label}, ${e.entry === "behind" ? "from behind" : `in at the ${e.entry}`}`,
+        v: mm(e.measures.tail ?? 0),
+      });
   } else {
     const tape = runTape(house, plan, run, "start");
-    const marks = step === "clipped" ? tape.marks.filter((m) => m.kind === "clip") : tape.marks.filter((m) => m.kind === "edge");
+    const marks =
+      step === "clipped" ? tape.marks.filter((m) => m.kind === "clip") : tape.marks.filter((m) => m.kind === "edge");
     ribbon = { length: tape.length, marks };
     for (const m of marks) rows.push({ k: m.text, v: mm(m.at) });
   }

@@ -26,24 +26,41 @@ export function BoringSheet() {
       <div className="mb-2 flex flex-wrap items-start justify-between gap-2">
         <div>
           <h2 className="text-xl">Boring schedule</h2>
-          <p className="max-w-[70ch] text-soft">In the order one walks. Every mark is from the bearing face, not from the room. Snap a chalk line between the two end marks and bore along it on the centre line. Look and scan before drilling; eyes, ears and lungs protected.</p>
+          <p className="max-w-[70ch] text-soft">
+            In the order one walks. Every mark is from the bearing face, not from the room. Snap a chalk line between
+            the two end marks and bore along it on the centre line. Look and scan before drilling; eyes, ears and lungs
+            protected.
+          </p>
         </div>
         <div className="no-print flex gap-1">
           <Button icon={<Printer size={14} />} onClick={() => window.print()}>
             Print
           </Button>
-          <a className="inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond text-[14px] font-semibold hover:border-ink" href={`/api/jobs/${job.id}/boring.csv`} download>
+          <a
+            className="inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond text-[14px] font-semibold hover:border-ink"
+            href={`/api/jobs/${job.id}/boring.csv`}
+            download
+          >
             <Download size={14} aria-hidden /> CSV
           </a>
         </div>
       </div>
       <p className="mb-3 text-[13.5px]">
-        {boringTotals(plan).map((t) => `Ø ${t.diameter}: ${t.joists ? `${t.joists} in joists` : ""}${t.joists && t.walls ? ", " : ""}${t.walls ? `${t.walls} in walls` : ""}`).join(" · ") || "Nothing to bore."}
+        {boringTotals(plan)
+          .map(
+            (t) =>
+              `Ø ${t.diameter}: ${t.joists ? `${t.joists} in joists` : ""}${t.joists && t.walls ? ", " : ""}${t.walls ? `${t.walls} in walls` : ""}`,
+          )
+          .join(" · ") || "Nothing to bore."}
         {plates ? ` · ${plates} steel ${plates === 1 ? "plate" : "plates"}` : ""}
       </p>
       {decks.map((l) => {
         const lines = chalkLines(l, plan);
-        const asks = l.joists.flatMap((j) => (j.spans[0] ? joistRefusals(joistFor(l, j.spans[0]), isHeavy(l, j), `J${j.n}`).map((f) => ({ n: j.n, f })) : []));
+        const asks = l.joists.flatMap((j) =>
+          j.spans[0]
+            ? joistRefusals(joistFor(l, j.spans[0]), isHeavy(l, j), `J${j.n}`).map((f) => ({ n: j.n, f }))
+            : [],
+        );
         const words = [...new Set(asks.map((a) => a.f.message))];
         return (
           <section key={l.deck.id} className="mb-4" aria-label={l.deck.name}>
@@ -52,7 +69,8 @@ export function BoringSheet() {
               const who = asks.filter((a) => a.f.message === w);
               return (
                 <p key={w} className="text-[13.5px] font-medium text-stop">
-                  ✕ {who.length === l.joists.length ? "All joists" : `Joist ${who.map((a) => a.n).join(", ")}`}: {w} {who[0]!.f.remedy}
+                  ✕ {who.length === l.joists.length ? "All joists" : `Joist ${who.map((a) => a.n).join(", ")}`}: {w}{" "}
+                  {who[0]!.f.remedy}
                 </p>
               );
             })}
@@ -64,7 +82,8 @@ export function BoringSheet() {
                   {c.joists.length > 1 ? (
                     <span className="font-normal">
                       {" "}
-                      · chalk from joist {c.marks[0].joist} at <span className="num">{mm(c.marks[0].at)}</span> to joist {c.marks[1].joist} at <span className="num">{mm(c.marks[1].at)}</span> from the bearing
+                      · chalk from joist {c.marks[0].joist} at <span className="num">{mm(c.marks[0].at)}</span> to joist{" "}
+                      {c.marks[1].joist} at <span className="num">{mm(c.marks[1].at)}</span> from the bearing
                     </span>
                   ) : null}
                 </h4>
@@ -80,7 +99,13 @@ export function BoringSheet() {
                   </thead>
                   <tbody>
                     {(i % 2 ? [...c.joists].reverse() : c.joists).map(({ joist, hole }) => (
-                      <tr key={hole.id} className="cursor-pointer border-b border-dotted border-line hover:bg-rail" onClick={() => useDesk.setState({ selection: { kind: "joist", deck: l.deck.id, joist, span: c.span } })}>
+                      <tr
+                        key={hole.id}
+                        className="cursor-pointer border-b border-dotted border-line hover:bg-rail"
+                        onClick={() =>
+                          useDesk.setState({ selection: { kind: "joist", deck: l.deck.id, joist, span: c.span } })
+                        }
+                      >
                         <td className="w-24 py-0.5">
                           <button type="button" className="cursor-pointer text-left underline-offset-2 hover:underline">
                             Joist {joist}

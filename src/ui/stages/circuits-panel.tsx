@@ -13,7 +13,15 @@ import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/field";
 
-export const kindWords: Record<Circuit["kind"], string> = { ring: "ring", radial: "radial", lighting: "lighting", cooker: "cooker", shower: "shower", fixed: "fixed appliance", outbuilding: "outbuilding supply" };
+export const kindWords: Record<Circuit["kind"], string> = {
+  ring: "ring",
+  radial: "radial",
+  lighting: "lighting",
+  cooker: "cooker",
+  shower: "shower",
+  fixed: "fixed appliance",
+  outbuilding: "outbuilding supply",
+};
 
 /** All circuits, and the form of the one picked out. */
 export function CircuitsPanel() {
@@ -26,27 +34,54 @@ export function CircuitsPanel() {
   return (
     <section aria-label="Circuits" className="grid gap-1.5">
       <h2 className="text-lg">Circuits</h2>
-      {ordered.length ? null : <p className="text-soft">None yet. A ring or two radials for the sockets and one circuit for the lights is the usual start.</p>}
+      {ordered.length ? null : (
+        <p className="text-soft">
+          None yet. A ring or two radials for the sockets and one circuit for the lights is the usual start.
+        </p>
+      )}
       <ul>
         {ordered.map((c) => {
           const runs = (plan?.runs ?? []).filter((r) => r.circuit === c.id);
           const style = styles.get(c.id)!;
           return (
             <li key={c.id} className={`border-b border-dotted border-line ${picked === c.id ? "bg-rail" : ""}`}>
-              <button type="button" aria-expanded={picked === c.id} className="flex min-h-9 w-full cursor-pointer items-center gap-2 text-left" onClick={() => useDesk.setState({ selection: picked === c.id ? null : { kind: "circuit", id: c.id } })}>
+              <button
+                type="button"
+                aria-expanded={picked === c.id}
+                className="flex min-h-9 w-full cursor-pointer items-center gap-2 text-left"
+                onClick={() => useDesk.setState({ selection: picked === c.id ? null : { kind: "circuit", id: c.id } })}
+              >
                 <svg width={26} height={10} aria-hidden>
-                  <line x1={0} x2={26} y1={5} y2={5} stroke={style.color} strokeWidth={3} strokeDasharray={style.dash} />
+                  <line
+                    x1={0}
+                    x2={26}
+                    y1={5}
+                    y2={5}
+                    stroke={style.color}
+                    strokeWidth={3}
+                    strokeDasharray={style.dash}
+                  />
                 </svg>
                 <span className="font-cond font-semibold">{c.label}</span>
                 <span className="flex-1 truncate text-[13.5px]">{c.name}</span>
-                <span className="num text-[13px]">{runs.length ? `${mm(runs.reduce((s, r) => s + r.cutLength, 0) / 1000)} m` : "–"}</span>
+                <span className="num text-[13px]">
+                  {runs.length ? `${mm(runs.reduce((s, r) => s + r.cutLength, 0) / 1000)} m` : "–"}
+                </span>
               </button>
               {picked === c.id ? <CircuitForm c={c} /> : null}
             </li>
           );
         })}
       </ul>
-      <SelectField label="Add" value="" options={[{ value: "", name: "choose a kind" }, ...(Object.keys(kindWords) as Circuit["kind"][]).map((k) => ({ value: k as string, name: kindWords[k] }))]} onCommit={(k) => (k ? addCircuit(k as Circuit["kind"]) : null)} />
+      <SelectField
+        label="Add"
+        value=""
+        options={[
+          { value: "", name: "choose a kind" },
+          ...(Object.keys(kindWords) as Circuit["kind"][]).map((k) => ({ value: k as string, name: kindWords[k] })),
+        ]}
+        onCommit={(k) => (k ? addCircuit(k as Circuit["kind"]) : null)}
+      />
       <p className="flex items-center gap-1 text-[13px] text-soft">
         <Plus size={13} aria-hidden /> Paint points onto a circuit, or pick several and choose it once for all.
       </p>
@@ -68,23 +103,111 @@ function CircuitForm({ c }: { c: Circuit }) {
   const ways = board?.ways ?? 0;
   return (
     <div className="grid gap-1 pb-2 pl-1">
-      <Button look={painting ? "solid" : "plain"} icon={<Paintbrush size={14} />} aria-pressed={painting} onClick={() => useDesk.setState({ paint: painting ? null : c.id })}>
+      <Button
+        look={painting ? "solid" : "plain"}
+        icon={<Paintbrush size={14} />}
+        aria-pressed={painting}
+        onClick={() => useDesk.setState({ paint: painting ? null : c.id })}
+      >
         {painting ? `Painting ${c.label}: press points, then here to stop` : `Paint points onto ${c.label}`}
       </Button>
       <TextField label="Label" most={12} value={c.label} onCommit={(x) => put({ label: x })} />
       <TextField label="Name" value={c.name} onCommit={(name) => put({ name })} />
-      <SelectField label="State" name="circuit state" value={c.state} options={[{ value: "new", name: "new" }, { value: "extend", name: "found, to be extended" }, { value: "keep", name: "found, stays as it is" }]} onCommit={(state) => put({ state })} />
+      <SelectField
+        label="State"
+        name="circuit state"
+        value={c.state}
+        options={[
+          { value: "new", name: "new" },
+          { value: "extend", name: "found, to be extended" },
+          { value: "keep", name: "found, stays as it is" },
+        ]}
+        onCommit={(state) => put({ state })}
+      />
       {c.state === "new" ? null : <p className="text-[13px] text-soft">{foundShape(job, c).words}</p>}
-      <SelectField label="Kind" value={c.kind} options={(Object.keys(kindWords) as Circuit["kind"][]).map((k) => ({ value: k, name: kindWords[k] }))} onCommit={(kind) => put({ kind })} />
-      <NumberField label="Device" unit="A" value={c.device.rating} min={1} max={125} step={1} onCommit={(rating) => put({ device: { ...c.device, rating } })} />
-      <SelectField label="Curve" value={c.device.curve} options={[{ value: "B", name: "B" }, { value: "C", name: "C" }]} onCommit={(curve) => put({ device: { ...c.device, curve } })} />
-      <SelectField label="RCD" value={String(c.rcd ?? "")} options={[{ value: "30", name: "30 mA" }, { value: "100", name: "100 mA" }, { value: "300", name: "300 mA" }, { value: "", name: "none" }]} onCommit={(r) => put({ rcd: r === "" ? null : (Number(r) as 30 | 100 | 300) })} />
-      <SelectField label="Cable" value={c.cable} options={useDesk.getState().catalogue.cables.map((x) => ({ value: x.id, name: x.name }))} onCommit={(cable) => put({ cable })} />
-      <SelectField label="Way" value={String(c.way ?? "")} options={[{ value: "", name: "none yet" }, ...Array.from({ length: Math.max(ways, c.way ?? 0) }, (_, i) => ({ value: String(i + 1), name: `way ${i + 1}${job.circuits.some((x) => x.id !== c.id && x.way === i + 1 && boardOfCircuit(job, x)?.id === board?.id) ? ", taken" : ""}` }))]} onCommit={(w) => put({ way: w === "" ? null : Number(w) })} />
-      <SelectField label="On walls" value={c.walls} options={[{ value: "hidden", name: "hidden, in zones" }, { value: "surface", name: "clipped on the surface" }]} onCommit={(walls) => put({ walls })} />
-      <SelectField label="Order" value={c.order} options={[{ value: "find", name: "shortest, worked out" }, { value: "given", name: "as listed" }]} onCommit={(o) => put({ order: o })} />
-      {boards.length > 1 ? <SelectField label="Board" name="circuit board" value={c.board ?? ""} options={[{ value: "", name: "the first one" }, ...boards.map((b) => ({ value: b.id, name: b.label }))]} onCommit={(b) => put({ board: b || null })} /> : null}
-      {c.state === "new" && (c.kind === "ring" || c.kind === "radial") && c.points.length > 2 ? <RingOrRadials circuit={c.id} /> : null}
+      <SelectField
+        label="Kind"
+        value={c.kind}
+        options={(Object.keys(kindWords) as Circuit["kind"][]).map((k) => ({ value: k, name: kindWords[k] }))}
+        onCommit={(kind) => put({ kind })}
+      />
+      <NumberField
+        label="Device"
+        unit="A"
+        value={c.device.rating}
+        min={1}
+        max={125}
+        step={1}
+        onCommit={(rating) => put({ device: { ...c.device, rating } })}
+      />
+      <SelectField
+        label="Curve"
+        value={c.device.curve}
+        options={[
+          { value: "B", name: "B" },
+          { value: "C", name: "C" },
+        ]}
+        onCommit={(curve) => put({ device: { ...c.device, curve } })}
+      />
+      <SelectField
+        label="RCD"
+        value={String(c.rcd ?? "")}
+        options={[
+          { value: "30", name: "30 mA" },
+          { value: "100", name: "100 mA" },
+          { value: "300", name: "300 mA" },
+          { value: "", name: "none" },
+        ]}
+        onCommit={(r) => put({ rcd: r === "" ? null : (Number(r) as 30 | 100 | 300) })}
+      />
+      <SelectField
+        label="Cable"
+        value={c.cable}
+        options={useDesk.getState().catalogue.cables.map((x) => ({ value: x.id, name: x.name }))}
+        onCommit={(cable) => put({ cable })}
+      />
+      <SelectField
+        label="Way"
+        value={String(c.way ?? "")}
+        options={[
+          { value: "", name: "none yet" },
+          ...Array.from({ length: Math.max(ways, c.way ?? 0) }, (_, i) => ({
+            value: String(i + 1),
+            name: `way ${i + 1}${job.circuits.some((x) => x.id !== c.id && x.way === i + 1 && boardOfCircuit(job, x)?.id === board?.id) ? ", taken" : ""}`,
+          })),
+        ]}
+        onCommit={(w) => put({ way: w === "" ? null : Number(w) })}
+      />
+      <SelectField
+        label="On walls"
+        value={c.walls}
+        options={[
+          { value: "hidden", name: "hidden, in zones" },
+          { value: "surface", name: "clipped on the surface" },
+        ]}
+        onCommit={(walls) => put({ walls })}
+      />
+      <SelectField
+        label="Order"
+        value={c.order}
+        options={[
+          { value: "find", name: "shortest, worked out" },
+          { value: "given", name: "as listed" },
+        ]}
+        onCommit={(o) => put({ order: o })}
+      />
+      {boards.length > 1 ? (
+        <SelectField
+          label="Board"
+          name="circuit board"
+          value={c.board ?? ""}
+          options={[{ value: "", name: "the first one" }, ...boards.map((b) => ({ value: b.id, name: b.label }))]}
+          onCommit={(b) => put({ board: b || null })}
+        />
+      ) : null}
+      {c.state === "new" && (c.kind === "ring" || c.kind === "radial") && c.points.length > 2 ? (
+        <RingOrRadials circuit={c.id} />
+      ) : null}
       <p className="text-[13px]">
         <span className="text-soft">Laid: </span>
         {order.length ? order.map((r) => `${label(r.from)}–${label(r.to)}`).join(", ") : "nothing yet"}
@@ -93,18 +216,37 @@ function CircuitForm({ c }: { c: Circuit }) {
         {c.points.map((id, i) => (
           <span key={id} className="inline-flex items-center border border-line bg-field text-[12.5px]">
             {c.order === "given" && i > 0 ? (
-              <button type="button" className="min-h-6 cursor-pointer px-1" aria-label={`Move ${label(id)} earlier`} onClick={() => say(put({ points: [...c.points.slice(0, i - 1), id, c.points[i - 1]!, ...c.points.slice(i + 1)] }))}>
+              <button
+                type="button"
+                className="min-h-6 cursor-pointer px-1"
+                aria-label={`Move ${label(id)} earlier`}
+                onClick={() =>
+                  say(put({ points: [...c.points.slice(0, i - 1), id, c.points[i - 1]!, ...c.points.slice(i + 1)] }))
+                }
+              >
                 ‹
               </button>
             ) : null}
             <span className="num px-1">{label(id)}</span>
-            <button type="button" className="min-h-6 min-w-6 cursor-pointer px-1 text-soft hover:text-stop" aria-label={`Take ${label(id)} off ${c.label}`} onClick={() => say(setCircuit([id], null))}>
+            <button
+              type="button"
+              className="min-h-6 min-w-6 cursor-pointer px-1 text-soft hover:text-stop"
+              aria-label={`Take ${label(id)} off ${c.label}`}
+              onClick={() => say(setCircuit([id], null))}
+            >
               ×
             </button>
           </span>
         ))}
       </div>
-      {loose.length ? <SelectField label="Add point" value="" options={[{ value: "", name: "choose" }, ...loose.map((p) => ({ value: p.id, name: p.label }))]} onCommit={(id) => (id ? setCircuit([id], c.id) : null)} /> : null}
+      {loose.length ? (
+        <SelectField
+          label="Add point"
+          value=""
+          options={[{ value: "", name: "choose" }, ...loose.map((p) => ({ value: p.id, name: p.label }))]}
+          onCommit={(id) => (id ? setCircuit([id], c.id) : null)}
+        />
+      ) : null}
       <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => say(removeCircuit(c.id))}>
         Delete {c.label}
       </Button>
@@ -114,10 +256,13 @@ function CircuitForm({ c }: { c: Circuit }) {
 
 /** The circuit laid both ways: one ring, or two radials over the same points. */
 function RingOrRadials({ circuit }: { circuit: string }) {
-  const { answer: r, ask } = useAsked<RingAgainstRadials | "none">(async (job) => (await askWorker().ringAgainstRadials(job, useDesk.getState().catalogue, circuit)) ?? "none");
+  const { answer: r, ask } = useAsked<RingAgainstRadials | "none">(
+    async (job) => (await askWorker().ringAgainstRadials(job, useDesk.getState().catalogue, circuit)) ?? "none",
+  );
   if (r === null) return <Button onClick={ask}>Lay it as a ring and as two radials</Button>;
   if (r === "working") return <p className="text-[13px] text-soft">Laying it both ways.</p>;
-  if (r === "none") return <p className="text-[13px] text-soft">It cannot be laid both ways: a point cannot be reached.</p>;
+  if (r === "none")
+    return <p className="text-[13px] text-soft">It cannot be laid both ways: a point cannot be reached.</p>;
   return (
     <div className="border border-line p-2 text-[13px]" data-both-ways>
       <table className="w-full">
@@ -131,7 +276,12 @@ function RingOrRadials({ circuit }: { circuit: string }) {
           </tr>
         </thead>
         <tbody>
-          {([["One ring", r.ring], ["Two radials", r.radials]] as const).map(([name, x]) => (
+          {(
+            [
+              ["One ring", r.ring],
+              ["Two radials", r.radials],
+            ] as const
+          ).map(([name, x]) => (
             <tr key={name}>
               <th scope="row" className="text-left">
                 {name}

@@ -27,12 +27,31 @@ export function DrumsPanel() {
       {job.drums.map((d) => (
         <details key={d.id} className="border border-line px-2 py-1">
           <summary className="cursor-pointer text-[13.5px]">
-            {d.label} · {cableOf(d.cable, useDesk.getState().catalogue)?.name} <span className="num">{mm(d.length / 1000)} m</span>
+            {d.label} · {cableOf(d.cable, useDesk.getState().catalogue)?.name}{" "}
+            <span className="num">{mm(d.length / 1000)} m</span>
           </summary>
           <div className="grid gap-1 pt-1">
-            <TextField label="Label" most={20} value={d.label} onCommit={(label) => edit([change("drums", d.id, { ...d, label })])} />
-            <SelectField label="Cable" value={d.cable} options={useDesk.getState().catalogue.cables.map((c) => ({ value: c.id, name: c.name }))} onCommit={(cable) => edit([change("drums", d.id, { ...d, cable })])} />
-            <NumberField label="Left on it" unit="m" step={1} value={d.length / 1000} min={0.1} max={100} onCommit={(m) => edit([change("drums", d.id, { ...d, length: m * 1000 })])} />
+            <TextField
+              label="Label"
+              most={20}
+              value={d.label}
+              onCommit={(label) => edit([change("drums", d.id, { ...d, label })])}
+            />
+            <SelectField
+              label="Cable"
+              value={d.cable}
+              options={useDesk.getState().catalogue.cables.map((c) => ({ value: c.id, name: c.name }))}
+              onCommit={(cable) => edit([change("drums", d.id, { ...d, cable })])}
+            />
+            <NumberField
+              label="Left on it"
+              unit="m"
+              step={1}
+              value={d.length / 1000}
+              min={0.1}
+              max={100}
+              onCommit={(m) => edit([change("drums", d.id, { ...d, length: m * 1000 })])}
+            />
             <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => edit([change("drums", d.id, null)])}>
               Remove
             </Button>

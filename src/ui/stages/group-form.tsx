@@ -20,13 +20,52 @@ export function GroupForm({ ids }: { ids: readonly string[] }) {
     <section aria-label="Several points" className="grid gap-1.5">
       <div className="flex items-center justify-between">
         <h2 className="text-lg">{points.length} points</h2>
-        <Button look="quiet" aria-label={`Delete ${points.length} points`} title="Delete (Del)" icon={<Trash2 size={16} />} onClick={() => say(removePoints(ids))} />
+        <Button
+          look="quiet"
+          aria-label={`Delete ${points.length} points`}
+          title="Delete (Del)"
+          icon={<Trash2 size={16} />}
+          onClick={() => say(removePoints(ids))}
+        />
       </div>
       <p className="num text-[13px]">{points.map((p) => p.label).join(", ")}</p>
-      <p className="text-[13px] text-soft">{kinds.map((k) => accessories[k].name.toLowerCase()).join(", ")}. Shift and press adds or leaves one out; arrow keys move all.</p>
-      {onWalls ? <NumberField label="From floor, all" name="group height" value={[...heights][0]!} min={0} max={10000} onCommit={(v) => edit(points.map((p) => change("points", p.id, { ...p, place: { ...p.place, v } })))} /> : null}
-      <SelectField label="Circuit, all" name="group circuit" value={circuits.size === 1 ? [...circuits][0]! : "mixed"} options={[...(circuits.size > 1 ? [{ value: "mixed", name: "not the same" }] : []), { value: "", name: "none yet" }, ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` }))]} onCommit={(c) => (c === "mixed" ? null : setCircuit(ids, c || null))} />
-      <SelectField label="Found or new" value={points.every((p) => p.existing) ? "found" : points.some((p) => p.existing) ? "mixed" : "new"} options={[{ value: "mixed", name: "not the same" }, { value: "new", name: "new, put in by this job" }, { value: "found", name: "found in the house" }].filter((o) => o.value !== "mixed" || (points.some((p) => p.existing) && !points.every((p) => p.existing)))} onCommit={(x) => (x === "mixed" ? null : edit(points.map((p) => change("points", p.id, { ...p, existing: x === "found" }))))} />
+      <p className="text-[13px] text-soft">
+        {kinds.map((k) => accessories[k].name.toLowerCase()).join(", ")}. Shift and press adds or leaves one out; arrow
+        keys move all.
+      </p>
+      {onWalls ? (
+        <NumberField
+          label="From floor, all"
+          name="group height"
+          value={[...heights][0]!}
+          min={0}
+          max={10000}
+          onCommit={(v) => edit(points.map((p) => change("points", p.id, { ...p, place: { ...p.place, v } })))}
+        />
+      ) : null}
+      <SelectField
+        label="Circuit, all"
+        name="group circuit"
+        value={circuits.size === 1 ? [...circuits][0]! : "mixed"}
+        options={[
+          ...(circuits.size > 1 ? [{ value: "mixed", name: "not the same" }] : []),
+          { value: "", name: "none yet" },
+          ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` })),
+        ]}
+        onCommit={(c) => (c === "mixed" ? null : setCircuit(ids, c || null))}
+      />
+      <SelectField
+        label="Found or new"
+        value={points.every((p) => p.existing) ? "found" : points.some((p) => p.existing) ? "mixed" : "new"}
+        options={[
+          { value: "mixed", name: "not the same" },
+          { value: "new", name: "new, put in by this job" },
+          { value: "found", name: "found in the house" },
+        ].filter((o) => o.value !== "mixed" || (points.some((p) => p.existing) && !points.every((p) => p.existing)))}
+        onCommit={(x) =>
+          x === "mixed" ? null : edit(points.map((p) => change("points", p.id, { ...p, existing: x === "found" })))
+        }
+      />
       <div className="grid gap-1" role="group" aria-label="Line up">
         {(Object.keys(alignmentWords) as Alignment[]).map((a) => (
           <Button key={a} className="justify-start" onClick={() => say(alignPoints(ids, a))}>

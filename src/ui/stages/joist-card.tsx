@@ -18,11 +18,14 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
   const l = house.decks[house.deckOfId.get(deck) ?? -1];
   const j = l?.joists.find((x) => x.n === joist);
   const s = j?.spans[span - 1];
-  if (!l || !j || !s) return <p className="text-soft">This joist has no clear span here: look at the bearings in Survey.</p>;
+  if (!l || !j || !s)
+    return <p className="text-soft">This joist has no clear span here: look at the bearings in Survey.</p>;
   const model = joistFor(l, s);
   const refusals = joistRefusals(model, isHeavy(l, j), `J${joist}`);
   const w = joistWindows(model, school);
-  const bores = (plan?.holes ?? []).filter((o) => o.in.deck === deck && o.in.joist === joist && o.in.span === span).sort((a, b) => a.at - b.at);
+  const bores = (plan?.holes ?? [])
+    .filter((o) => o.in.deck === deck && o.in.joist === joist && o.in.span === span)
+    .sort((a, b) => a.at - b.at);
   const runName = (id: string): string => {
     const r = plan?.runs.find((x) => x.id === id);
     const p = (x: string): string => house.points[house.pointOfId.get(x) ?? -1]?.point.label ?? x;
@@ -31,8 +34,14 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
   const askLine = (at: number): string | null => {
     const d = Math.min(at, model.span - at);
     const [lo, hi] = w.hole.zones[0];
-    if (d < lo - 1e-6 || d > hi + 1e-6) return `The line is ${mm(at)} from the bearing; it must be ${mm(lo)} to ${mm(hi)} from the nearer one.`;
-    return edit([change("decks", deck, { ...l.deck, boreLines: [...l.deck.boreLines, Math.round((s[0] - l.origin + at) * 10) / 10] })]);
+    if (d < lo - 1e-6 || d > hi + 1e-6)
+      return `The line is ${mm(at)} from the bearing; it must be ${mm(lo)} to ${mm(hi)} from the nearer one.`;
+    return edit([
+      change("decks", deck, {
+        ...l.deck,
+        boreLines: [...l.deck.boreLines, Math.round((s[0] - l.origin + at) * 10) / 10],
+      }),
+    ]);
   };
   return (
     <section aria-label={`Joist ${joist}`}>
@@ -40,7 +49,12 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
         Joist {joist}, span {span} of {j.spans.length}
       </h2>
       <p className="text-[13px] text-soft">
-        {l.deck.name} · <span className="num">{mm(model.breadth)} × {mm(model.depth)}</span>, clear span <span className="num">{mm(model.span)}</span>. Marks are from the bearing face, not from the room: plaster and wall thickness come between.
+        {l.deck.name} ·{" "}
+        <span className="num">
+          {mm(model.breadth)} × {mm(model.depth)}
+        </span>
+        , clear span <span className="num">{mm(model.span)}</span>. Marks are from the bearing face, not from the room:
+        plaster and wall thickness come between.
       </p>
       {refusals.length ? (
         refusals.map((r, i) => (
@@ -96,10 +110,25 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
       )}
       {refusals.length ? null : (
         <div className="mt-2 grid gap-1">
-          <NumberField label="Bore line wanted at" name="bore line" value={0} min={0} max={model.span} onCommit={(at) => (at === 0 ? null : askLine(at))} />
-          <p className="text-[12.5px] text-soft">From the left bearing; all joists of the deck are bored on it where the rules allow.</p>
+          <NumberField
+            label="Bore line wanted at"
+            name="bore line"
+            value={0}
+            min={0}
+            max={model.span}
+            onCommit={(at) => (at === 0 ? null : askLine(at))}
+          />
+          <p className="text-[12.5px] text-soft">
+            From the left bearing; all joists of the deck are bored on it where the rules allow.
+          </p>
           {l.deck.boreLines.map((x) => (
-            <Button key={x} look="quiet" onClick={() => say(edit([change("decks", deck, { ...l.deck, boreLines: l.deck.boreLines.filter((y) => y !== x) })]))}>
+            <Button
+              key={x}
+              look="quiet"
+              onClick={() =>
+                say(edit([change("decks", deck, { ...l.deck, boreLines: l.deck.boreLines.filter((y) => y !== x) })]))
+              }
+            >
               Let go of the line at {mm(x - (s[0] - l.origin))}
             </Button>
           ))}

@@ -22,14 +22,24 @@ export function PointForm({ point }: { point: Point }) {
   const put = (next: Point): string | null => edit([change("points", point.id, next)]);
   const kind = accessories[point.kind];
   const face = house.faces[house.points[house.pointOfId.get(point.id) ?? -1]?.face ?? -1];
-  const top = face?.shape.top && point.place.on === "wall" ? Math.round(lowestTop(face.shape.top, point.place.u, point.place.u) * 10) / 10 : face?.shape.height;
+  const top =
+    face?.shape.top && point.place.on === "wall"
+      ? Math.round(lowestTop(face.shape.top, point.place.u, point.place.u) * 10) / 10
+      : face?.shape.height;
   const circuit = job.circuits.find((c) => c.points.includes(point.id) || c.spurs.some((s) => s.point === point.id));
   const room = face?.room.id;
   const walls = job.walls.filter((w) => w.room === room).sort((a, b) => a.index - b.index);
   const rooms = job.rooms.filter((r) => r.storey === face?.room.storey);
-  const outlets = job.points.filter((p) => p.kind === "appliance-outlet" && p.place.on === "wall" && walls.some((w) => w.id === (p.place as { wall: string }).wall));
+  const outlets = job.points.filter(
+    (p) =>
+      p.kind === "appliance-outlet" &&
+      p.place.on === "wall" &&
+      walls.some((w) => w.id === (p.place as { wall: string }).wall),
+  );
   const lights = job.points.filter((p) => p.kind === "light" || p.kind === "wall-light");
-  const sameSurface = (Object.keys(accessories) as (keyof typeof accessories)[]).filter((k) => accessories[k].on === kind.on || accessories[k].on === "either" || kind.on === "either");
+  const sameSurface = (Object.keys(accessories) as (keyof typeof accessories)[]).filter(
+    (k) => accessories[k].on === kind.on || accessories[k].on === "either" || kind.on === "either",
+  );
   return (
     <section aria-label={`Point ${point.label}`} className="grid gap-1.5">
       <div className="flex items-center justify-between">
@@ -49,45 +59,171 @@ export function PointForm({ point }: { point: Point }) {
       </div>
       {point.place.on === "wall" ? (
         <>
-          <NumberField label="From left, u" name="u" value={point.place.u} min={0} max={face?.shape.length} onCommit={(u) => put({ ...point, place: { ...point.place, u } as Point["place"] })} />
-          <NumberField label="From floor, v" name="v" value={point.place.v} min={0} max={top} onCommit={(v) => put({ ...point, place: { ...point.place, v } as Point["place"] })} />
-          {rooms.length > 1 ? <SelectField label="Room" name="point room" value={room ?? ""} options={rooms.map((r) => ({ value: r.id, name: r.name }))} onCommit={(r) => { const w = job.walls.find((x) => x.room === r && x.index === (job.rooms.find((y) => y.id === r)?.startWall ?? 0)); const refused = w ? put({ ...point, place: { ...point.place, wall: w.id } as Point["place"] }) : "That room has no wall."; if (!refused) useDesk.setState({ room: r }); return refused; }} /> : null}
-          <SelectField label="Wall" name="point wall" value={point.place.wall} options={walls.map((w) => ({ value: w.id, name: `Wall ${w.index + 1}` }))} onCommit={(wall) => put({ ...point, place: { ...point.place, wall } as Point["place"] })} />
+          <NumberField
+            label="From left, u"
+            name="u"
+            value={point.place.u}
+            min={0}
+            max={face?.shape.length}
+            onCommit={(u) => put({ ...point, place: { ...point.place, u } as Point["place"] })}
+          />
+          <NumberField
+            label="From floor, v"
+            name="v"
+            value={point.place.v}
+            min={0}
+            max={top}
+            onCommit={(v) => put({ ...point, place: { ...point.place, v } as Point["place"] })}
+          />
+          {rooms.length > 1 ? (
+            <SelectField
+              label="Room"
+              name="point room"
+              value={room ?? ""}
+              options={rooms.map((r) => ({ value: r.id, name: r.name }))}
+              onCommit={(r) => {
+                const w = job.walls.find(
+                  (x) => x.room === r && x.index === (job.rooms.find((y) => y.id === r)?.startWall ?? 0),
+                );
+                const refused = w
+                  ? put({ ...point, place: { ...point.place, wall: w.id } as Point["place"] })
+                  : "That room has no wall.";
+                if (!refused) useDesk.setState({ room: r });
+                return refused;
+              }}
+            />
+          ) : null}
+          <SelectField
+            label="Wall"
+            name="point wall"
+            value={point.place.wall}
+            options={walls.map((w) => ({ value: w.id, name: `Wall ${w.index + 1}` }))}
+            onCommit={(wall) => put({ ...point, place: { ...point.place, wall } as Point["place"] })}
+          />
         </>
       ) : (
         <>
-          <NumberField label="East, x" name="x" value={point.place.x} onCommit={(x) => put({ ...point, place: { ...point.place, x } as Point["place"] })} />
-          <NumberField label="North, y" name="y" value={point.place.y} onCommit={(y) => put({ ...point, place: { ...point.place, y } as Point["place"] })} />
+          <NumberField
+            label="East, x"
+            name="x"
+            value={point.place.x}
+            onCommit={(x) => put({ ...point, place: { ...point.place, x } as Point["place"] })}
+          />
+          <NumberField
+            label="North, y"
+            name="y"
+            value={point.place.y}
+            onCommit={(y) => put({ ...point, place: { ...point.place, y } as Point["place"] })}
+          />
         </>
       )}
-      <SelectField label="Kind" value={point.kind} options={sameSurface.map((k) => ({ value: k, name: accessories[k].name }))} onCommit={(k) => put({ ...point, kind: k, gang: accessories[k].gangs.includes(point.gang) ? point.gang : 1, ways: k === "board" ? Math.max(point.ways, 10) : 0 })} />
-      {kind.gangs.length > 1 ? <SelectField label="Size" name="gang" value={String(point.gang) as "1" | "2"} options={gangs} onCommit={(g) => put({ ...point, gang: g === "2" ? 2 : 1 })} /> : null}
+      <SelectField
+        label="Kind"
+        value={point.kind}
+        options={sameSurface.map((k) => ({ value: k, name: accessories[k].name }))}
+        onCommit={(k) =>
+          put({
+            ...point,
+            kind: k,
+            gang: accessories[k].gangs.includes(point.gang) ? point.gang : 1,
+            ways: k === "board" ? Math.max(point.ways, 10) : 0,
+          })
+        }
+      />
+      {kind.gangs.length > 1 ? (
+        <SelectField
+          label="Size"
+          name="gang"
+          value={String(point.gang) as "1" | "2"}
+          options={gangs}
+          onCommit={(g) => put({ ...point, gang: g === "2" ? 2 : 1 })}
+        />
+      ) : null}
       {point.kind === "board" ? (
-        <NumberField label="Ways" unit="" value={point.ways} min={0} max={60} step={1} onCommit={(ways) => (Number.isInteger(ways) ? put({ ...point, ways }) : `Ways is ${ways}; it must be a whole number between 0 and 60.`)} />
+        <NumberField
+          label="Ways"
+          unit=""
+          value={point.ways}
+          min={0}
+          max={60}
+          step={1}
+          onCommit={(ways) =>
+            Number.isInteger(ways)
+              ? put({ ...point, ways })
+              : `Ways is ${ways}; it must be a whole number between 0 and 60.`
+          }
+        />
       ) : (
-        <SelectField label="Circuit" value={circuit?.id ?? ""} options={[{ value: "", name: "none yet" }, ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` }))]} onCommit={(id) => setCircuit([point.id], id || null)} />
+        <SelectField
+          label="Circuit"
+          value={circuit?.id ?? ""}
+          options={[
+            { value: "", name: "none yet" },
+            ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` })),
+          ]}
+          onCommit={(id) => setCircuit([point.id], id || null)}
+        />
       )}
       {circuit && (circuit.kind === "ring" || circuit.kind === "radial") && point.kind !== "board" ? (
         <SelectField
           label="Wired"
           name="wired"
           value={circuit.spurs.find((s) => s.point === point.id)?.from ?? ""}
-          options={[{ value: "", name: `in ${circuit.label} itself` }, ...circuit.points.filter((id) => id !== point.id).map((id) => ({ value: id, name: `as a spur from ${job.points.find((p) => p.id === id)?.label ?? id}` }))]}
+          options={[
+            { value: "", name: `in ${circuit.label} itself` },
+            ...circuit.points
+              .filter((id) => id !== point.id)
+              .map((id) => ({ value: id, name: `as a spur from ${job.points.find((p) => p.id === id)?.label ?? id}` })),
+          ]}
           onCommit={(from) => editWith(wireAs(job, point.id, from || null))}
         />
       ) : null}
       {point.place.on === "wall" && point.kind !== "board" ? (
-        <SelectField label="Box" value={point.mount} options={[{ value: "flush", name: "flush, chased in" }, { value: "surface", name: "on the surface" }]} onCommit={(mount) => put({ ...point, mount })} />
+        <SelectField
+          label="Box"
+          value={point.mount}
+          options={[
+            { value: "flush", name: "flush, chased in" },
+            { value: "surface", name: "on the surface" },
+          ]}
+          onCommit={(mount) => put({ ...point, mount })}
+        />
       ) : null}
-      <NumberField label="Box depth" name="box depth" value={point.boxDepth} min={10} max={120} step={1} onCommit={(boxDepth) => put({ ...point, boxDepth })} />
-      <SelectField label="Found or new" value={point.existing ? "found" : "new"} options={[{ value: "new", name: "new, put in by this job" }, { value: "found", name: "found in the house" }]} onCommit={(x) => put({ ...point, existing: x === "found" })} />
+      <NumberField
+        label="Box depth"
+        name="box depth"
+        value={point.boxDepth}
+        min={10}
+        max={120}
+        step={1}
+        onCommit={(boxDepth) => put({ ...point, boxDepth })}
+      />
+      <SelectField
+        label="Found or new"
+        value={point.existing ? "found" : "new"}
+        options={[
+          { value: "new", name: "new, put in by this job" },
+          { value: "found", name: "found in the house" },
+        ]}
+        onCommit={(x) => put({ ...point, existing: x === "found" })}
+      />
       {["fused-unit", "switch", "isolator", "cooker-control"].includes(point.kind) && outlets.length ? (
         <fieldset className="border border-line px-2 pb-1">
           <legend className="px-1 text-[13px] text-soft">Switches off</legend>
           <div className="flex flex-wrap gap-x-3">
             {outlets.map((l) => (
               <label key={l.id} className="flex min-h-7 items-center gap-1.5 text-[13px]">
-                <input type="checkbox" className="size-4 accent-(--accent)" checked={point.controls.includes(l.id)} onChange={(e) => put({ ...point, controls: e.target.checked ? [...point.controls, l.id] : point.controls.filter((x) => x !== l.id) })} />
+                <input
+                  type="checkbox"
+                  className="size-4 accent-(--accent)"
+                  checked={point.controls.includes(l.id)}
+                  onChange={(e) =>
+                    put({
+                      ...point,
+                      controls: e.target.checked ? [...point.controls, l.id] : point.controls.filter((x) => x !== l.id),
+                    })
+                  }
+                />
                 {l.label}
               </label>
             ))}
@@ -101,7 +237,19 @@ export function PointForm({ point }: { point: Point }) {
             {lights.length ? (
               lights.map((l) => (
                 <label key={l.id} className="flex min-h-7 items-center gap-1.5 text-[13px]">
-                  <input type="checkbox" className="size-4 accent-(--accent)" checked={point.controls.includes(l.id)} onChange={(e) => put({ ...point, controls: e.target.checked ? [...point.controls, l.id] : point.controls.filter((x) => x !== l.id) })} />
+                  <input
+                    type="checkbox"
+                    className="size-4 accent-(--accent)"
+                    checked={point.controls.includes(l.id)}
+                    onChange={(e) =>
+                      put({
+                        ...point,
+                        controls: e.target.checked
+                          ? [...point.controls, l.id]
+                          : point.controls.filter((x) => x !== l.id),
+                      })
+                    }
+                  />
                   {l.label}
                 </label>
               ))
@@ -111,8 +259,23 @@ export function PointForm({ point }: { point: Point }) {
           </div>
         </fieldset>
       ) : null}
-      <TextField label="Label" value={point.label} most={12} onCommit={(label) => (job.points.some((p) => p.id !== point.id && p.label === label) ? `Label is ${label}; another point has it. Choose one not in use.` : put({ ...point, label }))} />
-      <TextField label="Serves, note" required={false} most={40} value={point.name} onCommit={(name) => put({ ...point, name })} />
+      <TextField
+        label="Label"
+        value={point.label}
+        most={12}
+        onCommit={(label) =>
+          job.points.some((p) => p.id !== point.id && p.label === label)
+            ? `Label is ${label}; another point has it. Choose one not in use.`
+            : put({ ...point, label })
+        }
+      />
+      <TextField
+        label="Serves, note"
+        required={false}
+        most={40}
+        value={point.name}
+        onCommit={(name) => put({ ...point, name })}
+      />
     </section>
   );
 }

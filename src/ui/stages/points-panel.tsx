@@ -7,7 +7,8 @@ import { useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField, SelectField } from "../kit/field";
 
-const kindName = (k: PointKind, g: 1 | 2): string => (k === "socket" ? `${g === 1 ? "Single" : "Twin"} socket` : accessories[k].name);
+const kindName = (k: PointKind, g: 1 | 2): string =>
+  k === "socket" ? `${g === 1 ? "Single" : "Twin"} socket` : accessories[k].name;
 
 /** Palette of points: a press puts one on the picked wall, ready to drag or to type its place. */
 export function PointsPanel() {
@@ -17,7 +18,10 @@ export function PointsPanel() {
     <>
       <section aria-label="Add a point" className="grid gap-1.5">
         <h2 className="text-lg">Add a point</h2>
-        <p className="text-[13px] text-soft">It goes on the picked wall. Drag it, use the arrow keys, or just type a number for its distance from the left. Shift picks several.</p>
+        <p className="text-[13px] text-soft">
+          It goes on the picked wall. Drag it, use the arrow keys, or just type a number for its distance from the left.
+          Shift picks several.
+        </p>
         <div className="grid grid-cols-2 gap-1" data-palette>
           {pointKinds.flatMap((k) =>
             (k === "socket" ? ([1, 2] as const) : ([1] as const)).map((g) => (
@@ -28,7 +32,16 @@ export function PointsPanel() {
             )),
           )}
         </div>
-        <SelectField label="Joins" name="joins" value={circuit} options={[{ value: "", name: "the usual circuit" }, ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` }))]} onCommit={setCircuit} />
+        <SelectField
+          label="Joins"
+          name="joins"
+          value={circuit}
+          options={[
+            { value: "", name: "the usual circuit" },
+            ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` })),
+          ]}
+          onCommit={setCircuit}
+        />
       </section>
       <Series circuit={circuit || null} />
       <CopySet />
@@ -36,7 +49,9 @@ export function PointsPanel() {
   );
 }
 
-const seriesKinds = (["socket", "switch", "wall-light", "fused-unit", "appliance-outlet"] as const).flatMap((k) => (k === "socket" ? ([1, 2] as const) : ([1] as const)).map((g) => ({ value: `${k} ${g}`, name: kindName(k, g) })));
+const seriesKinds = (["socket", "switch", "wall-light", "fused-unit", "appliance-outlet"] as const).flatMap((k) =>
+  (k === "socket" ? ([1, 2] as const) : ([1] as const)).map((g) => ({ value: `${k} ${g}`, name: kindName(k, g) })),
+);
 
 /** Several of a kind along the picked wall at equal spacing. */
 function Series({ circuit }: { circuit: string | null }) {
@@ -49,25 +64,83 @@ function Series({ circuit }: { circuit: string | null }) {
   const [range, setRange] = useState<{ wall: string; from: number; to: number; v: number } | null>(null);
   const [how, setHow] = useState<"ends" | "between">("between");
   const [fault, setFault] = useState<string | null>(null);
-  if (!face || !wall) return <p className="text-[13px] text-soft">Pick a wall to place several at equal spacing along it.</p>;
+  if (!face || !wall)
+    return <p className="text-[13px] text-soft">Pick a wall to place several at equal spacing along it.</p>;
   const [k, g] = kind.split(" ") as [PointKind, "1" | "2"];
-  const r = range?.wall === wall ? range : { wall, from: 0, to: Math.round(face.shape.length * 10) / 10, v: usualHeight(house.job, face.room, k) };
+  const r =
+    range?.wall === wall
+      ? range
+      : { wall, from: 0, to: Math.round(face.shape.length * 10) / 10, v: usualHeight(house.job, face.room, k) };
   return (
     <details className="border border-line px-2 py-1" data-series>
-      <summary className="cursor-pointer text-[13.5px]">Several along wall {face.wall.index + 1}, equally spaced</summary>
+      <summary className="cursor-pointer text-[13.5px]">
+        Several along wall {face.wall.index + 1}, equally spaced
+      </summary>
       <div className="grid gap-1 pt-1">
         <SelectField label="Kind" name="series kind" value={kind} options={seriesKinds} onCommit={setKind} />
-        <NumberField label="How many" name="series count" unit="" step={1} min={1} max={40} value={count} onCommit={(n) => (Number.isInteger(n) ? setCount(n) : `How many is ${n}; it must be a whole number between 1 and 40.`)} />
-        <NumberField label="From" name="series from" value={r.from} min={0} max={face.shape.length} onCommit={(from) => setRange({ ...r, from })} />
-        <NumberField label="To" name="series to" value={r.to} min={0} max={face.shape.length} onCommit={(to) => setRange({ ...r, to })} />
-        <NumberField label="Height" name="series height" value={r.v} min={0} max={face.shape.height} onCommit={(v) => setRange({ ...r, v })} />
-        <SelectField label="Spaced" name="series how" value={how} options={[{ value: "between", name: "half a space at each end" }, { value: "ends", name: "first and last on the ends" }]} onCommit={setHow} />
+        <NumberField
+          label="How many"
+          name="series count"
+          unit=""
+          step={1}
+          min={1}
+          max={40}
+          value={count}
+          onCommit={(n) =>
+            Number.isInteger(n) ? setCount(n) : `How many is ${n}; it must be a whole number between 1 and 40.`
+          }
+        />
+        <NumberField
+          label="From"
+          name="series from"
+          value={r.from}
+          min={0}
+          max={face.shape.length}
+          onCommit={(from) => setRange({ ...r, from })}
+        />
+        <NumberField
+          label="To"
+          name="series to"
+          value={r.to}
+          min={0}
+          max={face.shape.length}
+          onCommit={(to) => setRange({ ...r, to })}
+        />
+        <NumberField
+          label="Height"
+          name="series height"
+          value={r.v}
+          min={0}
+          max={face.shape.height}
+          onCommit={(v) => setRange({ ...r, v })}
+        />
+        <SelectField
+          label="Spaced"
+          name="series how"
+          value={how}
+          options={[
+            { value: "between", name: "half a space at each end" },
+            { value: "ends", name: "first and last on the ends" },
+          ]}
+          onCommit={setHow}
+        />
         {fault ? (
           <p role="alert" className="text-[13px] font-medium text-stop">
             {fault}
           </p>
         ) : null}
-        <Button look="solid" onClick={() => setFault(addSeries(wall, { kind: k, gang: g === "2" ? 2 : 1, count, from: r.from, to: r.to, v: r.v, how }, circuit))}>
+        <Button
+          look="solid"
+          onClick={() =>
+            setFault(
+              addSeries(
+                wall,
+                { kind: k, gang: g === "2" ? 2 : 1, count, from: r.from, to: r.to, v: r.v, how },
+                circuit,
+              ),
+            )
+          }
+        >
           Place {count}
         </Button>
       </div>
@@ -81,5 +154,13 @@ function CopySet() {
   const room = useDesk((s) => s.room);
   const others = job.rooms.filter((r) => r.id !== room);
   if (!room || !others.length) return null;
-  return <SelectField label="Copy the points of" name="copy points" value="" options={[{ value: "", name: "choose a room" }, ...others.map((r) => ({ value: r.id, name: r.name }))]} onCommit={(from) => (from ? copyPoints(from, room) : null)} />;
+  return (
+    <SelectField
+      label="Copy the points of"
+      name="copy points"
+      value=""
+      options={[{ value: "", name: "choose a room" }, ...others.map((r) => ({ value: r.id, name: r.name }))]}
+      onCommit={(from) => (from ? copyPoints(from, room) : null)}
+    />
+  );
 }

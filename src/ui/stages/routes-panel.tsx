@@ -18,7 +18,9 @@ export function RoutesPanel() {
       <h2 className="text-lg">Runs</h2>
       {plan.runs.length ? (
         <p className="text-[13px] text-soft">
-          <span className="num">{mm(plan.cable.total / 1000)} m</span> of path; no order over these lines needs less than <span className="num">{mm(plan.cable.bound / 1000)} m</span> (ratio <span className="num">{plan.cable.ratio.toFixed(2)}</span>).
+          <span className="num">{mm(plan.cable.total / 1000)} m</span> of path; no order over these lines needs less
+          than <span className="num">{mm(plan.cable.bound / 1000)} m</span> (ratio{" "}
+          <span className="num">{plan.cable.ratio.toFixed(2)}</span>).
         </p>
       ) : (
         <p className="text-soft">None yet. Put points on a circuit and the runs lay themselves.</p>
@@ -26,7 +28,11 @@ export function RoutesPanel() {
       <ul className="max-h-72 overflow-auto">
         {plan.runs.map((r) => (
           <li key={r.id}>
-            <button type="button" className="flex min-h-7 w-full cursor-pointer justify-between border-b border-dotted border-line text-left text-[13.5px] hover:bg-rail" onClick={() => useDesk.setState({ selection: { kind: "run", id: r.id } })}>
+            <button
+              type="button"
+              className="flex min-h-7 w-full cursor-pointer justify-between border-b border-dotted border-line text-left text-[13.5px] hover:bg-rail"
+              onClick={() => useDesk.setState({ selection: { kind: "run", id: r.id } })}
+            >
               <span>
                 {job.circuits.find((c) => c.id === r.circuit)?.label} · {label(r.from)} to {label(r.to)}
                 {r.pinned ? " · pinned" : ""}
@@ -43,24 +49,63 @@ export function RoutesPanel() {
 /** What the lengths are made of, and the schools picked. */
 export function SettingsPanel() {
   const job = useDesk((s) => s.job);
-  const put = (next: Partial<typeof job.settings>): string | null => edit([change("head", "settings", { ...job.settings, ...next })]);
+  const put = (next: Partial<typeof job.settings>): string | null =>
+    edit([change("head", "settings", { ...job.settings, ...next })]);
   return (
     <details className="border-t border-line pt-2">
       <summary className="cursor-pointer font-cond font-semibold">Settings and schools</summary>
       <div className="grid gap-1.5 pt-1">
-        <NumberField label="Spare at each end" value={job.settings.slack} min={0} max={2000} onCommit={(slack) => put({ slack })} />
-        <NumberField label="Waste" unit="%" step={1} value={job.settings.wastePercent} min={0} max={30} onCommit={(wastePercent) => put({ wastePercent })} />
-        <NumberField label="Left at the board" value={job.settings.boardTail} min={0} max={3000} onCommit={(boardTail) => put({ boardTail })} />
-        <NumberField label="Chase depth" value={job.settings.chaseDepth} min={5} max={100} step={5} onCommit={(chaseDepth) => put({ chaseDepth })} />
+        <NumberField
+          label="Spare at each end"
+          value={job.settings.slack}
+          min={0}
+          max={2000}
+          onCommit={(slack) => put({ slack })}
+        />
+        <NumberField
+          label="Waste"
+          unit="%"
+          step={1}
+          value={job.settings.wastePercent}
+          min={0}
+          max={30}
+          onCommit={(wastePercent) => put({ wastePercent })}
+        />
+        <NumberField
+          label="Left at the board"
+          value={job.settings.boardTail}
+          min={0}
+          max={3000}
+          onCommit={(boardTail) => put({ boardTail })}
+        />
+        <NumberField
+          label="Chase depth"
+          value={job.settings.chaseDepth}
+          min={5}
+          max={100}
+          step={5}
+          onCommit={(chaseDepth) => put({ chaseDepth })}
+        />
         <Link className="text-[13.5px] text-accent underline underline-offset-2" href={`/schools?job=${job.id}`}>
           All schools, with what each would change
         </Link>
-        {schoolQuestions.filter((q) => q.changes !== "steps").map((q) => (
+        {schoolQuestions
+          .filter((q) => q.changes !== "steps")
+          .map((q) => (
             <div key={q.key}>
-              <SelectField label={q.question} value={job.settings.schools[q.key] as string} options={q.options} onCommit={(v) => put({ schools: { ...job.settings.schools, [q.key]: v } as typeof job.settings.schools })} />
-              <p className="text-[12.5px] text-soft">{q.options.find((o) => o.value === job.settings.schools[q.key])?.reason}</p>
+              <SelectField
+                label={q.question}
+                value={job.settings.schools[q.key] as string}
+                options={q.options}
+                onCommit={(v) =>
+                  put({ schools: { ...job.settings.schools, [q.key]: v } as typeof job.settings.schools })
+                }
+              />
+              <p className="text-[12.5px] text-soft">
+                {q.options.find((o) => o.value === job.settings.schools[q.key])?.reason}
+              </p>
             </div>
-        ))}
+          ))}
       </div>
     </details>
   );

@@ -24,12 +24,22 @@ export function RunDetails({ run }: { run: Run }) {
   const selection = useDesk((s) => s.selection);
   const leg = selection?.kind === "run" ? selection.leg : undefined;
   const cable = cableOf(run.cable, useDesk.getState().catalogue);
-  const clips = useMemo(() => (plan?.clips ?? []).filter((c) => c.run === run.id).reduce((s, c) => s + c.marks.length, 0), [plan, run.id]);
+  const clips = useMemo(
+    () => (plan?.clips ?? []).filter((c) => c.run === run.id).reduce((s, c) => s + c.marks.length, 0),
+    [plan, run.id],
+  );
   const holes = useMemo(() => (plan?.holes ?? []).filter((o) => o.runs.includes(run.id)).length, [plan, run.id]);
-  const bundle = useMemo(() => [...new Set((plan?.holes ?? []).filter((o) => o.runs.includes(run.id)).flatMap((o) => o.runs))], [plan, run.id]);
+  const bundle = useMemo(
+    () => [...new Set((plan?.holes ?? []).filter((o) => o.runs.includes(run.id)).flatMap((o) => o.runs))],
+    [plan, run.id],
+  );
   const ends = (plan?.ends ?? []).filter((e) => e.run === run.id);
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
-  const pin = job.pins.find((p) => p.circuit === run.circuit && ((p.from === run.from && p.to === run.to) || (p.from === run.to && p.to === run.from)));
+  const pin = job.pins.find(
+    (p) =>
+      p.circuit === run.circuit &&
+      ((p.from === run.from && p.to === run.to) || (p.from === run.to && p.to === run.from)),
+  );
   const rows: [string, string][] = [
     ["Path", `${mm(run.pathLength)}`],
     ["Tails and spare", `${mm(ends.reduce((s, e) => s + (e.measures.fromMiddle ?? 0), 0) + 2 * job.settings.slack)}`],
@@ -66,7 +76,9 @@ export function RunDetails({ run }: { run: Run }) {
       <div className="mt-2 flex flex-wrap gap-1">
         <WhyThisWay run={run.id} />
         {run.pinned ? null : <Button onClick={() => say(pinRuns([run.id]))}>Pin this run</Button>}
-        {bundle.length > 1 ? <Button onClick={() => say(pinRuns(bundle))}>Pin the bundle of {bundle.length}</Button> : null}
+        {bundle.length > 1 ? (
+          <Button onClick={() => say(pinRuns(bundle))}>Pin the bundle of {bundle.length}</Button>
+        ) : null}
       </div>
       <h3 className="mt-2 text-[14px]">Legs, mm</h3>
       <ol className="text-[13px]">
@@ -76,7 +88,12 @@ export function RunDetails({ run }: { run: Run }) {
           const most = at?.measure === "u" ? face?.shape.length : at?.measure === "v" ? face?.shape.height : undefined;
           return (
             <li key={i} className={`border-b border-dotted border-line py-0.5 ${leg === i ? "bg-rail" : ""}`}>
-              <button type="button" aria-pressed={leg === i} className="flex min-h-6 w-full cursor-pointer justify-between text-left" onClick={() => useDesk.setState({ selection: { kind: "run", id: run.id, leg: i } })}>
+              <button
+                type="button"
+                aria-pressed={leg === i}
+                className="flex min-h-6 w-full cursor-pointer justify-between text-left"
+                onClick={() => useDesk.setState({ selection: { kind: "run", id: run.id, leg: i } })}
+              >
                 <span>
                   {i + 1}. {legWords[l.method]}
                   {face ? `, wall ${face.wall.index + 1} ${face.room.name}` : ""}

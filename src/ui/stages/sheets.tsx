@@ -21,7 +21,8 @@ function useNames() {
   const job = useDesk((s) => s.job);
   const plan = useDesk((s) => s.plan);
   const point = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
-  const circuit = (id: string | null): string => (id === null ? "" : (job.circuits.find((c) => c.id === id)?.label ?? id));
+  const circuit = (id: string | null): string =>
+    id === null ? "" : (job.circuits.find((c) => c.id === id)?.label ?? id);
   const runName = (id: string): string => {
     const r = plan?.runs.find((x) => x.id === id);
     return r ? `${point(r.from)} to ${point(r.to)}` : id;
@@ -31,7 +32,17 @@ function useNames() {
 
 const pickRun = (id: string): void => useDesk.setState({ selection: { kind: "run", id } });
 
-function SheetFrame({ title, about, tools, children }: { title: string; about: string; tools?: React.ReactNode; children: React.ReactNode }) {
+function SheetFrame({
+  title,
+  about,
+  tools,
+  children,
+}: {
+  title: string;
+  about: string;
+  tools?: React.ReactNode;
+  children: React.ReactNode;
+}) {
   return (
     <section className="sheet min-h-0 flex-1 overflow-auto border border-line bg-panel p-3" aria-label={title}>
       <div className="mb-2 flex flex-wrap items-start justify-between gap-2">
@@ -46,26 +57,40 @@ function SheetFrame({ title, about, tools, children }: { title: string; about: s
   );
 }
 
-const link = "inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond font-semibold hover:border-ink";
+const link =
+  "inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond font-semibold hover:border-ink";
 
 export function ContainmentSheet() {
   const { plan, circuit } = useNames();
   const house = useDesk((s) => s.house);
-  const lines = new Map<string, { key: string; where: string; method: string; circuits: Set<string>; length: number; runs: number }>();
+  const lines = new Map<
+    string,
+    { key: string; where: string; method: string; circuits: Set<string>; length: number; runs: number }
+  >();
   for (const r of plan?.runs ?? [])
     for (const l of r.legs) {
       if (l.surface.kind !== "wall") continue;
       const face = house.faces[house.faceOfWall.get(l.surface.id) ?? -1];
       if (!face) continue;
       const key = `${face.wall.id} ${l.method}`;
-      const line = lines.get(key) ?? { key, where: `${face.room.name}, wall ${face.wall.index + 1}`, method: legWords[l.method], circuits: new Set<string>(), length: 0, runs: 0 };
+      const line = lines.get(key) ?? {
+        key,
+        where: `${face.room.name}, wall ${face.wall.index + 1}`,
+        method: legWords[l.method],
+        circuits: new Set<string>(),
+        length: 0,
+        runs: 0,
+      };
       line.circuits.add(circuit(r.circuit));
       line.length += pathLength(l.path);
       line.runs++;
       lines.set(key, line);
     }
   return (
-    <SheetFrame title="Containment on walls" about="What each wall needs to take its cables: chase with capping in masonry, the void in stud walls. Lengths count every cable; where two lie side by side one chase takes both.">
+    <SheetFrame
+      title="Containment on walls"
+      about="What each wall needs to take its cables: chase with capping in masonry, the void in stud walls. Lengths count every cable; where two lie side by side one chase takes both."
+    >
       <Table
         label="Containment by wall"
         rows={[...lines.values()].sort((a, b) => (a.where < b.where ? -1 : 1))}
@@ -86,7 +111,10 @@ export function ContainmentSheet() {
 export function FixingsSheet() {
   const { plan, runName } = useNames();
   return (
-    <SheetFrame title="Clips" about="Evenly spaced within the limit, first and last close to the end. Where the cable stays in reach the table binds; out of reach the spacing is the school picked for the job.">
+    <SheetFrame
+      title="Clips"
+      about="Evenly spaced within the limit, first and last close to the end. Where the cable stays in reach the table binds; out of reach the spacing is the school picked for the job."
+    >
       <Table
         label="Clips by leg"
         rows={plan?.clips ?? []}
@@ -109,10 +137,16 @@ export function FixingsSheet() {
 export function EndsSheet() {
   const { job, plan, point, runName } = useNames();
   return (
-    <SheetFrame title="Ends" about="How each cable comes in and what to leave, measured from the edge where it enters. Too short cannot be saved; slightly long can. Isolate and prove dead before anything is joined to what exists.">
+    <SheetFrame
+      title="Ends"
+      about="How each cable comes in and what to leave, measured from the edge where it enters. Too short cannot be saved; slightly long can. Isolate and prove dead before anything is joined to what exists."
+    >
       <Table
         label="Ends by point"
-        rows={[...(plan?.ends ?? [])].sort((a, b) => point(a.point).localeCompare(point(b.point), undefined, { numeric: true }) || (a.run < b.run ? -1 : 1))}
+        rows={[...(plan?.ends ?? [])].sort(
+          (a, b) =>
+            point(a.point).localeCompare(point(b.point), undefined, { numeric: true }) || (a.run < b.run ? -1 : 1),
+        )}
         keyOf={(e) => `${e.point} ${e.run}`}
         onPick={(e) => useDesk.setState({ selection: { kind: "point", id: e.point } })}
         empty="No ends yet: lay some runs first."
@@ -128,7 +162,10 @@ export function EndsSheet() {
               const p = job.points.find((x) => x.id === e.point)!;
               const kind = makingForPoint(p.kind, plan?.runs.find((r) => r.id === e.run)?.cable ?? "");
               return kind ? (
-                <Link className="underline underline-offset-2" href={`/steps?kind=${kind}&job=${job.id}&box=${boxOf(p).width}&past=${e.measures.past ?? ""}`}>
+                <Link
+                  className="underline underline-offset-2"
+                  href={`/steps?kind=${kind}&job=${job.id}&box=${boxOf(p).width}&past=${e.measures.past ?? ""}`}
+                >
                   make off
                 </Link>
               ) : (
@@ -147,8 +184,13 @@ export function BoardSheet() {
   const boards = job.points.filter((p) => p.kind === "board");
   const without = job.circuits.filter((c) => c.way === null);
   return (
-    <SheetFrame title={boards.length === 1 ? `Board ${boards[0]!.label}` : boards.length ? "Boards" : "Board"} about="Which circuit is on which way. Nothing is dead until it is tested: isolate, prove dead, prove the tester before and after.">
-      {boards.length ? null : <p className="text-soft">There is no board yet. Add one in Points: every run starts there.</p>}
+    <SheetFrame
+      title={boards.length === 1 ? `Board ${boards[0]!.label}` : boards.length ? "Boards" : "Board"}
+      about="Which circuit is on which way. Nothing is dead until it is tested: isolate, prove dead, prove the tester before and after."
+    >
+      {boards.length ? null : (
+        <p className="text-soft">There is no board yet. Add one in Points: every run starts there.</p>
+      )}
       {boards.map((board) => {
         const mine = job.circuits.filter((c) => boardOfCircuit(job, c)?.id === board.id);
         const on = (w: number): typeof mine => mine.filter((c) => c.way === w);
@@ -162,17 +204,54 @@ export function BoardSheet() {
               empty="The board has no ways: set their number in its form."
               columns={[
                 { name: "Way", num: true, cell: (w) => w },
-                { name: "Circuit", cell: (w) => on(w).map((c) => `${c.label} · ${c.name}`).join(" and ") || "spare" },
-                { name: "Device", cell: (w) => on(w).map((c) => `${c.device.curve}${c.device.rating}`).join(", ") },
-                { name: "RCD", cell: (w) => on(w).map((c) => (c.rcd ? `${c.rcd} mA` : "none")).join(", ") },
-                { name: "Cable", cell: (w) => on(w).map((c) => cableOf(c.cable, useDesk.getState().catalogue)?.name).join(", ") },
-                { name: "Cables in", num: true, cell: (w) => on(w).reduce((s, c) => s + (plan?.runs.filter((r) => r.circuit === c.id && (r.from === board.id || r.to === board.id)).length ?? 0), 0) || "" },
+                {
+                  name: "Circuit",
+                  cell: (w) =>
+                    on(w)
+                      .map((c) => `${c.label} · ${c.name}`)
+                      .join(" and ") || "spare",
+                },
+                {
+                  name: "Device",
+                  cell: (w) =>
+                    on(w)
+                      .map((c) => `${c.device.curve}${c.device.rating}`)
+                      .join(", "),
+                },
+                {
+                  name: "RCD",
+                  cell: (w) =>
+                    on(w)
+                      .map((c) => (c.rcd ? `${c.rcd} mA` : "none"))
+                      .join(", "),
+                },
+                {
+                  name: "Cable",
+                  cell: (w) =>
+                    on(w)
+                      .map((c) => cableOf(c.cable, useDesk.getState().catalogue)?.name)
+                      .join(", "),
+                },
+                {
+                  name: "Cables in",
+                  num: true,
+                  cell: (w) =>
+                    on(w).reduce(
+                      (s, c) =>
+                        s +
+                        (plan?.runs.filter((r) => r.circuit === c.id && (r.from === board.id || r.to === board.id))
+                          .length ?? 0),
+                      0,
+                    ) || "",
+                },
               ]}
             />
           </div>
         );
       })}
-      {without.length ? <p className="mt-2 font-medium text-stop">✕ Without a way: {without.map((c) => c.label).join(", ")}</p> : null}
+      {without.length ? (
+        <p className="mt-2 font-medium text-stop">✕ Without a way: {without.map((c) => c.label).join(", ")}</p>
+      ) : null}
     </SheetFrame>
   );
 }
@@ -182,7 +261,13 @@ export function MaterialsSheet() {
   const [by, setBy] = useState<"all" | "circuit">("all");
   const rows = plan ? (by === "all" ? totals(plan.takeoff) : plan.takeoff) : [];
   const cabled = [...new Set((plan?.runs ?? []).map((r) => r.cable))].sort();
-  const cuts = cabled.map((c) => cutDrums(c, plan!.runs.filter((r) => r.cable === c).map((r) => ({ run: r.id, length: r.cutLength })), job.drums));
+  const cuts = cabled.map((c) =>
+    cutDrums(
+      c,
+      plan!.runs.filter((r) => r.cable === c).map((r) => ({ run: r.id, length: r.cutLength })),
+      job.drums,
+    ),
+  );
   return (
     <SheetFrame
       title="Materials"
@@ -203,7 +288,14 @@ export function MaterialsSheet() {
     >
       <div role="radiogroup" aria-label="Sum" className="no-print mb-1 flex">
         {(["all", "circuit"] as const).map((b) => (
-          <button key={b} type="button" role="radio" aria-checked={by === b} onClick={() => setBy(b)} className={`min-h-8 cursor-pointer border border-line px-2.5 font-cond font-semibold ${by === b ? "bg-ink text-panel" : "bg-panel"}`}>
+          <button
+            key={b}
+            type="button"
+            role="radio"
+            aria-checked={by === b}
+            onClick={() => setBy(b)}
+            className={`min-h-8 cursor-pointer border border-line px-2.5 font-cond font-semibold ${by === b ? "bg-ink text-panel" : "bg-panel"}`}
+          >
             {b === "all" ? "In all" : "By circuit"}
           </button>
         ))}
@@ -214,7 +306,9 @@ export function MaterialsSheet() {
         keyOf={(r) => `${r.circuit} ${r.item} ${r.size}`}
         empty="Nothing to take off yet."
         columns={[
-          ...(by === "circuit" ? [{ name: "Circuit", cell: (r: Plan["takeoff"][number]) => circuit(r.circuit) || "shared" }] : []),
+          ...(by === "circuit"
+            ? [{ name: "Circuit", cell: (r: Plan["takeoff"][number]) => circuit(r.circuit) || "shared" }]
+            : []),
           { name: "Item", cell: (r) => r.item },
           { name: "Size", cell: (r) => r.size },
           { name: "Quantity", num: true, cell: (r) => (r.unit === "m" ? r.quantity.toFixed(1) : r.quantity) },
@@ -225,13 +319,23 @@ export function MaterialsSheet() {
       {cuts.map((c) => (
         <div key={c.cable} className="mt-2">
           <h4 className="font-semibold">{cableOf(c.cable, useDesk.getState().catalogue)?.name}</h4>
-          {c.drums.length ? null : <p className="text-[13.5px] text-soft">No drum listed: buy {(c.short / 1000).toFixed(1)} m.</p>}
+          {c.drums.length ? null : (
+            <p className="text-[13.5px] text-soft">No drum listed: buy {(c.short / 1000).toFixed(1)} m.</p>
+          )}
           {c.drums.map((d) => (
             <p key={d.id} className="text-[13.5px]">
-              {d.label} <span className="num">{mm(d.length / 1000)} m</span>: {d.pieces.length ? d.pieces.map((p) => `${runName(p.run)} ${mm(Math.ceil(p.length))}`).join(" · ") : "not opened"}; <span className="num">{(d.left / 1000).toFixed(1)} m</span> left
+              {d.label} <span className="num">{mm(d.length / 1000)} m</span>:{" "}
+              {d.pieces.length
+                ? d.pieces.map((p) => `${runName(p.run)} ${mm(Math.ceil(p.length))}`).join(" · ")
+                : "not opened"}
+              ; <span className="num">{(d.left / 1000).toFixed(1)} m</span> left
             </p>
           ))}
-          {c.drums.length && c.unmet.length ? <p className="font-medium text-warn">! No drum holds {c.unmet.map((p) => `${runName(p.run)} (${(p.length / 1000).toFixed(1)} m)`).join(", ")}.</p> : null}
+          {c.drums.length && c.unmet.length ? (
+            <p className="font-medium text-warn">
+              ! No drum holds {c.unmet.map((p) => `${runName(p.run)} (${(p.length / 1000).toFixed(1)} m)`).join(", ")}.
+            </p>
+          ) : null}
         </div>
       ))}
     </SheetFrame>
@@ -283,7 +387,10 @@ export function SiteBookSheet() {
         <ul className="text-[13.5px]">
           {latest.map((e) => (
             <li key={e.id} className="border-b border-dotted border-line py-0.5">
-              <span className="num">{new Date(e.at).toLocaleString("en-GB", { dateStyle: "short", timeStyle: "short" })}</span> {e.by}: {runName(e.run)}
+              <span className="num">
+                {new Date(e.at).toLocaleString("en-GB", { dateStyle: "short", timeStyle: "short" })}
+              </span>{" "}
+              {e.by}: {runName(e.run)}
               {e.step ? `, ${stepNames[e.step].toLowerCase()}` : ""}
               {e.kind === "undone" ? ", taken back" : e.kind === "cannot" ? ", cannot" : ""}
               {e.text ? ` · ${e.text}` : ""}

@@ -8,7 +8,21 @@ export interface Column<T> {
 }
 
 /** A plain table: units in the heading, figures lined up, a row may be picked. */
-export function Table<T>({ label, columns, rows, keyOf, onPick, empty }: { label: string; columns: readonly Column<T>[]; rows: readonly T[]; keyOf: (row: T) => string; onPick?: (row: T) => void; empty: string }) {
+export function Table<T>({
+  label,
+  columns,
+  rows,
+  keyOf,
+  onPick,
+  empty,
+}: {
+  label: string;
+  columns: readonly Column<T>[];
+  rows: readonly T[];
+  keyOf: (row: T) => string;
+  onPick?: (row: T) => void;
+  empty: string;
+}) {
   if (!rows.length) return <p className="p-2 text-soft">{empty}</p>;
   return (
     <div className="overflow-x-auto" tabIndex={0} role="region" aria-label={label}>
@@ -17,7 +31,11 @@ export function Table<T>({ label, columns, rows, keyOf, onPick, empty }: { label
         <thead>
           <tr>
             {columns.map((c) => (
-              <th key={c.name} scope="col" className={`sticky top-0 border-b border-ink bg-panel px-2 py-1 font-cond font-semibold ${c.num ? "text-right" : "text-left"}`}>
+              <th
+                key={c.name}
+                scope="col"
+                className={`sticky top-0 border-b border-ink bg-panel px-2 py-1 font-cond font-semibold ${c.num ? "text-right" : "text-left"}`}
+              >
                 {c.name}
               </th>
             ))}
@@ -29,7 +47,11 @@ export function Table<T>({ label, columns, rows, keyOf, onPick, empty }: { label
               {columns.map((c, i) => (
                 <td key={c.name} className={`px-2 py-1 ${c.num ? "num text-right" : ""}`}>
                   {i === 0 && onPick ? (
-                    <button type="button" className="min-h-6 cursor-pointer text-left underline decoration-dotted underline-offset-2" onClick={() => onPick(r)}>
+                    <button
+                      type="button"
+                      className="min-h-6 cursor-pointer text-left underline decoration-dotted underline-offset-2"
+                      onClick={() => onPick(r)}
+                    >
                       {c.cell(r)}
                     </button>
                   ) : (

@@ -28,7 +28,16 @@ export function WeightsPanel() {
   return (
     <section aria-label="How runs are laid" className="grid gap-1.5">
       <h2 className="text-lg">How runs are laid</h2>
-      <SelectField label="Weigh" name="preset" value={preset ?? "own"} options={[...(preset ? [] : [{ value: "own", name: "by your own weights" }]), ...presetNames.map((p) => ({ value: p as string, name: presets[p].name }))]} onCommit={(p) => (p === "own" ? null : setCosts(presets[p as keyof typeof presets].cost))} />
+      <SelectField
+        label="Weigh"
+        name="preset"
+        value={preset ?? "own"}
+        options={[
+          ...(preset ? [] : [{ value: "own", name: "by your own weights" }]),
+          ...presetNames.map((p) => ({ value: p as string, name: presets[p].name })),
+        ]}
+        onCommit={(p) => (p === "own" ? null : setCosts(presets[p as keyof typeof presets].cost))}
+      />
       <p className="text-[13px] text-soft">{preset ? presets[preset].about : "Your own weights."}</p>
       <div>
         <Button onClick={() => void compare()}>Lay it every way and compare</Button>
@@ -37,11 +46,26 @@ export function WeightsPanel() {
         <summary className="cursor-pointer text-[13.5px] text-soft">Every weight, in mm of cable</summary>
         <div className="grid gap-1 pt-1">
           {(Object.keys(weightWords) as (keyof Costs)[]).map((k) => (
-            <NumberField key={k} label={weightWords[k].name} name={`weight ${k}`} unit={weightWords[k].unit} step={["bore", "wallHole", "faces", "bend", "crossing"].includes(k) ? 10 : 0.1} value={cost[k]} min={k === "cable" ? 0.05 : 0} onCommit={(x) => setCosts({ ...cost, [k]: x })} />
+            <NumberField
+              key={k}
+              label={weightWords[k].name}
+              name={`weight ${k}`}
+              unit={weightWords[k].unit}
+              step={["bore", "wallHole", "faces", "bend", "crossing"].includes(k) ? 10 : 0.1}
+              value={cost[k]}
+              min={k === "cable" ? 0.05 : 0}
+              onCommit={(x) => setCosts({ ...cost, [k]: x })}
+            />
           ))}
         </div>
       </details>
-      <Sheet open={variants !== null} onOpenChange={(o) => !o && setVariants(null)} wide title="The whole job, laid every way" about="Each is laid for real by its own weights. Take one; Ctrl Z takes it back.">
+      <Sheet
+        open={variants !== null}
+        onOpenChange={(o) => !o && setVariants(null)}
+        wide
+        title="The whole job, laid every way"
+        about="Each is laid for real by its own weights. Take one; Ctrl Z takes it back."
+      >
         {variants === "working" || variants === null ? (
           <p className="text-soft" aria-live="polite">
             Laying the job {presetNames.length} times.
@@ -51,7 +75,19 @@ export function WeightsPanel() {
             <table className="w-full text-[13.5px]" data-variants>
               <thead>
                 <tr className="border-b border-line text-left text-soft">
-                  {["", "Cable, m", "Least, m", "Ratio", "Bores", "Holes in walls", "Chase, m", "Bends", "Faces opened", "Stops", ""].map((x, i) => (
+                  {[
+                    "",
+                    "Cable, m",
+                    "Least, m",
+                    "Ratio",
+                    "Bores",
+                    "Holes in walls",
+                    "Chase, m",
+                    "Bends",
+                    "Faces opened",
+                    "Stops",
+                    "",
+                  ].map((x, i) => (
                     <th key={i} scope="col" className="px-1.5 py-1 font-normal">
                       {x}
                     </th>
@@ -60,17 +96,37 @@ export function WeightsPanel() {
               </thead>
               <tbody>
                 {variants.map((v) => (
-                  <tr key={v.preset} data-variant={v.preset} className={`border-b border-dotted border-line ${v.preset === preset ? "bg-rail" : ""}`}>
+                  <tr
+                    key={v.preset}
+                    data-variant={v.preset}
+                    className={`border-b border-dotted border-line ${v.preset === preset ? "bg-rail" : ""}`}
+                  >
                     <th scope="row" className="px-1.5 py-1 text-left font-semibold whitespace-nowrap">
                       {v.name}
                     </th>
-                    {[v.figures.cable.toFixed(1), v.figures.bound.toFixed(1), v.figures.ratio.toFixed(2), v.figures.bores, v.figures.wallHoles, v.figures.chase.toFixed(1), v.figures.bends, v.figures.faces, v.figures.stops].map((x, i) => (
+                    {[
+                      v.figures.cable.toFixed(1),
+                      v.figures.bound.toFixed(1),
+                      v.figures.ratio.toFixed(2),
+                      v.figures.bores,
+                      v.figures.wallHoles,
+                      v.figures.chase.toFixed(1),
+                      v.figures.bends,
+                      v.figures.faces,
+                      v.figures.stops,
+                    ].map((x, i) => (
                       <td key={i} className="num px-1.5 py-1 text-right">
                         {x}
                       </td>
                     ))}
                     <td className="px-1.5 py-1">
-                      <Button disabled={v.preset === preset} onClick={() => { say(setCosts(v.cost)); setVariants(null); }}>
+                      <Button
+                        disabled={v.preset === preset}
+                        onClick={() => {
+                          say(setCosts(v.cost));
+                          setVariants(null);
+                        }}
+                      >
                         {v.preset === preset ? "in use" : "Take it"}
                       </Button>
                     </td>

@@ -8,7 +8,9 @@ import { Button } from "../kit/button";
 
 /** Why a run goes this way: what its way is made of, and what the next best ways would cost more. */
 export function WhyThisWay({ run }: { run: string }) {
-  const { answer: why, ask } = useAsked<Why | "none">(async (job) => (await askWorker().why(job, useDesk.getState().catalogue, run)) ?? "none");
+  const { answer: why, ask } = useAsked<Why | "none">(
+    async (job) => (await askWorker().why(job, useDesk.getState().catalogue, run)) ?? "none",
+  );
   if (why === null) return <Button onClick={ask}>Why this way?</Button>;
   if (why === "working")
     return (
@@ -20,14 +22,18 @@ export function WhyThisWay({ run }: { run: string }) {
   return (
     <div className="text-[13px]" data-why aria-live="polite">
       <p>
-        The cheapest at these weights: <span className="num">{mm(why.taken.length)}</span> of cable, {why.taken.newBores} new {why.taken.newBores === 1 ? "bore" : "bores"}
-        {why.taken.bores > why.taken.newBores ? ` and ${why.taken.bores - why.taken.newBores} shared` : ""}, {why.taken.wallHoles} {why.taken.wallHoles === 1 ? "hole" : "holes"} in walls, {why.taken.bends} bends, <span className="num">{mm(why.taken.chase)}</span> of chase.
+        The cheapest at these weights: <span className="num">{mm(why.taken.length)}</span> of cable,{" "}
+        {why.taken.newBores} new {why.taken.newBores === 1 ? "bore" : "bores"}
+        {why.taken.bores > why.taken.newBores ? ` and ${why.taken.bores - why.taken.newBores} shared` : ""},{" "}
+        {why.taken.wallHoles} {why.taken.wallHoles === 1 ? "hole" : "holes"} in walls, {why.taken.bends} bends,{" "}
+        <span className="num">{mm(why.taken.chase)}</span> of chase.
       </p>
       {why.next.length ? (
         <ul className="mt-1">
           {why.next.map((n) => (
             <li key={n.without} className="border-t border-dotted border-line py-1">
-              <span className="font-semibold">{n.without}</span>: dearer by what <span className="num">{mm(n.dearer)}</span> of cable is worth; {differenceWords(why.taken, n.parts)}.
+              <span className="font-semibold">{n.without}</span>: dearer by what{" "}
+              <span className="num">{mm(n.dearer)}</span> of cable is worth; {differenceWords(why.taken, n.parts)}.
             </li>
           ))}
         </ul>

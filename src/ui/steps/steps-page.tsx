@@ -8,7 +8,15 @@ import { NumberField } from "../kit/field";
 import { PageBar } from "../kit/page-bar";
 
 /** Making off, one card at a time: what to do, its measure, its check, its usual mistake. For one thumb. */
-export function StepsPage({ schools, start, measures }: { schools: Schools; start: string | null; measures: Record<string, number> }) {
+export function StepsPage({
+  schools,
+  start,
+  measures,
+}: {
+  schools: Schools;
+  start: string | null;
+  measures: Record<string, number>;
+}) {
   const [kind, setKind] = useState(start);
   const making = kind === null ? null : makingOf(kind);
   const open = (k: string | null): void => {
@@ -25,14 +33,22 @@ export function StepsPage({ schools, start, measures }: { schools: Schools; star
     <div className="flex min-h-dvh flex-col">
       <PageBar here="Steps" />
       <main className="mx-auto flex w-full max-w-lg flex-1 flex-col p-4">
-        {making ? <Cards key={making.kind} making={making} schools={schools} measures={measures} back={() => open(null)} /> : (
+        {making ? (
+          <Cards key={making.kind} making={making} schools={schools} measures={measures} back={() => open(null)} />
+        ) : (
           <>
             <h1 className="text-3xl">Steps</h1>
-            <p className="mb-3 text-soft">Making off, card by card, with the measures filled in and the usual mistake told beforehand.</p>
+            <p className="mb-3 text-soft">
+              Making off, card by card, with the measures filled in and the usual mistake told beforehand.
+            </p>
             <ul className="grid gap-2">
               {makings.map((m) => (
                 <li key={m.kind}>
-                  <button type="button" onClick={() => open(m.kind)} className="flex min-h-14 w-full cursor-pointer items-center justify-between border border-line bg-panel px-4 text-left font-cond text-[19px] font-semibold hover:border-ink">
+                  <button
+                    type="button"
+                    onClick={() => open(m.kind)}
+                    className="flex min-h-14 w-full cursor-pointer items-center justify-between border border-line bg-panel px-4 text-left font-cond text-[19px] font-semibold hover:border-ink"
+                  >
                     {m.name}
                     <ArrowRight size={18} aria-hidden />
                   </button>
@@ -46,7 +62,17 @@ export function StepsPage({ schools, start, measures }: { schools: Schools; star
   );
 }
 
-function Cards({ making, schools, measures, back }: { making: Making; schools: Schools; measures: Record<string, number>; back: () => void }) {
+function Cards({
+  making,
+  schools,
+  measures,
+  back,
+}: {
+  making: Making;
+  schools: Schools;
+  measures: Record<string, number>;
+  back: () => void;
+}) {
   const [m, setM] = useState(() => startMeasures(making, measures));
   const [n, setN] = useState(0);
   const cards = making.cards(m, schools);
@@ -58,12 +84,19 @@ function Cards({ making, schools, measures, back }: { making: Making; schools: S
   return (
     <>
       <div className="mb-2 flex items-center gap-2">
-        <button type="button" onClick={back} className="inline-flex size-12 cursor-pointer items-center justify-center border border-line bg-panel" aria-label="All terminations">
+        <button
+          type="button"
+          onClick={back}
+          className="inline-flex size-12 cursor-pointer items-center justify-center border border-line bg-panel"
+          aria-label="All terminations"
+        >
           <ArrowLeft />
         </button>
         <div>
           <h1 className="text-2xl leading-none">{making.name}</h1>
-          <p className="text-[14px] text-soft" role="status">{card ? `Step ${n + 1} of ${cards.length}` : "Done"}</p>
+          <p className="text-[14px] text-soft" role="status">
+            {card ? `Step ${n + 1} of ${cards.length}` : "Done"}
+          </p>
         </div>
       </div>
       <div className="mb-3 h-1.5 bg-line" aria-hidden>
@@ -74,7 +107,16 @@ function Cards({ making, schools, measures, back }: { making: Making; schools: S
           <summary className="min-h-8 cursor-pointer font-cond text-[17px] font-semibold">Measures to work to</summary>
           <div className="mt-2 grid gap-2">
             {making.measures.map((f) => (
-              <NumberField key={f.key} label={f.title} unit={f.unit} value={m[f.key]!} min={f.min} max={f.max} step={f.max <= 25 ? 1 : 10} onCommit={(x) => setM({ ...m, [f.key]: x })} />
+              <NumberField
+                key={f.key}
+                label={f.title}
+                unit={f.unit}
+                value={m[f.key]!}
+                min={f.min}
+                max={f.max}
+                step={f.max <= 25 ? 1 : 10}
+                onCommit={(x) => setM({ ...m, [f.key]: x })}
+              />
             ))}
           </div>
         </details>
@@ -82,11 +124,21 @@ function Cards({ making, schools, measures, back }: { making: Making; schools: S
       {card ? (
         <article className="flex-1" data-card={n}>
           <h2 className="text-[30px] leading-tight">{card.title}</h2>
-          {card.measure ? <p className="num my-2 border-y-2 border-(--tape) py-2 text-[28px] leading-tight font-medium" data-measure>{card.measure}</p> : null}
+          {card.measure ? (
+            <p className="num my-2 border-y-2 border-(--tape) py-2 text-[28px] leading-tight font-medium" data-measure>
+              {card.measure}
+            </p>
+          ) : null}
           <p className="my-2 text-[20px] leading-snug">{card.todo}</p>
-          <p className="mt-4 border-l-4 border-good pl-3 text-[17px] leading-snug"><span className="font-cond font-semibold">Check.</span> {card.check}</p>
-          <p className="mt-3 border-l-4 border-warn pl-3 text-[17px] leading-snug"><span className="font-cond font-semibold">What goes wrong.</span> {card.mistake}</p>
-          {card.caution ? <p className="mt-3 border-l-4 border-stop pl-3 text-[17px] leading-snug font-medium">{card.caution}</p> : null}
+          <p className="mt-4 border-l-4 border-good pl-3 text-[17px] leading-snug">
+            <span className="font-cond font-semibold">Check.</span> {card.check}
+          </p>
+          <p className="mt-3 border-l-4 border-warn pl-3 text-[17px] leading-snug">
+            <span className="font-cond font-semibold">What goes wrong.</span> {card.mistake}
+          </p>
+          {card.caution ? (
+            <p className="mt-3 border-l-4 border-stop pl-3 text-[17px] leading-snug font-medium">{card.caution}</p>
+          ) : null}
         </article>
       ) : (
         <article className="flex-1">
@@ -95,15 +147,29 @@ function Cards({ making, schools, measures, back }: { making: Making; schools: S
         </article>
       )}
       <div className="sticky bottom-0 mt-4 grid grid-cols-[auto_1fr] gap-2 bg-page py-3">
-        <button type="button" disabled={n === 0} onClick={() => go(n - 1)} className="min-h-16 cursor-pointer border border-line bg-panel px-5 font-cond text-[18px] font-semibold disabled:opacity-40">
+        <button
+          type="button"
+          disabled={n === 0}
+          onClick={() => go(n - 1)}
+          className="min-h-16 cursor-pointer border border-line bg-panel px-5 font-cond text-[18px] font-semibold disabled:opacity-40"
+        >
           Back
         </button>
         {card ? (
-          <button type="button" onClick={() => go(n + 1)} className="min-h-16 cursor-pointer bg-accent px-5 font-cond text-[20px] font-semibold text-onaccent" data-next>
+          <button
+            type="button"
+            onClick={() => go(n + 1)}
+            className="min-h-16 cursor-pointer bg-accent px-5 font-cond text-[20px] font-semibold text-onaccent"
+            data-next
+          >
             {n + 1 < cards.length ? "Checked, next" : "Checked, done"}
           </button>
         ) : (
-          <button type="button" onClick={() => go(0)} className="min-h-16 cursor-pointer bg-accent px-5 font-cond text-[20px] font-semibold text-onaccent">
+          <button
+            type="button"
+            onClick={() => go(0)}
+            className="min-h-16 cursor-pointer bg-accent px-5 font-cond text-[20px] font-semibold text-onaccent"
+          >
             The next one
           </button>
         )}

@@ -35,5 +35,15 @@ export default async function Page({ params, searchParams }: Props) {
   const { input } = await searchParams;
   const db = await database();
   const jobs = (await listJobs(db)).map((j) => ({ id: j.id, name: j.name }));
-  return <Bench key={`${name} ${String(input)}`} name={name} input={given(input)} catalogue={await catalogueOf(db)} kept={await keptAnswers(db)} jobs={jobs} actions={{ keep: keepBenchAnswer, drop: dropBenchAnswer }} />;
+  return (
+    <Bench
+      key={`${name} ${String(input)}`}
+      name={name}
+      input={given(input)}
+      catalogue={await catalogueOf(db)}
+      kept={await keptAnswers(db)}
+      jobs={jobs}
+      actions={{ keep: keepBenchAnswer, drop: dropBenchAnswer }}
+    />
+  );
 }

@@ -28,5 +28,15 @@ export default async function Page({ params, searchParams }: Props) {
   const found = await findJob(db, id);
   if (!found) notFound();
   const room = typeof q.room === "string" && found.job.rooms.some((r) => r.id === q.room) ? q.room : null;
-  return <Desk job={found.job} version={found.version} siteBook={await siteBookOf(db, id)} catalogue={await catalogueOf(db)} kept={await keptAnswers(db, id)} start={{ stage: isStage(q.stage) ? q.stage : "points", room, view: viewOf(q.view) }} actions={{ edit, changesSince, addSiteEntries, siteBook }} />;
+  return (
+    <Desk
+      job={found.job}
+      version={found.version}
+      siteBook={await siteBookOf(db, id)}
+      catalogue={await catalogueOf(db)}
+      kept={await keptAnswers(db, id)}
+      start={{ stage: isStage(q.stage) ? q.stage : "points", room, view: viewOf(q.view) }}
+      actions={{ edit, changesSince, addSiteEntries, siteBook }}
+    />
+  );
 }

@@ -3,7 +3,8 @@ import { schoolQuestions, schoolsSchema } from "../../rules/schools";
 import { makingOf, makings, startMeasures } from "./makings";
 
 const schools = schoolsSchema.parse({});
-const text = (kind: string, m = {}, s = schools): string => JSON.stringify(makingOf(kind)!.cards(startMeasures(makingOf(kind)!, m), s));
+const text = (kind: string, m = {}, s = schools): string =>
+  JSON.stringify(makingOf(kind)!.cards(startMeasures(makingOf(kind)!, m), s));
 
 describe("making off, step by step", () => {
   for (const m of makings)
@@ -22,12 +23,23 @@ describe("making off, step by step", () => {
     expect(text("outlet", {}, { ...schools, doubling: "thin" })).toMatch(/"10 mm"/);
     expect(text("mi-second", { faceToFace: 850, entry: 4, tails: 60, body: 45 })).toMatch(/"809 mm"/);
   });
-  it("keeps to the usual when a measure is out of bounds", () => expect(startMeasures(makingOf("outlet")!, { past: 9999 }).past).toBe(70));
+  it("keeps to the usual when a measure is out of bounds", () =>
+    expect(startMeasures(makingOf("outlet")!, { past: 9999 }).past).toBe(70));
   it("follows the schools that change steps", () => {
     const all = (s: typeof schools) => makings.map((m) => JSON.stringify(m.cards(startMeasures(m), s))).join();
-    for (const key of ["armourCores", "armourEarth", "glandTag", "twoEarths", "doubling", "floorJoints", "spareGland"] as const) {
+    for (const key of [
+      "armourCores",
+      "armourEarth",
+      "glandTag",
+      "twoEarths",
+      "doubling",
+      "floorJoints",
+      "spareGland",
+    ] as const) {
       const [a, b] = schoolQuestions.find((q) => q.key === key)!.options;
-      expect(all({ ...schools, [key]: a.value } as typeof schools)).not.toBe(all({ ...schools, [key]: b.value } as typeof schools));
+      expect(all({ ...schools, [key]: a.value } as typeof schools)).not.toBe(
+        all({ ...schools, [key]: b.value } as typeof schools),
+      );
     }
   });
 });

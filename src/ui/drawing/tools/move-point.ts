@@ -18,19 +18,33 @@ export interface Held {
 }
 
 /** Place on the strip for a pointer at drawing x, y: which wall, u and v, snapped to other points' heights and the grid. */
-export function placeAt(walls: readonly UnrolledWall[], p: Point, x: number, y: number, scale: number, free: boolean): { wall: string; u: number; v: number; snapped: number | null } | null {
-  const w = walls.find((a) => x >= a.x && x < a.x + a.face.shape.length) ?? (x < 0 ? walls[0] : walls[walls.length - 1]);
+export function placeAt(
+  walls: readonly UnrolledWall[],
+  p: Point,
+  x: number,
+  y: number,
+  scale: number,
+  free: boolean,
+): { wall: string; u: number; v: number; snapped: number | null } | null {
+  const w =
+    walls.find((a) => x >= a.x && x < a.x + a.face.shape.length) ?? (x < 0 ? walls[0] : walls[walls.length - 1]);
   if (!w) return null;
   const { length, height, top } = w.face.shape;
   let u = Math.min(length, Math.max(0, x - w.x));
   const plate = plateOf(p);
-  const most = top ? lowestTop(top, Math.max(0, u - plate.width / 2), Math.min(length, u + plate.width / 2)) - plate.height / 2 : height;
+  const most = top
+    ? lowestTop(top, Math.max(0, u - plate.width / 2), Math.min(length, u + plate.width / 2)) - plate.height / 2
+    : height;
   let v = Math.min(most, Math.max(0, -y));
   let snapped: number | null = null;
   if (!free) {
     u = Math.round(u / GRID) * GRID;
     const others = walls.flatMap((a) => a.face.points.filter((q) => q.id !== p.id).map((q) => q.v));
-    const near = others.reduce<number | null>((best, q) => (Math.abs(q - v) * scale <= SNAP_PX && (best === null || Math.abs(q - v) < Math.abs(best - v)) ? q : best), null);
+    const near = others.reduce<number | null>(
+      (best, q) =>
+        Math.abs(q - v) * scale <= SNAP_PX && (best === null || Math.abs(q - v) < Math.abs(best - v)) ? q : best,
+      null,
+    );
     snapped = near;
     v = Math.min(most, near ?? Math.round(v / GRID) * GRID);
   }

@@ -16,7 +16,10 @@ export function FoundCables() {
   return (
     <section aria-label="Found in the house" className="grid gap-1.5">
       <h2 className="text-lg">Found in the house</h2>
-      <p className="text-[13px] text-soft">Mark old points as found in their form, and old circuits as kept or extended in Circuits. Isolate, prove dead, prove the tester before and after.</p>
+      <p className="text-[13px] text-soft">
+        Mark old points as found in their form, and old circuits as kept or extended in Circuits. Isolate, prove dead,
+        prove the tester before and after.
+      </p>
       {old.map((c) => (
         <p key={c.id} className="text-[13px]" data-found={c.label}>
           <span className="font-semibold">{c.label}</span>: {foundShape(job, c).words}
@@ -28,14 +31,56 @@ export function FoundCables() {
           <details key={f.id} className="border border-line px-2 py-1">
             <summary className="cursor-pointer text-[13.5px]">
               {label(f.from)} to {f.to === null ? "not traced" : label(f.to)}
-              <span className="text-soft"> · {f.colours === "unknown" ? "not made out" : `${f.colours} colours`}{f.fate === "take-out" ? ", comes out" : ""}</span>
+              <span className="text-soft">
+                {" "}
+                · {f.colours === "unknown" ? "not made out" : `${f.colours} colours`}
+                {f.fate === "take-out" ? ", comes out" : ""}
+              </span>
             </summary>
             <div className="grid gap-1 pt-1">
-              <SelectField label="From" value={f.from} options={points.map((p) => ({ value: p.id, name: p.label }))} onCommit={(from) => put({ from })} />
-              <SelectField label="To" value={f.to ?? ""} options={[{ value: "", name: "end not traced" }, ...points.filter((p) => p.id !== f.from).map((p) => ({ value: p.id, name: p.label }))]} onCommit={(to) => put({ to: to || null })} />
-              <SelectField label="Cable" value={f.cable} options={[{ value: "", name: "not made out" }, ...catalogue.cables.map((c) => ({ value: c.id, name: c.name }))]} onCommit={(cable) => put({ cable })} />
-              <SelectField label="Colours" value={f.colours} options={[{ value: "unknown", name: "not looked at" }, { value: "old", name: "old: red and black" }, { value: "new", name: "new: brown and blue" }]} onCommit={(colours) => put({ colours })} />
-              <SelectField label="Stays" value={f.fate} options={[{ value: "keep", name: "keep it" }, { value: "take-out", name: "take it out" }]} onCommit={(fate) => put({ fate })} />
+              <SelectField
+                label="From"
+                value={f.from}
+                options={points.map((p) => ({ value: p.id, name: p.label }))}
+                onCommit={(from) => put({ from })}
+              />
+              <SelectField
+                label="To"
+                value={f.to ?? ""}
+                options={[
+                  { value: "", name: "end not traced" },
+                  ...points.filter((p) => p.id !== f.from).map((p) => ({ value: p.id, name: p.label })),
+                ]}
+                onCommit={(to) => put({ to: to || null })}
+              />
+              <SelectField
+                label="Cable"
+                value={f.cable}
+                options={[
+                  { value: "", name: "not made out" },
+                  ...catalogue.cables.map((c) => ({ value: c.id, name: c.name })),
+                ]}
+                onCommit={(cable) => put({ cable })}
+              />
+              <SelectField
+                label="Colours"
+                value={f.colours}
+                options={[
+                  { value: "unknown", name: "not looked at" },
+                  { value: "old", name: "old: red and black" },
+                  { value: "new", name: "new: brown and blue" },
+                ]}
+                onCommit={(colours) => put({ colours })}
+              />
+              <SelectField
+                label="Stays"
+                value={f.fate}
+                options={[
+                  { value: "keep", name: "keep it" },
+                  { value: "take-out", name: "take it out" },
+                ]}
+                onCommit={(fate) => put({ fate })}
+              />
               <TextField label="Note" required={false} most={200} value={f.note} onCommit={(note) => put({ note })} />
               <Button look="quiet" onClick={() => say(edit([change("foundCables", f.id, null)]))}>
                 Remove

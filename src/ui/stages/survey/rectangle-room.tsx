@@ -11,9 +11,26 @@ import { OutlineDrawing, RoomFactsFields, type RoomFacts, startFacts } from "./n
 import { mm } from "../../../core/rules/findings";
 
 /** A rectangular room by its inside sizes, or a room of the outline traced on the plan. */
-export function RectangleRoom({ open, onClose, outline }: { open: boolean; onClose: () => void; outline?: XY[] | null }) {
+export function RectangleRoom({
+  open,
+  onClose,
+  outline,
+}: {
+  open: boolean;
+  onClose: () => void;
+  outline?: XY[] | null;
+}) {
   return (
-    <Sheet open={open} onOpenChange={(o) => !o && onClose()} title="Add a room" about={outline ? "The outline is the one you traced. What is it called?" : "Inside sizes, wall to wall. Set it a wall's thickness away from its neighbour and the two share the wall; a crooked room is walked instead."}>
+    <Sheet
+      open={open}
+      onOpenChange={(o) => !o && onClose()}
+      title="Add a room"
+      about={
+        outline
+          ? "The outline is the one you traced. What is it called?"
+          : "Inside sizes, wall to wall. Set it a wall's thickness away from its neighbour and the two share the wall; a crooked room is walked instead."
+      }
+    >
       {open ? <Rectangle onDone={onClose} outline={outline ?? null} /> : null}
     </Sheet>
   );
@@ -21,20 +38,63 @@ export function RectangleRoom({ open, onClose, outline }: { open: boolean; onClo
 
 function Rectangle({ onDone, outline }: { onDone: () => void; outline: XY[] | null }) {
   const [facts, setFacts] = useState<RoomFacts>(startFacts);
-  const [box, setBox] = useState(() => ({ ...freeCorner(useDesk.getState().job, currentStorey()), width: 3600, depth: 3000 }));
+  const [box, setBox] = useState(() => ({
+    ...freeCorner(useDesk.getState().job, currentStorey()),
+    width: 3600,
+    depth: 3000,
+  }));
   const [fault, setFault] = useState<string | null>(null);
-  const corners = outline ?? [{ x: box.x, y: box.y }, { x: box.x, y: box.y + box.depth }, { x: box.x + box.width, y: box.y + box.depth }, { x: box.x + box.width, y: box.y }];
+  const corners = outline ?? [
+    { x: box.x, y: box.y },
+    { x: box.x, y: box.y + box.depth },
+    { x: box.x + box.width, y: box.y + box.depth },
+    { x: box.x + box.width, y: box.y },
+  ];
   return (
     <div className="grid gap-1.5">
       <RoomFactsFields facts={facts} set={(next) => setFacts((f) => ({ ...f, ...next }))} />
       {outline ? (
-        <OutlineDrawing path={outline.map((p) => ({ x: p.x - Math.min(...outline.map((q) => q.x)), y: p.y - Math.min(...outline.map((q) => q.y)) }))} closed lengths={outline.map((p, i) => mm(Math.hypot(outline[(i + 1) % outline.length]!.x - p.x, outline[(i + 1) % outline.length]!.y - p.y)))} label="The outline traced" />
+        <OutlineDrawing
+          path={outline.map((p) => ({
+            x: p.x - Math.min(...outline.map((q) => q.x)),
+            y: p.y - Math.min(...outline.map((q) => q.y)),
+          }))}
+          closed
+          lengths={outline.map((p, i) =>
+            mm(Math.hypot(outline[(i + 1) % outline.length]!.x - p.x, outline[(i + 1) % outline.length]!.y - p.y)),
+          )}
+          label="The outline traced"
+        />
       ) : (
         <>
-          <NumberField label="East–west" name="room width" value={box.width} min={300} max={50000} onCommit={(width) => setBox((b) => ({ ...b, width }))} />
-          <NumberField label="North–south" name="room depth" value={box.depth} min={300} max={50000} onCommit={(depth) => setBox((b) => ({ ...b, depth }))} />
-          <NumberField label="South-west corner, east" name="room east" value={box.x} onCommit={(x) => setBox((b) => ({ ...b, x }))} />
-          <NumberField label="South-west corner, north" name="room north" value={box.y} onCommit={(y) => setBox((b) => ({ ...b, y }))} />
+          <NumberField
+            label="East–west"
+            name="room width"
+            value={box.width}
+            min={300}
+            max={50000}
+            onCommit={(width) => setBox((b) => ({ ...b, width }))}
+          />
+          <NumberField
+            label="North–south"
+            name="room depth"
+            value={box.depth}
+            min={300}
+            max={50000}
+            onCommit={(depth) => setBox((b) => ({ ...b, depth }))}
+          />
+          <NumberField
+            label="South-west corner, east"
+            name="room east"
+            value={box.x}
+            onCommit={(x) => setBox((b) => ({ ...b, x }))}
+          />
+          <NumberField
+            label="South-west corner, north"
+            name="room north"
+            value={box.y}
+            onCommit={(y) => setBox((b) => ({ ...b, y }))}
+          />
         </>
       )}
       <DialogFoot

@@ -31,12 +31,19 @@ export function SurveyPanel() {
   const room = job.rooms.find((r) => r.id === roomId);
   const decks = decksOfStorey(job, storey);
   const others = job.decks.filter((d) => !decks.includes(d));
-  const dwelling = (next: Partial<typeof job.dwelling>): string | null => edit([change("head", "dwelling", { ...job.dwelling, ...next })]);
+  const dwelling = (next: Partial<typeof job.dwelling>): string | null =>
+    edit([change("head", "dwelling", { ...job.dwelling, ...next })]);
   return (
     <div className="grid gap-4">
       <section aria-label="Rooms" className="grid gap-1.5">
         <h2 className="text-lg">{room ? room.name : "Rooms"}</h2>
-        {room ? <RoomForm key={room.id} room={room} /> : <p className="text-soft">No room on this storey yet. Walk the first one: its lengths and turns are enough to start.</p>}
+        {room ? (
+          <RoomForm key={room.id} room={room} />
+        ) : (
+          <p className="text-soft">
+            No room on this storey yet. Walk the first one: its lengths and turns are enough to start.
+          </p>
+        )}
         <div className="flex flex-wrap gap-1">
           <Button look="solid" icon={<Footprints size={14} />} onClick={() => setAdding("walk")}>
             Walk a room
@@ -73,10 +80,29 @@ export function SurveyPanel() {
       <section aria-label="Job" className="grid gap-1.5">
         <h2 className="text-lg">The job</h2>
         <TextField label="Name" value={job.name} onCommit={(name) => edit([change("head", "name", name)])} />
-        <TextField label="Address" required={false} most={200} value={job.address} onCommit={(address) => edit([change("head", "address", address)])} />
-        <SelectField label="Country" value={job.dwelling.country} options={countries} onCommit={(country) => dwelling({ country })} />
-        <CheckField label="New dwelling (heights 450 to 1 200 apply)" value={job.dwelling.newDwelling} onCommit={(newDwelling) => say(dwelling({ newDwelling }))} />
-        <CheckField label="People live in it during the work" value={job.dwelling.occupied} onCommit={(occupied) => say(dwelling({ occupied }))} />
+        <TextField
+          label="Address"
+          required={false}
+          most={200}
+          value={job.address}
+          onCommit={(address) => edit([change("head", "address", address)])}
+        />
+        <SelectField
+          label="Country"
+          value={job.dwelling.country}
+          options={countries}
+          onCommit={(country) => dwelling({ country })}
+        />
+        <CheckField
+          label="New dwelling (heights 450 to 1 200 apply)"
+          value={job.dwelling.newDwelling}
+          onCommit={(newDwelling) => say(dwelling({ newDwelling }))}
+        />
+        <CheckField
+          label="People live in it during the work"
+          value={job.dwelling.occupied}
+          onCommit={(occupied) => say(dwelling({ occupied }))}
+        />
       </section>
       <WalkRoom open={adding === "walk"} onClose={() => setAdding(null)} />
       <RectangleRoom open={adding === "rectangle"} onClose={() => setAdding(null)} />

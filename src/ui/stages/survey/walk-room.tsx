@@ -19,7 +19,13 @@ import { OutlineDrawing, RoomFactsFields, type RoomFacts, startFacts, useAgainst
 /** A room entered by walking round it: lengths and turns in one line, drawn as they are typed. */
 export function WalkRoom({ open, onClose }: { open: boolean; onClose: () => void }) {
   return (
-    <Sheet open={open} onOpenChange={(o) => !o && onClose()} wide title="Walk a room" about="Start in any corner with the wall on your left and go round. Type each length and how you turn at its end: r is right, l is left, r45 another angle, ? a side you could not measure. The last turn may be left out.">
+    <Sheet
+      open={open}
+      onOpenChange={(o) => !o && onClose()}
+      wide
+      title="Walk a room"
+      about="Start in any corner with the wall on your left and go round. Type each length and how you turn at its end: r is right, l is left, r45 another angle, ? a side you could not measure. The last turn may be left out."
+    >
       {open ? <Walk onDone={onClose} /> : null}
     </Sheet>
   );
@@ -37,11 +43,28 @@ function Walk({ onDone }: { onDone: () => void }) {
   const read = useMemo(() => (text.trim() ? readWalk(text) : null), [text]);
   const closed = useMemo(() => (read && "walk" in read ? closeWalk(read.walk, diagonals) : null), [read, diagonals]);
   const room: ClosedWalk | null = closed && "room" in closed ? closed.room : null;
-  const words = read && "refusals" in read ? read.refusals[0]!.message : closed && "refusals" in closed ? closed.refusals[0]!.message : null;
+  const words =
+    read && "refusals" in read
+      ? read.refusals[0]!.message
+      : closed && "refusals" in closed
+        ? closed.refusals[0]!.message
+        : null;
   const path = room ? room.outline : read && "walk" in read ? stepsOf(read.walk) : [{ x: 0, y: 0 }];
-  const lengths = room ? room.outline.map((p, i) => mm(Math.hypot(room.outline[(i + 1) % room.outline.length]!.x - p.x, room.outline[(i + 1) % room.outline.length]!.y - p.y))) : read && "walk" in read ? read.walk.sides.map((s) => (s.length === null ? "?" : mm(s.length))) : [];
+  const lengths = room
+    ? room.outline.map((p, i) =>
+        mm(
+          Math.hypot(
+            room.outline[(i + 1) % room.outline.length]!.x - p.x,
+            room.outline[(i + 1) % room.outline.length]!.y - p.y,
+          ),
+        ),
+      )
+    : read && "walk" in read
+      ? read.walk.sides.map((s) => (s.length === null ? "?" : mm(s.length)))
+      : [];
   const add = (): void => {
-    if (!room) return setFault(words ? `The walk: ${words}.` : "Type the walk first, such as 3600 r 2800 r 3600 r 2800.");
+    if (!room)
+      return setFault(words ? `The walk: ${words}.` : "Type the walk first, such as 3600 r 2800 r 3600 r 2800.");
     const corner = freeCorner(job, facts.storey);
     const b = bounds(room.outline);
     const outline = room.outline.map((p) => ({ x: p.x - b.x0 + corner.x, y: p.y - b.y0 + corner.y }));
@@ -51,11 +74,24 @@ function Walk({ onDone }: { onDone: () => void }) {
       const [otherId, otherSide] = against.split(" ");
       const next = applyPatch(job, changes);
       const other = next.rooms.find((r) => r.id === otherId)!;
-      const moved = alignRoom(next, next.rooms.find((r) => r.id === made.room)!, Number(side), { room: other, side: Number(otherSide) }, facts.thickness, lineUp);
+      const moved = alignRoom(
+        next,
+        next.rooms.find((r) => r.id === made.room)!,
+        Number(side),
+        { room: other, side: Number(otherSide) },
+        facts.thickness,
+        lineUp,
+      );
       if (typeof moved === "string") return setFault(moved);
       // The new room's own things are put in as they come to stand.
       const after = applyPatch(next, moved);
-      changes = changes.map((c) => ({ ...c, after: c.collection === "rooms" ? after.rooms.find((r) => r.id === c.id) : (after.walls.find((w) => w.id === c.id) ?? c.after) }));
+      changes = changes.map((c) => ({
+        ...c,
+        after:
+          c.collection === "rooms"
+            ? after.rooms.find((r) => r.id === c.id)
+            : (after.walls.find((w) => w.id === c.id) ?? c.after),
+      }));
       changes.push(...moved.filter((c) => !changes.some((x) => x.collection === c.collection && x.id === c.id)));
     }
     const refused = edit(changes);
@@ -68,16 +104,51 @@ function Walk({ onDone }: { onDone: () => void }) {
       <div className="grid content-start gap-2">
         <label className="grid gap-1">
           <span className="text-[13px] text-soft">Lengths in mm and turns</span>
-          <input autoFocus data-walk data-field="walk" className="num min-h-11 w-full border border-line bg-field px-2 text-[17px]" placeholder="3600 r 2800 r 3600 r 2800" autoComplete="off" spellCheck={false} value={text} onChange={(e) => { setText(e.target.value); setFault(null); }} onKeyDown={(e) => e.key === "Enter" && add()} />
+          <input
+            autoFocus
+            data-walk
+            data-field="walk"
+            className="num min-h-11 w-full border border-line bg-field px-2 text-[17px]"
+            placeholder="3600 r 2800 r 3600 r 2800"
+            autoComplete="off"
+            spellCheck={false}
+            value={text}
+            onChange={(e) => {
+              setText(e.target.value);
+              setFault(null);
+            }}
+            onKeyDown={(e) => e.key === "Enter" && add()}
+          />
         </label>
         <div className="flex flex-wrap items-center gap-1">
-          <Button hint="F9" onMouseDown={(e) => e.preventDefault()} onClick={() => { document.querySelector<HTMLInputElement>("[data-walk]")?.focus(); void takeReading(); }}>
+          <Button
+            hint="F9"
+            onMouseDown={(e) => e.preventDefault()}
+            onClick={() => {
+              document.querySelector<HTMLInputElement>("[data-walk]")?.focus();
+              void takeReading();
+            }}
+          >
             Laser reading, simulated
           </Button>
         </div>
-        <OutlineDrawing path={path} closed={room !== null} lengths={lengths} label={room ? `Room with ${room.outline.length} sides` : "The walk so far"} />
+        <OutlineDrawing
+          path={path}
+          closed={room !== null}
+          lengths={lengths}
+          label={room ? `Room with ${room.outline.length} sides` : "The walk so far"}
+        />
         <p aria-live="polite" data-gap className={`min-h-5 text-[13.5px] ${words && text.trim() ? "text-warn" : ""}`}>
-          {text.trim() ? (words ? `Not closed yet: ${words}.` : room ? `${gapWords(room)} ${room.sides.filter((s) => s.measured === null).map((s) => `A side not measured comes out at ${mm(s.used)}.`).join(" ")}` : "") : "The room is drawn as you type."}
+          {text.trim()
+            ? words
+              ? `Not closed yet: ${words}.`
+              : room
+                ? `${gapWords(room)} ${room.sides
+                    .filter((s) => s.measured === null)
+                    .map((s) => `A side not measured comes out at ${mm(s.used)}.`)
+                    .join(" ")}`
+                : ""
+            : "The room is drawn as you type."}
         </p>
         {room ? (
           <details>
@@ -85,7 +156,8 @@ function Walk({ onDone }: { onDone: () => void }) {
             <ul className="num text-[13px]">
               {room.sides.map((s, i) => (
                 <li key={i}>
-                  {i + 1}: {s.measured === null ? "not measured" : mm(s.measured)} → {mm(s.used)}, turn {s.usedTurn.toFixed(2)}°
+                  {i + 1}: {s.measured === null ? "not measured" : mm(s.measured)} → {mm(s.used)}, turn{" "}
+                  {s.usedTurn.toFixed(2)}°
                 </li>
               ))}
             </ul>
@@ -96,7 +168,15 @@ function Walk({ onDone }: { onDone: () => void }) {
           {diagonals.map((d, i) => (
             <div key={i} className="grid grid-cols-[1fr_1fr_2fr_auto] items-end gap-1">
               {(["from", "to"] as const).map((k) => (
-                <select key={k} aria-label={`Diagonal ${i + 1} ${k} corner`} className="min-h-8 border border-line bg-field px-1" value={d[k]} onChange={(e) => setDiagonals(diagonals.map((x, n) => (n === i ? { ...x, [k]: Number(e.target.value) } : x)))}>
+                <select
+                  key={k}
+                  aria-label={`Diagonal ${i + 1} ${k} corner`}
+                  className="min-h-8 border border-line bg-field px-1"
+                  value={d[k]}
+                  onChange={(e) =>
+                    setDiagonals(diagonals.map((x, n) => (n === i ? { ...x, [k]: Number(e.target.value) } : x)))
+                  }
+                >
                   {path.map((_, c) => (
                     <option key={c} value={c}>
                       corner {c + 1}
@@ -104,14 +184,29 @@ function Walk({ onDone }: { onDone: () => void }) {
                   ))}
                 </select>
               ))}
-              <NumberField label="Length" name={`diagonal ${i + 1}`} value={d.length} min={100} max={70000} onCommit={(length) => setDiagonals(diagonals.map((x, n) => (n === i ? { ...x, length } : x)))} />
+              <NumberField
+                label="Length"
+                name={`diagonal ${i + 1}`}
+                value={d.length}
+                min={100}
+                max={70000}
+                onCommit={(length) => setDiagonals(diagonals.map((x, n) => (n === i ? { ...x, length } : x)))}
+              />
               <Button look="quiet" onClick={() => setDiagonals(diagonals.filter((_, n) => n !== i))}>
                 Remove
               </Button>
             </div>
           ))}
           <div>
-            <Button disabled={path.length < 4} onClick={() => setDiagonals([...diagonals, { from: 0, to: 2, length: Math.round(Math.hypot(path[2]!.x - path[0]!.x, path[2]!.y - path[0]!.y)) }])}>
+            <Button
+              disabled={path.length < 4}
+              onClick={() =>
+                setDiagonals([
+                  ...diagonals,
+                  { from: 0, to: 2, length: Math.round(Math.hypot(path[2]!.x - path[0]!.x, path[2]!.y - path[0]!.y)) },
+                ])
+              }
+            >
               Add a diagonal
             </Button>
           </div>
@@ -122,9 +217,30 @@ function Walk({ onDone }: { onDone: () => void }) {
         <SelectField label="Stands" name="stands" value={against} options={options} onCommit={setAgainst} />
         {against ? (
           <>
-            <SelectField label="With its wall" name="its wall" value={side} options={(room?.outline ?? []).map((_, i) => ({ value: String(i), name: `from corner ${i + 1} to ${((i + 1) % room!.outline.length) + 1}` }))} onCommit={setSide} />
-            <SelectField label="Lined up" name="lined up" value={lineUp} options={[{ value: "left", name: "at the left end" }, { value: "middle", name: "in the middle" }, { value: "right", name: "at the right end" }]} onCommit={setLineUp} />
-            <p className="text-[12.5px] text-soft">Left and right as seen from the other room. The wall thickness above is that of the shared wall.</p>
+            <SelectField
+              label="With its wall"
+              name="its wall"
+              value={side}
+              options={(room?.outline ?? []).map((_, i) => ({
+                value: String(i),
+                name: `from corner ${i + 1} to ${((i + 1) % room!.outline.length) + 1}`,
+              }))}
+              onCommit={setSide}
+            />
+            <SelectField
+              label="Lined up"
+              name="lined up"
+              value={lineUp}
+              options={[
+                { value: "left", name: "at the left end" },
+                { value: "middle", name: "in the middle" },
+                { value: "right", name: "at the right end" },
+              ]}
+              onCommit={setLineUp}
+            />
+            <p className="text-[12.5px] text-soft">
+              Left and right as seen from the other room. The wall thickness above is that of the shared wall.
+            </p>
           </>
         ) : null}
         <DialogFoot fault={fault} onLeave={onDone} onDo={add}>

@@ -9,9 +9,15 @@ const MOST = 2_000_000;
 /** `POST /api/calc/NAME`: the calculator's input as JSON; 200 with its output, or 422 with the refusal in words. */
 export async function POST(request: Request, { params }: { params: Promise<{ name: string }> }): Promise<Response> {
   const { name } = await params;
-  const refuse = (code: string, message: string, path = ""): Response => Response.json({ error: { code, message, path } }, { status: 422 });
+  const refuse = (code: string, message: string, path = ""): Response =>
+    Response.json({ error: { code, message, path } }, { status: 422 });
   const c = calculatorNamed(name);
-  if (!c) return refuse("unknown-calculator", `name: got ${JSON.stringify(name)}; must be one of ${calculators.map((x) => x.name).join(", ")}`, "name");
+  if (!c)
+    return refuse(
+      "unknown-calculator",
+      `name: got ${JSON.stringify(name)}; must be one of ${calculators.map((x) => x.name).join(", ")}`,
+      "name",
+    );
   const text = await request.text();
   if (text.length > MOST) return refuse("too-large", `input: has ${text.length} characters; at most ${MOST} are read`);
   let input: unknown;

@@ -17,5 +17,13 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const found = await findJob(db, id);
   if (!found) notFound();
   const catalogue = await catalogueOf(db);
-  return <SiteView job={found.job} plan={makePlan(found.job, { catalogue })} catalogue={catalogue} siteBook={await siteBookOf(db, id)} send={addSiteEntries} />;
+  return (
+    <SiteView
+      job={found.job}
+      plan={makePlan(found.job, { catalogue })}
+      catalogue={catalogue}
+      siteBook={await siteBookOf(db, id)}
+      send={addSiteEntries}
+    />
+  );
 }

@@ -12,36 +12,72 @@ import { picturesOf } from "../../../../../data/pictures";
 import { siteBookOf } from "../../../../../data/site-book";
 
 const csv = { "take-off.csv": takeOffCsv, "cut-list.csv": cutListCsv, "boring.csv": boringCsv } as const;
-const sheets = { "plan.svg": ["plan", "svg"], "plan.dxf": ["plan", "dxf"], "unrolled.svg": ["unrolled", "svg"], "unrolled.dxf": ["unrolled", "dxf"] } as const;
+const sheets = {
+  "plan.svg": ["plan", "svg"],
+  "plan.dxf": ["plan", "dxf"],
+  "unrolled.svg": ["unrolled", "svg"],
+  "unrolled.dxf": ["unrolled", "dxf"],
+} as const;
 const names = ["file", "points.csv", ...Object.keys(csv), ...Object.keys(sheets)];
 
-const fileName = (name: string, ending: string): string => `${name.toLowerCase().replace(/[^a-z0-9]+/g, "-").replace(/^-|-$/g, "") || "job"}${ending}`;
-const missing = (path: string, message: string): Response => Response.json({ error: { code: "not-found", message: `${path}: ${message}`, path } }, { status: 404 });
+const fileName = (name: string, ending: string): string =>
+  `${
+    name
+      .toLowerCase()
+      .replace(/[^a-z0-9]+/g, "-")
+      .replace(/^-|-$/g, "") || "job"
+  }${ending}`;
+const missing = (path: string, message: string): Response =>
+  Response.json({ error: { code: "not-found", message: `${path}: ${message}`, path } }, { status: 404 });
 
 /**
  * `GET /api/jobs/ID/…`: the job file, lists as CSV, and drawings of a storey (`plan.svg?storey=ID`) or a room unrolled
  * (`unrolled.dxf?room=ID`); worked out afresh by the same plan the desk shows.
  */
-export async function GET(request: Request, { params }: { params: Promise<{ id: string; what: string }> }): Promise<Response> {
+export async function GET(
+  request: Request,
+  { params }: { params: Promise<{ id: string; what: string }> },
+): Promise<Response> {
   const { id, what } = await params;
   const db = await database();
   const found = await findJob(db, id);
   if (!found) return missing("job", `there is none with the id ${JSON.stringify(id)}`);
   const { job } = found;
-  const send = (body: string, type: string, ending: string): Response => new Response(body, { headers: { "content-type": `${type}; charset=utf-8`, "content-disposition": `attachment; filename="${fileName(job.name, ending)}"` } });
-  if (what === "file") return send(writeJobFile(job, await siteBookOf(db, id), await picturesOf(db, id, picturesNamed(job))), "application/json", ".lumbet.json");
+  const send = (body: string, type: string, ending: string): Response =>
+    new Response(body, {
+      headers: {
+        "content-type": `${type}; charset=utf-8`,
+        "content-disposition": `attachment; filename="${fileName(job.name, ending)}"`,
+      },
+    });
+  if (what === "file")
+    return send(
+      writeJobFile(job, await siteBookOf(db, id), await picturesOf(db, id, picturesNamed(job))),
+      "application/json",
+      ".lumbet.json",
+    );
   const catalogue = await catalogueOf(db);
   if (what === "points.csv") return send(pointsCsv(layHouse(job, catalogue)), "text/csv", "-points.csv");
-  if (Object.hasOwn(csv, what)) return send(csv[what as keyof typeof csv](job, makePlan(job, { catalogue })), "text/csv", `-${what}`);
-  if (!Object.hasOwn(sheets, what)) return missing("export", `got ${JSON.stringify(what)}; must be ${names.join(", ")}`);
+  if (Object.hasOwn(csv, what))
+    return send(csv[what as keyof typeof csv](job, makePlan(job, { catalogue })), "text/csv", `-${what}`);
+  if (!Object.hasOwn(sheets, what))
+    return missing("export", `got ${JSON.stringify(what)}; must be ${names.join(", ")}`);
   const [view, format] = sheets[what as keyof typeof sheets];
   const list = view === "plan" ? job.storeys : job.rooms;
   const field = view === "plan" ? "storey" : "room";
   const wanted = new URL(request.url).searchParams.get(field) ?? list[0]?.id ?? "";
   const thing = list.find((x) => x.id === wanted);
-  if (!thing) return missing(field, `got ${JSON.stringify(wanted)}; must be ${list.map((x) => x.id).join(", ") || `a ${field} of this job, which has none`}`);
+  if (!thing)
+    return missing(
+      field,
+      `got ${JSON.stringify(wanted)}; must be ${list.map((x) => x.id).join(", ") || `a ${field} of this job, which has none`}`,
+    );
   const house = layHouse(job, catalogue);
   const plan = planHouse(house);
   const sheet = view === "plan" ? planSheet(house, wanted, plan) : unrolledSheet(house, wanted, plan);
-  return send(format === "svg" ? sheetSvg(sheet) : sheetDxf(sheet), format === "svg" ? "image/svg+xml" : "image/vnd.dxf", `-${fileName(thing.name, `.${format}`)}`);
+  return send(
+    format === "svg" ? sheetSvg(sheet) : sheetDxf(sheet),
+    format === "svg" ? "image/svg+xml" : "image/vnd.dxf",
+    `-${fileName(thing.name, `.${format}`)}`,
+  );
 }

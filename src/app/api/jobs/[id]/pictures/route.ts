@@ -4,12 +4,14 @@ import { database } from "../../../../../data/client";
 import { findJob } from "../../../../../data/jobs";
 import { addPicture } from "../../../../../data/pictures";
 
-const refuse = (status: number, message: string): Response => Response.json({ error: { code: status === 404 ? "not-found" : "invalid", message, path: "picture" } }, { status });
+const refuse = (status: number, message: string): Response =>
+  Response.json({ error: { code: status === 404 ? "not-found" : "invalid", message, path: "picture" } }, { status });
 
 /** `POST /api/jobs/ID/pictures`, body the picture file: keeps it beside the job and answers its id. */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const { id } = await params;
-  if (Number(request.headers.get("content-length") ?? 0) > PICTURE_MOST) return refuse(413, `picture: at most ${PICTURE_MOST} bytes are kept`);
+  if (Number(request.headers.get("content-length") ?? 0) > PICTURE_MOST)
+    return refuse(413, `picture: at most ${PICTURE_MOST} bytes are kept`);
   const bytes = new Uint8Array(await request.arrayBuffer());
   const kind = pictureKind(bytes);
   if ("message" in kind) return refuse(422, `picture: ${kind.message}`);
