@@ -110,7 +110,7 @@ describe("routes, timber and the solid view", () => {
     await stored();
     expect((await job()).decks.find((d) => d.id === "deck-over")!.boreLines).toEqual([1300]);
     await page.waitForSelector('[data-chalk="1300"]');
-    await press("Let go of the line at");
+    await press("Remove the line at");
     await stored();
   });
 

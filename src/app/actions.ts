@@ -3,12 +3,13 @@ import { nanoid } from "nanoid";
 import { z } from "zod";
 import { picturesNamed, readJobFile } from "../core/job/file";
 import { blankJob, idSchema } from "../core/job/model";
+import { keyedPatchSchema } from "../core/job/patch";
 import { siteEntrySchema } from "../core/site-book/entries";
 import { database } from "../data/client";
 import { ternCottage } from "../data/demo/tern-cottage";
 import { defaultSchools } from "../data/defaults";
 import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "../data/jobs";
-import { addPicture, picturesOf } from "../data/pictures";
+import { addPictures, picturesOf } from "../data/pictures";
 import { addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
 import type { EditAnswer } from "../ui/job/actions";
 
@@ -16,7 +17,9 @@ import type { EditAnswer } from "../ui/job/actions";
 
 const version = z.number().int().min(0);
 
-export async function edit(jobId: string, base: number, patch: unknown): Promise<EditAnswer> {
+const sentPatches = z.array(keyedPatchSchema).min(1).max(1000);
+
+export async function edit(jobId: string, base: number, patches: unknown, who: unknown): Promise<EditAnswer> {
   const id = idSchema.safeParse(jobId);
   const from = version.safeParse(base);
   if (!id.success || !from.success)
@@ -24,7 +27,13 @@ export async function edit(jobId: string, base: number, patch: unknown): Promise
       kind: "refused",
       refusals: [{ path: id.success ? "version" : "job", message: "is not one this server can know" }],
     };
-  return editJob(await database(), id.data, from.data, patch);
+  const sent = sentPatches.safeParse(patches);
+  if (!sent.success)
+    return {
+      kind: "refused",
+      refusals: sent.error.issues.slice(0, 5).map((i) => ({ path: i.path.join("."), message: i.message })),
+    };
+  return editJob(await database(), id.data, from.data, sent.data, typeof who === "string" ? who : "");
 }
 
 export async function changesSince(jobId: string, since: number): ReturnType<typeof editsSince> {
@@ -77,8 +86,10 @@ export async function duplicateJob(id: string) {
   if (!found) return { ok: false as const, message: "This job is no longer there." };
   const next = nanoid(10);
   const taken = new Set((await listJobs(db)).map((j) => j.name));
-  await addJob(db, { ...found.job, id: next, name: copyName(found.job.name, taken) });
-  for (const p of await picturesOf(db, id, picturesNamed(found.job))) await addPicture(db, next, p);
+  const pictures = await picturesOf(db, id, picturesNamed(found.job));
+  await addJob(db, { ...found.job, id: next, name: copyName(found.job.name, taken) }, (tx) =>
+    addPictures(tx, next, pictures),
+  );
   return { ok: true as const, id: next };
 }
 
@@ -96,8 +107,9 @@ export async function importJob(text: string) {
   if (!read.ok) return { ok: false as const, refusals: read.refusals };
   const id = nanoid(10);
   const db = await database();
-  await addJob(db, { ...read.file.job, id });
-  for (const p of read.file.pictures) await addPicture(db, id, p);
-  if (read.file.siteBook.length) await storeEntries(db, id, read.file.siteBook);
+  await addJob(db, { ...read.file.job, id }, async (tx) => {
+    await addPictures(tx, id, read.file.pictures);
+    await storeEntries(tx, id, read.file.siteBook);
+  });
   return { ok: true as const, id };
 }

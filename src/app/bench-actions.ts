@@ -122,14 +122,9 @@ export async function chooseSchool(
     if (!found) return { ok: false, message: "This job is no longer there." };
     const { settings } = found.job;
     if (settings.schools[k.data] === v.data) continue;
-    const done = await editJob(db, id, found.version, [
-      {
-        collection: "head",
-        id: "settings",
-        before: settings,
-        after: { ...settings, schools: { ...settings.schools, [k.data]: v.data } },
-      },
-    ]);
+    const after = { ...settings, schools: { ...settings.schools, [k.data]: v.data } };
+    const patch = [{ collection: "head", id: "settings", before: settings, after }];
+    const done = await editJob(db, id, found.version, [{ key: nanoid(12), patch }]);
     if (done.kind !== "stored")
       return { ok: false, message: `${found.job.name} could not be changed; open it and try there.` };
     jobs++;

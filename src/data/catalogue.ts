@@ -1,4 +1,4 @@
-import { and, eq } from "drizzle-orm";
+import { and, eq, sql } from "drizzle-orm";
 import {
   type Catalogue,
   type CatalogueRow,
@@ -20,6 +20,18 @@ export async function ownRows(db: Db): Promise<CatalogueRow[]> {
     isCatalogueTable(r.table) ? [{ table: r.table, row: r.row as CatalogueRow["row"] }] : [],
   );
 }
+
+/** The user's own rows as one column of a larger statement. */
+export const ownRowsColumn = sql`(select coalesce(json_agg(json_build_object('table', c."table", 'row', c.row) order by c."table", c.id), '[]'::json) from catalogue_rows c)`;
+
+/** The catalogue out of that column. */
+export const catalogueFrom = (own: unknown): Catalogue =>
+  withRows(
+    standardCatalogue,
+    (own as { table: string; row: CatalogueRow["row"] }[]).flatMap((r) =>
+      isCatalogueTable(r.table) ? [{ table: r.table, row: r.row }] : [],
+    ),
+  );
 
 /** The catalogue that holds here: the typical values with the user's own in their places. */
 export async function catalogueOf(db: Db): Promise<Catalogue> {

@@ -1,27 +1,38 @@
+import { sql } from "drizzle-orm";
 import { mkdtempSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import { beforeEach, describe, expect, it } from "vitest";
+import { beforeAll, beforeEach, describe, expect, it } from "vitest";
 import { pictureKind } from "../core/formats/picture";
 import { picturesNamed, readJobFile, writeJobFile } from "../core/job/file";
 import { makePlan } from "../core/plan/plan";
 import { type Db, openMemory } from "./client";
 import { ternCottage } from "./demo/tern-cottage";
 import { FolderBusy, holderOf, lockFolder } from "./folder-lock";
-import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "./jobs";
+import { EDITS_KEPT, addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "./jobs";
 import { addPicture, pictureOf, picturesOf } from "./pictures";
 import { addSiteEntries, siteBookOf } from "./site-book";
+
+/** Opening an embedded database on a busy machine, ms. */
+const SLOW = 120_000;
 
 const job = ternCottage();
 const s4 = job.points.find((p) => p.id === "s4")!;
 const s5 = job.points.find((p) => p.id === "s5")!;
 const move = (p: typeof s4, u: number) => ({ ...p, place: { ...p.place, u } });
-const patch = (before: typeof s4, after: unknown) => [{ collection: "points", id: before.id, before, after }];
+let made = 0;
+/** One patch of one change, as a device sends it. */
+const patch = (before: typeof s4, after: unknown) => [
+  { key: `test-key-${++made}`, patch: [{ collection: "points", id: before.id, before, after }] },
+];
 
 describe("jobs in the database", () => {
   let db: Db;
-  beforeEach(async () => {
+  beforeAll(async () => {
     db = await openMemory();
+  }, SLOW);
+  beforeEach(async () => {
+    await db.execute(sql`delete from jobs`);
     await addJob(db, job);
   });
   it("come back as they were put in", async () => {
@@ -33,7 +44,7 @@ describe("jobs in the database", () => {
     expect(await editJob(db, job.id, 1, patch(s5, move(s5, 3000)))).toMatchObject({
       kind: "stored",
       version: 3,
-      missed: [{ version: 2 }],
+      missed: { kind: "patches", patches: [{ version: 2 }] },
     });
     expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2500)))).toMatchObject({
       kind: "conflict",
@@ -41,12 +52,69 @@ describe("jobs in the database", () => {
     });
     const now = (await findJob(db, job.id))!.job;
     expect(now.points.find((p) => p.id === "s4")!.place).toMatchObject({ u: 2123 });
-    expect(await editsSince(db, job.id, 1)).toHaveLength(2);
+    expect(await editsSince(db, job.id, 1)).toMatchObject({
+      kind: "patches",
+      patches: [{ version: 2 }, { version: 3 }],
+    });
+  });
+  it("take twelve moves of one point by one hand, one after the other, as no conflict", async () => {
+    const at = (i: number) => move(s4, 1000 + 10 * i);
+    const sent = Array.from({ length: 12 }, (_, i) => patch(i ? at(i - 1) : s4, at(i))[0]!);
+    expect(await editJob(db, job.id, 1, sent, "Pat")).toMatchObject({ kind: "stored", version: 13 });
+    expect((await findJob(db, job.id))!.job.points.find((p) => p.id === "s4")!.place).toMatchObject({ u: 1110 });
+    // Another who moved it meanwhile is still a conflict, in the middle of a chain too.
+    const late = [patch(at(3), at(4))[0]!, patch(at(4), at(5))[0]!];
+    expect(await editJob(db, job.id, 13, late)).toMatchObject({ kind: "conflict", clashes: [{ id: "s4" }] });
+  });
+  it("store a patch once, however often it is sent", async () => {
+    const first = patch(s4, move(s4, 1000));
+    expect(await editJob(db, job.id, 1, first)).toMatchObject({ kind: "stored", version: 2 });
+    // The answer was lost; the device sends it again with what came after.
+    const again = [...first, ...patch(move(s4, 1000), move(s4, 1010))];
+    expect(await editJob(db, job.id, 1, again)).toMatchObject({
+      kind: "stored",
+      version: 3,
+      missed: { kind: "patches", patches: [] },
+    });
+    expect(await editJob(db, job.id, 1, again)).toMatchObject({ kind: "stored", version: 3 });
+    expect((await findJob(db, job.id))!.job.points.find((p) => p.id === "s4")!.place).toMatchObject({ u: 1010 });
+  });
+  it("store things put in, changed and taken out in one patch, and heads, as they are left", async () => {
+    const s = { ...s4, id: "new-one", label: "S99", controls: [] };
+    const head = { collection: "head", id: "name", before: job.name, after: "Tern Cottage, east" };
+    const sent = [
+      { key: "mixed-patch-1", patch: [{ collection: "points", id: s.id, before: null, after: s }, head] },
+      { key: "mixed-patch-2", patch: [{ collection: "points", id: s.id, before: s, after: { ...s, label: "S98" } }] },
+      {
+        key: "mixed-patch-3",
+        patch: [{ collection: "drums", id: job.drums[0]!.id, before: job.drums[0], after: null }],
+      },
+    ];
+    expect(await editJob(db, job.id, 1, sent)).toMatchObject({ kind: "stored", version: 4 });
+    const { job: next } = (await findJob(db, job.id))!;
+    expect(next.name).toBe("Tern Cottage, east");
+    expect(next.points.find((p) => p.id === "new-one")!.label).toBe("S98");
+    expect(next.drums).toHaveLength(job.drums.length - 1);
+  });
+  it("trim old edits to a checkpoint: who is far behind gets the whole job", async () => {
+    const n = EDITS_KEPT + 250;
+    const sent = Array.from({ length: n }, (_, i) => patch(i ? move(s4, i) : s4, move(s4, i + 1))[0]!);
+    expect(await editJob(db, job.id, 1, sent)).toMatchObject({ kind: "stored", version: n + 1 });
+    expect(await editsSince(db, job.id, 1)).toMatchObject({ kind: "whole", version: n + 1 });
+    const near = await editsSince(db, job.id, n);
+    expect(near).toMatchObject({ kind: "patches", patches: [{ version: n + 1 }] });
+    const behind = await editJob(db, job.id, 3, patch(s5, move(s5, 3000)));
+    expect(behind).toMatchObject({ kind: "stored", missed: { kind: "whole" } });
   });
   it("refuse a patch that breaks the job, and change nothing", async () => {
     const room = job.rooms[0]!;
     const r = await editJob(db, job.id, 1, [
-      { collection: "rooms", id: room.id, before: room, after: { ...room, outline: [...room.outline].reverse() } },
+      {
+        key: "bad-outline",
+        patch: [
+          { collection: "rooms", id: room.id, before: room, after: { ...room, outline: [...room.outline].reverse() } },
+        ],
+      },
     ]);
     expect(r).toMatchObject({ kind: "refused" });
     expect((await findJob(db, job.id))!.version).toBe(1);

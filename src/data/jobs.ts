@@ -1,10 +1,19 @@
-import { and, asc, desc, eq, gt, isNotNull, isNull, sql } from "drizzle-orm";
+import { type SQL, and, asc, desc, eq, isNotNull, isNull, sql } from "drizzle-orm";
 import { checkInvariants } from "../core/job/invariants";
-import type { Job } from "../core/job/model";
-import { type Change, type Refusal, applyPatch, current, equal, parsePatch } from "../core/job/patch";
-import { catalogueOf } from "./catalogue";
+import type { Collection, Job } from "../core/job/model";
+import {
+  type Change,
+  type Head,
+  type KeyedPatch,
+  type Refusal,
+  applyPatch,
+  clashesOf,
+  current,
+  parsePatch,
+} from "../core/job/patch";
+import { catalogueFrom, ownRowsColumn } from "./catalogue";
 import type { Db } from "./client";
-import { readJob, writeChange, writeJob } from "./job-rows";
+import { type RowChanges, jobColumns, jobOfRow, readJob, rowsOf, writeJob, writeRows } from "./job-rows";
 import * as schema from "./schema";
 
 export interface JobLine {
@@ -16,6 +25,11 @@ export interface JobLine {
   circuits: number;
   updatedAt: string;
 }
+
+/** Edits kept one by one behind the newest; older ones are trimmed, and the rows as they stand are the checkpoint. */
+export const EDITS_KEPT = 2000;
+/** Trimmed when this many more have come, so that not every edit trims. */
+const EDITS_SLACK = 200;
 
 /** Jobs on the list, newest change first. */
 export async function listJobs(db: Db): Promise<JobLine[]> {
@@ -46,9 +60,13 @@ export async function findJob(db: Db, id: string): Promise<{ job: Job; version: 
   return row ? readJob(db, id) : null;
 }
 
-/** Stores a whole job under its id. */
-export async function addJob(db: Db, job: Job): Promise<void> {
-  await db.transaction(async (tx) => writeJob(tx as unknown as Db, job));
+/** Stores a whole job under its id, with what belongs beside it (pictures, site book): all of it or nothing. */
+export async function addJob(db: Db, job: Job, beside?: (tx: Db) => Promise<void>): Promise<void> {
+  await db.transaction(async (tx) => {
+    const t = tx as unknown as Db;
+    await writeJob(t, job);
+    await beside?.(t);
+  });
 }
 
 /** Takes a job off the list (or puts it back); its rows stay. Returns false when there is no such job. */
@@ -61,59 +79,158 @@ export async function setDeleted(db: Db, id: string, deleted: boolean): Promise<
   return rows.length > 0;
 }
 
-/** What became of a patch. `conflict` lists what another person changed meanwhile; nothing of the patch is stored then. */
+/** A patch that others have stored. */
+export interface StoredPatch {
+  version: number;
+  patch: Change[];
+}
+/** What was stored after a version: the patches, or the whole job where they are no longer kept one by one. */
+export type Since = { kind: "patches"; patches: StoredPatch[] } | { kind: "whole"; job: Job; version: number };
+
+/** What became of patches. `conflict` lists what another person changed meanwhile; nothing of them is stored then. */
 export type EditResult =
-  | { kind: "stored"; version: number; missed: { version: number; patch: Change[] }[] }
-  | { kind: "conflict"; version: number; job: Job; clashes: { collection: Change["collection"]; id: string }[] }
+  | { kind: "stored"; version: number; missed: Since }
+  | { kind: "conflict"; version: number; job: Job; clashes: Pick<Change, "collection" | "id">[] }
   | { kind: "refused"; refusals: Refusal[] }
   | { kind: "gone" };
 
 /**
- * Stores a patch made against version `base`. Changes by others to other things since then are no conflict: the patch is
- * stored on top and they are returned as `missed`. When a thing in the patch no longer is as the patch says it was, the
- * whole patch is held back as a conflict. What breaks the job's invariants is refused in words.
+ * Stores patches made one after the other on top of version `base`. Changes by others to other things since then are no conflict:
+ * the patches are stored on top and those changes are returned as `missed`. A patch whose key is known was stored before and is
+ * passed over. Each change is judged against the job as the patches before it leave it; where another has meanwhile made it
+ * something else, all is held back as a conflict. What breaks the job's invariants is refused in words.
+ * Costs at most four statements: the lock, what stands, what is stored, and now and then the trimming of old edits.
  */
-export async function editJob(db: Db, id: string, base: number, input: unknown): Promise<EditResult> {
-  const parsed = parsePatch(input);
-  if ("refusals" in parsed) return { kind: "refused", refusals: parsed.refusals };
+export async function editJob(
+  db: Db,
+  id: string,
+  base: number,
+  sent: readonly { key: string; patch: unknown }[],
+  who = "",
+): Promise<EditResult> {
+  const clean: KeyedPatch[] = [];
+  for (const s of sent) {
+    const parsed = parsePatch(s.patch);
+    if ("refusals" in parsed) return { kind: "refused", refusals: parsed.refusals };
+    clean.push({ key: s.key, patch: parsed.patch });
+  }
   return db.transaction(async (tx) => {
     const t = tx as unknown as Db;
-    const [head] = await t
+    const locked = await t
       .select({ version: schema.jobs.version })
       .from(schema.jobs)
       .where(and(eq(schema.jobs.id, id), isNull(schema.jobs.deletedAt)))
       .for("update");
-    if (!head) return { kind: "gone" };
-    const { job } = (await readJob(t, id))!;
-    const clashes = parsed.patch
-      .filter((c) => !equal(current(job, c), c.before) && !equal(current(job, c), c.after))
-      .map(({ collection, id: thing }) => ({ collection, id: thing }));
-    if (clashes.length) return { kind: "conflict", version: head.version, job, clashes };
-    const next = applyPatch(job, parsed.patch);
-    const refusals = checkInvariants(next, await catalogueOf(t));
+    if (!locked.length) return { kind: "gone" };
+    const now = await standing(t, id, base, clean);
+    const waiting = clean.filter((p) => !now.known.has(p.key));
+    const flat = waiting.flatMap((p) => p.patch);
+    const clashes = clashesOf(now.job, flat);
+    if (clashes.length) return { kind: "conflict", version: now.version, job: now.job, clashes };
+    const next = applyPatch(now.job, flat);
+    const refusals = checkInvariants(next, now.catalogue);
     if (refusals.length) return { kind: "refused", refusals };
-    const missed =
-      base < head.version
-        ? await t
-            .select({ version: schema.edits.version, patch: schema.edits.patch })
-            .from(schema.edits)
-            .where(and(eq(schema.edits.jobId, id), gt(schema.edits.version, base)))
-            .orderBy(asc(schema.edits.version))
-        : [];
-    for (const c of parsed.patch) await writeChange(t, id, c);
-    const version = head.version + 1;
-    await t.update(schema.jobs).set({ version, updatedAt: new Date() }).where(eq(schema.jobs.id, id));
-    await t.insert(schema.edits).values({ jobId: id, version, patch: parsed.patch });
-    return { kind: "stored", version, missed: missed as { version: number; patch: Change[] }[] };
+    const { missed } = now;
+    if (!waiting.length) return { kind: "stored", version: now.version, missed };
+    const version = now.version + waiting.length;
+    const lines = waiting.map(
+      (p, i) =>
+        sql`(${id}, ${now.version + 1 + i}, ${JSON.stringify(p.patch)}::text::jsonb, ${p.key}, ${who.slice(0, 60)})`,
+    );
+    const { rows, heads } = rowsToWrite(next, flat);
+    const line = sql`insert into edits (job_id, version, patch, key, who) values ${sql.join(lines, sql`, `)}`;
+    await writeRows(t, id, rows, heads, version, line);
+    if (version - now.editsFrom > EDITS_KEPT + EDITS_SLACK) await trimEdits(t, id, version - EDITS_KEPT);
+    return { kind: "stored", version, missed };
   });
 }
 
-/** Patches stored after a version, oldest first. */
-export async function editsSince(db: Db, id: string, version: number): Promise<{ version: number; patch: Change[] }[]> {
-  const rows = await db
-    .select({ version: schema.edits.version, patch: schema.edits.patch })
-    .from(schema.edits)
-    .where(and(eq(schema.edits.jobId, id), gt(schema.edits.version, version)))
-    .orderBy(asc(schema.edits.version));
-  return rows as { version: number; patch: Change[] }[];
+interface Standing {
+  job: Job;
+  version: number;
+  editsFrom: number;
+  catalogue: ReturnType<typeof catalogueFrom>;
+  known: ReadonlySet<string>;
+  missed: Since;
+}
+
+const sinceColumn = (id: string, base: number): SQL =>
+  sql`(select coalesce(json_agg(json_build_object('version', e.version, 'patch', e.patch, 'key', e.key) order by e.version), '[]'::json) from edits e where e.job_id = ${id} and e.version > ${base})`;
+
+/** What stands of a job, and all that an edit must know beside it, with one statement. */
+async function standing(t: Db, id: string, base: number, sent: readonly KeyedPatch[]): Promise<Standing> {
+  const keys = JSON.stringify(sent.map((p) => p.key));
+  const known = sql`(select coalesce(json_agg(e.key), '[]'::json) from edits e where e.job_id = ${id} and e.key in (select json_array_elements_text(${keys}::text::json)))`;
+  const [row] = rowsOf<
+    Parameters<typeof jobOfRow>[1] & {
+      known: string[];
+      since: (StoredPatch & { key: string })[];
+      edits_from: number;
+      own: unknown;
+    }
+  >(
+    await t.execute(
+      sql`select ${jobColumns(id)}, j.edits_from, ${known} as known, ${sinceColumn(id, base)} as since, ${ownRowsColumn} as own from jobs j where j.id = ${id}`,
+    ),
+  );
+  const job = jobOfRow(id, row!);
+  const had = new Set(row!.known);
+  const missed: Since =
+    base < row!.edits_from
+      ? { kind: "whole", job, version: row!.version }
+      : {
+          kind: "patches",
+          patches: row!.since.filter((e) => !had.has(e.key)).map(({ version, patch }) => ({ version, patch })),
+        };
+  return {
+    job,
+    version: row!.version,
+    editsFrom: row!.edits_from,
+    catalogue: catalogueFrom(row!.own),
+    known: had,
+    missed,
+  };
+}
+
+/** The rows and heads that a patch leaves changed, each once with its last value. */
+function rowsToWrite(
+  next: Job,
+  patch: readonly Change[],
+): { rows: Map<Collection, RowChanges>; heads: Partial<Record<Head, unknown>> } {
+  const rows = new Map<Collection, RowChanges>();
+  const heads: Partial<Record<Head, unknown>> = {};
+  const seen = new Set<string>();
+  for (const c of patch) {
+    const at = `${c.collection} ${c.id}`;
+    if (seen.has(at)) continue;
+    seen.add(at);
+    const value = current(next, c);
+    if (c.collection === "head") {
+      heads[c.id as Head] = value;
+      continue;
+    }
+    const list = rows.get(c.collection) ?? { put: [], drop: [] };
+    if (value === null) list.drop.push(c.id);
+    else list.put.push(value as { id: string });
+    rows.set(c.collection, list);
+  }
+  return { rows, heads };
+}
+
+async function trimEdits(t: Db, id: string, upTo: number): Promise<void> {
+  await t.execute(
+    sql`with gone as (delete from edits where job_id = ${id} and version <= ${upTo} returning 1) update jobs set edits_from = ${upTo} where id = ${id}`,
+  );
+}
+
+/** What was stored after a version, oldest first; the whole job where the edits are no longer kept. Null when it is off the list. */
+export async function editsSince(db: Db, id: string, version: number): Promise<Since | null> {
+  const [row] = rowsOf<{ edits_from: number; since: (StoredPatch & { key: string })[] }>(
+    await db.execute(
+      sql`select j.edits_from, ${sinceColumn(id, version)} as since from jobs j where j.id = ${id} and j.deleted_at is null`,
+    ),
+  );
+  if (!row) return null;
+  if (version < row.edits_from) return { kind: "whole", ...(await readJob(db, id))! };
+  return { kind: "patches", patches: row.since.map((e) => ({ version: e.version, patch: e.patch })) };
 }

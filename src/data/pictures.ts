@@ -13,6 +13,11 @@ export async function addPicture(db: Db, jobId: string, p: Picture): Promise<voi
     .onConflictDoNothing();
 }
 
+/** Keeps several, a few at a time so that no statement grows beyond bounds. */
+export async function addPictures(db: Db, jobId: string, pictures: readonly Picture[]): Promise<void> {
+  for (const p of pictures) await addPicture(db, jobId, p);
+}
+
 export async function pictureOf(db: Db, jobId: string, id: string): Promise<Picture | null> {
   const [row] = await db
     .select({ id: schema.pictures.id, type: schema.pictures.type, data: schema.pictures.data })

@@ -8,6 +8,7 @@ import {
   primaryKey,
   text,
   timestamp,
+  uniqueIndex,
 } from "drizzle-orm/pg-core";
 import type { Circuit, Deck, Dwelling, Forbidden, FoundTrunking, Pin, Point, Room, Settings } from "../core/job/model";
 
@@ -21,6 +22,8 @@ export const jobs = pgTable("jobs", {
   settings: jsonb("settings").$type<Settings>().notNull(),
   /** Grows by one with every stored patch. */
   version: integer("version").notNull().default(1),
+  /** Edits up to and with this version are no longer kept one by one: the rows as they stand are the checkpoint. */
+  editsFrom: integer("edits_from").notNull().default(0),
   createdAt: timestamp("created_at", { withTimezone: true }).notNull().defaultNow(),
   updatedAt: timestamp("updated_at", { withTimezone: true }).notNull().defaultNow(),
   /** Set when the job is taken off the list; the rows stay until they are cleared, so that it can be undone. */
@@ -184,6 +187,7 @@ export const pins = pgTable(
     from: text("from").notNull(),
     to: text("to").notNull(),
     legs: jsonb("legs").$type<Pin["legs"]>().notNull(),
+    number: integer("number").notNull().default(1),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
@@ -326,8 +330,12 @@ export const edits = pgTable(
     version: integer("version").notNull(),
     patch: jsonb("patch").notNull(),
     at: timestamp("at", { withTimezone: true }).notNull().defaultNow(),
+    /** Made on the device that sent it: the same patch sent twice is stored once. Null on lines older than keys. */
+    key: text("key"),
+    /** Who made it, as that person is called on the device; empty when nobody said. */
+    who: text("who").notNull().default(""),
   },
-  (t) => [primaryKey({ columns: [t.jobId, t.version] })],
+  (t) => [primaryKey({ columns: [t.jobId, t.version] }), uniqueIndex("edits_key").on(t.jobId, t.key)],
 );
 
 /** The site book: lines are only added, never changed. */
@@ -342,6 +350,8 @@ export const siteEntries = pgTable(
     text: text("text").notNull(),
     by: text("by").notNull(),
     at: text("at").notNull(),
+    /** What was in hand when the step was ticked: the run as it was done. */
+    held: jsonb("held").$type<unknown>(),
     storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] }), index("site_entries_run").on(t.jobId, t.run)],

@@ -3,6 +3,7 @@ import type { Catalogue } from "../core/rules/catalogue";
 import { layHouse } from "../core/job/house";
 import type { Job } from "../core/job/model";
 import { type RingAgainstRadials, type Variant, ringAgainstRadials, variantsOf } from "../core/plan/compare-plans";
+import type { SiteEntry } from "../core/site-book/entries";
 import { makePlan } from "../core/plan/plan";
 import type { Plan } from "../core/plan/plan-model";
 import { buildGraph } from "../core/routing/build";
@@ -17,7 +18,13 @@ let last: Plan | null = null;
 
 const api = {
   /** @param quick true while something is dragged: the runs of the last plan are laid again as they are joined, without a second look */
-  plan: (job: Job, catalogue: Catalogue, quick: boolean, tell?: (share: number) => void): Plan => {
+  plan: (
+    job: Job,
+    catalogue: Catalogue,
+    siteBook: readonly SiteEntry[],
+    quick: boolean,
+    tell?: (share: number) => void,
+  ): Plan => {
     let told = performance.now();
     const progress = (done: number, of: number): void => {
       const now = performance.now();

@@ -1,6 +1,7 @@
 import Papa from "papaparse";
 import { z } from "zod";
 import { type Catalogue, type CatalogueRow, type CatalogueTable, rowSchemas } from "../rules/catalogue";
+import { readNumber } from "../base/numbers";
 import { toCsv } from "./csv";
 
 /** Columns of a table in order, with the kind of each. */
@@ -18,6 +19,12 @@ function columnsOf(table: CatalogueTable): { name: string; kind: "number" | "boo
     };
   });
 }
+
+/** The number in a cell, or the cell itself for the schema to refuse. */
+const numberOr = (cell: string): number | string => {
+  const r = readNumber(cell);
+  return r.ok ? r.value : cell;
+};
 
 /** A table of the catalogue as CSV. */
 export function catalogueCsv(catalogue: Catalogue, table: CatalogueTable): string {
@@ -69,9 +76,7 @@ export function readCatalogueCsv(
       if (cell === "") return;
       row[n] =
         column.kind === "number"
-          ? /^[+-]?(\d+[.,]?\d*|[.,]\d+)$/.test(cell)
-            ? Number(cell.replace(",", "."))
-            : cell
+          ? numberOr(cell)
           : column.kind === "boolean"
             ? /^(true|yes|1)$/i.test(cell)
               ? true

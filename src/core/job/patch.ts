@@ -17,6 +17,7 @@ const headSchemas = {
   settings: settingsSchema,
 } as const;
 export type Head = keyof typeof headSchemas;
+export const headNames = Object.keys(headSchemas) as Head[];
 
 /** One change to a job: a thing or a head, as it was and as it is to be; null where it is not there. */
 export const changeSchema = z.strictObject({
@@ -49,6 +50,34 @@ export function equal(a: unknown, b: unknown): boolean {
 export function current(job: Job, c: Pick<Change, "collection" | "id">): unknown {
   if (c.collection === "head") return Object.hasOwn(headSchemas, c.id) ? job[c.id as Head] : null;
   return (job[c.collection] as { id: string }[]).find((x) => x.id === c.id) ?? null;
+}
+
+/**
+ * A patch as a device sends it. The key is made on the device once, so that a patch sent twice (its answer was lost) is stored once.
+ */
+export const keyedPatchSchema = z.strictObject({
+  key: z.string().regex(/^[A-Za-z0-9_-]{8,40}$/, "a key of 8 to 40 letters, digits, - or _"),
+  patch: z.unknown(),
+});
+export interface KeyedPatch {
+  key: string;
+  patch: Change[];
+}
+
+/**
+ * The changes of a patch that do not find what they expect. Each is judged against the job as the patch so far has left it, so that
+ * several changes of one thing by one hand follow each other; one that finds its outcome there already is no clash.
+ */
+export function clashesOf(job: Job, patch: readonly Change[]): Pick<Change, "collection" | "id">[] {
+  const left = new Map<string, unknown>();
+  const out: Pick<Change, "collection" | "id">[] = [];
+  for (const c of patch) {
+    const at = `${c.collection} ${c.id}`;
+    const now = left.has(at) ? left.get(at) : current(job, c);
+    if (!equal(now, c.before) && !equal(now, c.after)) out.push({ collection: c.collection, id: c.id });
+    left.set(at, c.after);
+  }
+  return out;
 }
 
 /** The changes that take a patch back. */

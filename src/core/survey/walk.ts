@@ -1,3 +1,4 @@
+import { readNumber } from "../base/numbers";
 import type { XY } from "../geometry/polygon";
 import type { Refusal } from "../job/patch";
 
@@ -21,7 +22,9 @@ const UNKNOWN_MOST = 2;
  * @returns the walk, or what cannot be read with its place
  */
 export function readWalk(text: string): { walk: Walk } | { refusals: Refusal[] } {
-  const tokens = text.trim().toLowerCase().replaceAll(",", " ").split(/\s+/).filter(Boolean);
+  const tokens = joinThousands(text.trim().toLowerCase())
+    .split(/[\s;]+/)
+    .filter(Boolean);
   const refuse = (message: string): { refusals: Refusal[] } => ({ refusals: [{ path: "walk", message }] });
   if (!tokens.length)
     return refuse("the walk is empty; write a length and a turn for each side, such as 3600 r 2800 r 3600 r 2800");
@@ -29,15 +32,16 @@ export function readWalk(text: string): { walk: Walk } | { refusals: Refusal[] }
   let wantsLength = true;
   for (const [i, t] of tokens.entries()) {
     const turn = /^([rl])(\d+(?:\.\d+)?)?°?$/.exec(t);
-    const length = /^(\d+(?:\.\d+)?)(m|mm)?$/.exec(t);
+    const length = /^\d/.test(t) ? readNumber(t, "mm") : null;
     if (wantsLength) {
       if (t === "?") sides.push({ length: null, turn: null });
-      else if (length) {
-        const mm = Number(length[1]) * (length[2] === "m" ? 1000 : 1);
+      else if (length?.ok) {
+        const mm = length.value;
         if (mm < LEAST || mm > MOST)
           return refuse(`side ${sides.length + 1} is ${t}; a side is ${LEAST} to ${MOST} mm`);
         sides.push({ length: mm, turn: null });
-      } else
+      } else if (length) return refuse(`side ${sides.length + 1} is “${t}”: ${length.why}`);
+      else
         return refuse(
           `${turn ? `word ${i + 1} is the turn ${t} where` : `word ${i + 1} is “${t}”;`} a length in mm, a length like 3.6m, or ? is wanted`,
         );
@@ -56,6 +60,10 @@ export function readWalk(text: string): { walk: Walk } | { refusals: Refusal[] }
     return refuse(`${unknown} sides have no length; at most ${UNKNOWN_MOST} can be worked out from the rest`);
   return { walk };
 }
+
+/** A number and its unit, or its thousands, written apart belong together; a comma elsewhere only parts words. */
+const joinThousands = (text: string): string =>
+  text.replace(/(\d)[\s\u2009\u00a0]+(mm|cm|m)(?![a-z])/g, "$1$2").replace(/,(?!\d)/g, " ");
 
 /** Corners of a walk from the start, heading north first, taking unknown sides as nothing; one more than there are sides. */
 export function stepsOf(walk: Walk): XY[] {

@@ -1,4 +1,5 @@
 "use client";
+import { words as numberWords } from "../kit/number-words";
 import { Plus, Trash2 } from "lucide-react";
 import { createContext, useContext, useEffect, useId, useRef, useState } from "react";
 import { type Field, blankOf, setAt, typedMatrix, typedNumber, variantOf, withKind } from "./form-model";
@@ -238,12 +239,17 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
   const id = useId();
   const key = path.join(".");
   const value = at(form.value, path);
+  const unread =
+    field.kind === "number" && typeof value === "string"
+      ? numberWords.fault(field.title, value, undefined, undefined, field.unit)
+      : null;
   const fault =
-    form.refused &&
+    unread ??
+    (form.refused &&
     (form.refused.path === key ||
       (field.kind === "texts" || field.kind === "matrix" ? form.refused.path.startsWith(`${key}.`) : false))
       ? form.refused.message
-      : null;
+      : null);
   const text = shown(field, value);
   const [typed, setTyped] = useState(text);
   const sent = useRef(text);
@@ -328,7 +334,8 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
           placeholder={field.nullable ? "open" : field.hint}
           value={typed}
           onFocus={(e) => e.target.select()}
-          onChange={(e) => send(typedNumber(e.target.value, field.nullable), e.target.value)}
+          onBlur={() => setTyped(text)}
+          onChange={(e) => send(typedNumber(e.target.value, field.nullable, unit), e.target.value)}
           onKeyDown={(e) => {
             if ((e.key !== "ArrowUp" && e.key !== "ArrowDown") || typeof value !== "number") return;
             e.preventDefault();

@@ -1,3 +1,5 @@
+import { readNumber } from "../../core/base/numbers";
+
 /** A form as it follows from a calculator's JSON Schema: nobody writes one by hand. */
 export type Field =
   | { kind: "number"; title: string; unit: string; nullable: boolean; hint: string; whole: boolean }
@@ -149,14 +151,19 @@ export function withKind(field: Extract<Field, { kind: "variants" }>, i: number,
   return o.keys.includes("kind") ? { kind: o.title.toLowerCase(), ...(value as object) } : value;
 }
 
-/** What was typed into a number's box: the number, nothing, or the text itself for the calculator to refuse in words. */
-export function typedNumber(text: string, nullable: boolean): number | string | null | undefined {
-  const t = text.replace(/[\s\u2009\u00a0]/g, "").replace(",", ".");
-  if (t === "") return nullable ? null : undefined;
-  return /^[+-]?(\d+\.?\d*|\.\d+)(e[+-]?\d+)?$/i.test(t) ? Number(t) : text;
+/**
+ * What was typed into a number's box, in the unit of the box: the number, nothing, or the text itself for the calculator to refuse
+ * in words.
+ */
+export function typedNumber(text: string, nullable: boolean, unit = ""): number | string | null | undefined {
+  if (text.trim() === "") return nullable ? null : undefined;
+  // A very small figure comes back from the calculator in powers of ten.
+  if (/^-?\d+(\.\d+)?e[+-]?\d{1,2}$/i.test(text.trim())) return Number(text);
+  const r = readNumber(text, unit);
+  return r.ok ? r.value : text;
 }
 
-/** What was typed into a matrix: a row a line, numbers apart by spaces, commas, semicolons or tabs. */
+/** What was typed into a matrix: a row a line, numbers apart by spaces, semicolons, tabs or a comma with a space. */
 export const typedMatrix = (text: string): (number | string)[][] =>
   text
     .split(/\n/)
@@ -164,7 +171,7 @@ export const typedMatrix = (text: string): (number | string)[][] =>
     .filter((l) => l !== "")
     .map((l) =>
       l
-        .split(/[\s,;]+/)
+        .split(/,(?!\d{3}(?!\d))|[\s;]+/)
         .filter((x) => x !== "")
         .map((x) => typedNumber(x, false) as number | string),
     );

@@ -97,7 +97,7 @@ export function KeepAnswer({
             </p>
           ) : null}
           <div className="mt-4 flex justify-end gap-2">
-            <Button onClick={() => setOpen(false)}>Leave it</Button>
+            <Button onClick={() => setOpen(false)}>Cancel</Button>
             <Button look="solid" type="submit">
               Keep it
             </Button>

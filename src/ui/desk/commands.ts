@@ -25,7 +25,7 @@ const withCtrl = (e: KeyboardEvent): boolean => e.ctrlKey || e.metaKey;
 /** Lays every run afresh: pinned runs are let go, then the plan is told. */
 function layAll(): void {
   const freed = unpinAll();
-  const { plan } = useDesk.getState();
+  const plan = useDesk.getState().snap?.plan ?? null;
   if (freed)
     toast(`${freed} pinned ${freed === 1 ? "run" : "runs"} laid again`, {
       action: { label: "Undo", onClick: () => void undo() },
@@ -94,7 +94,14 @@ function nextPoint(by: 1 | -1): void {
   const ids = roomPoints();
   if (!ids.length) return;
   const at = selection?.kind === "point" ? ids.indexOf(selection.id) : -1;
-  useDesk.setState({ selection: { kind: "point", id: ids[(at + by + ids.length) % ids.length]! } });
+  const id = ids[(at + by + ids.length) % ids.length]!;
+  useDesk.setState({ selection: { kind: "point", id } });
+  // The keyboard goes along: arrow keys move what is picked, not what was.
+  const { label } = useDesk.getState().job.points.find((p) => p.id === id)!;
+  const tag = document.querySelector<SVGElement>(`[data-point-tag="${CSS.escape(label)}"]`);
+  if (tag) tag.focus({ preventScroll: true });
+  else if (document.activeElement instanceof HTMLElement || document.activeElement instanceof SVGElement)
+    document.activeElement.blur();
 }
 
 export const commands: readonly DeskCommand[] = [
@@ -182,7 +189,7 @@ export const commands: readonly DeskCommand[] = [
     run: () => document.querySelector<HTMLButtonElement>("[data-fit]")?.click(),
   },
   {
-    name: "Let go of what is picked",
+    name: "Clear selection",
     keys: "Esc",
     on: (e) => plain(e) && e.key === "Escape",
     run: () => useDesk.setState({ selection: null, paint: null, tool: null }),

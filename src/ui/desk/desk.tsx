@@ -2,6 +2,7 @@
 import { Ruler } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
+import { writeJobFile } from "../../core/job/file";
 import type { Job } from "../../core/job/model";
 import type { SiteEntry } from "../../core/site-book/entries";
 import dynamic from "next/dynamic";
@@ -17,9 +18,10 @@ import type { KeptAnswer } from "../bench/actions";
 import { type View, openDesk, settle, useDesk } from "../job/store";
 import { recall, remember } from "../job/remember";
 import { useStoring } from "../job/storing";
-import { cancelPlanning, usePlanner } from "../job/use-planner";
+import { cancelPlanning, planAgain, usePlanner } from "../job/use-planner";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
+import { Pane } from "../kit/pane";
 import { BoringSheet } from "../stages/boring-sheet";
 import { BoardSheet, ContainmentSheet, EndsSheet, FixingsSheet, MaterialsSheet, SiteBookSheet } from "../stages/sheets";
 import { commands } from "./commands";
@@ -99,22 +101,105 @@ function Opened({ actions }: { actions: JobActions }) {
   useAddress();
   useSiteBook(actions);
   const stage = useDesk((s) => s.stage);
+  const view = useDesk((s) => s.view);
+  const room = useDesk((s) => s.room);
+  const selection = useDesk((s) => s.selection);
+  const snap = useDesk((s) => s.snap);
   const drawing = ["survey", "points", "circuits", "routes", "timber"].includes(stage);
   return (
     <div className="desk flex h-dvh flex-col">
       <TopBar />
+      <NotStored actions={actions} />
       <div className="desk-grid min-h-0 flex-1">
-        <OrderOfWork />
+        <Pane name="The order of work" of={snap}>
+          <OrderOfWork />
+        </Pane>
         <main className="desk-main relative flex min-h-0 min-w-0 flex-col gap-2 p-2.5">
-          {drawing ? <DrawingStage /> : <SheetStage />}
+          <PlanFault />
+          <Pane name={drawing ? "The drawing" : "The sheet"} of={`${stage} ${view} ${room}`}>
+            {drawing ? <DrawingStage /> : <SheetStage />}
+          </Pane>
           <InstrumentDrawer />
         </main>
         <aside aria-label="Inspector" className="desk-aside min-h-0 overflow-auto border-l border-line bg-panel p-3">
-          <Inspector />
+          <Pane name="The inspector" of={selection}>
+            <Inspector />
+          </Pane>
         </aside>
       </div>
       <FindBox />
       <ConflictSheet />
+    </div>
+  );
+}
+
+/** What the server would not take, and the ways on. What was typed stays on the screen and on this device. */
+function NotStored({ actions }: { actions: JobActions }) {
+  const storing = useDesk((s) => s.storing);
+  const why = useDesk((s) => s.notStored);
+  const job = useDesk((s) => s.job);
+  const changes = useDesk((s) => s.waiting.length);
+  if (storing !== "gone" && storing !== "refused") return null;
+  const offline = (): void => void toast.error("The server did not answer; try again when it is running.");
+  const keep = (): void => {
+    const url = URL.createObjectURL(new Blob([writeJobFile(job)], { type: "application/json" }));
+    const a = document.createElement("a");
+    a.href = url;
+    a.download = `${job.name.replace(/[^A-Za-z0-9]+/g, "-") || "job"}.lumbet.json`;
+    a.click();
+    URL.revokeObjectURL(url);
+  };
+  const putBack = (): void => {
+    actions.restore(job.id).then(() => {
+      useDesk.setState((s) => ({
+        storing: s.waiting.length ? "storing" : "stored",
+        notStored: null,
+        waiting: [...s.waiting],
+      }));
+      toast("The job is on the list again");
+    }, offline);
+  };
+  const letGo = (): void => {
+    // What waits is forgotten on this device too; the page then opens on what is stored.
+    useDesk.setState({ waiting: [] });
+    window.location.reload();
+  };
+  return (
+    <div
+      role="alert"
+      className="no-print flex flex-wrap items-center gap-2 border-b-2 border-stop bg-panel px-3 py-2"
+      data-not-stored
+    >
+      <p className="min-w-0 flex-1">
+        <strong className="text-stop">Not stored.</strong> {why}{" "}
+        {changes
+          ? `${changes === 1 ? "Your change is" : `Your ${changes} changes are`} kept on this device.`
+          : "Nothing of yours waits."}{" "}
+        {storing === "refused" ? "Undo or change it, and it is sent again." : ""}
+      </p>
+      <Button onClick={keep}>Keep as a job file</Button>
+      {storing === "gone" ? (
+        <Button look="solid" onClick={putBack}>
+          Put the job back
+        </Button>
+      ) : (
+        <Button onClick={letGo}>Go back to what is stored</Button>
+      )}
+    </div>
+  );
+}
+
+/** The planner failed: what is shown is the plan before, and it can be asked again. */
+function PlanFault() {
+  const fault = useDesk((s) => s.planFault);
+  if (!fault) return null;
+  return (
+    <div role="alert" className="no-print flex flex-wrap items-center gap-2 border-2 border-stop bg-panel px-2 py-1.5">
+      <p className="min-w-0 flex-1 text-[13.5px]">
+        <strong className="text-stop">The plan could not be worked out:</strong> {fault}. What is shown is from before
+        your last change.
+      </p>
+      <Button onClick={planAgain}>Try again</Button>
     </div>
   );
 }

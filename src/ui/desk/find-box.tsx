@@ -5,7 +5,7 @@ import { useRouter } from "next/navigation";
 import { insidePolygon } from "../../core/geometry/polygon";
 import { type PointKind, accessories, pointKinds } from "../../core/rules/accessories";
 import { stages } from "../job/stages";
-import { useDesk } from "../job/store";
+import { useDesk, useSnapshot } from "../job/store";
 import { commands } from "./commands";
 import { addPoint } from "../job/edits";
 import { goTo } from "./order-of-work";
@@ -15,7 +15,7 @@ import { toast } from "sonner";
 export function FindBox() {
   const open = useDesk((s) => s.find);
   const job = useDesk((s) => s.job);
-  const plan = useDesk((s) => s.plan);
+  const laid = useSnapshot();
   const router = useRouter();
   const close = (): void => useDesk.setState({ find: false });
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
@@ -131,7 +131,7 @@ export function FindBox() {
                 ))}
               </Command.Group>
               <Command.Group heading="Runs">
-                {(plan?.runs ?? []).map((r) => (
+                {(laid.plan?.runs ?? []).map((r) => (
                   <Command.Item
                     key={r.id}
                     value={`run ${label(r.from)} to ${label(r.to)} ${job.circuits.find((c) => c.id === r.circuit)?.label}`}

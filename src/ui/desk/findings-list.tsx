@@ -2,7 +2,7 @@
 import { useState } from "react";
 import type { Finding } from "../../core/rules/findings";
 import { stageOfRule } from "../job/stages";
-import { type Selection, useDesk } from "../job/store";
+import { type Selection, useDesk, usePlan } from "../job/store";
 import { FindingCard } from "./finding-card";
 
 /** True when a finding is about what is picked out. */
@@ -25,7 +25,7 @@ function concerns(f: Finding, s: Selection, points: Set<string>): boolean {
 
 /** Findings about what is picked (`picked`), or the rest: of this stage, or all of them. */
 export function FindingsList({ picked }: { picked: boolean }) {
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const planFault = useDesk((s) => s.planFault);
   const selection = useDesk((s) => s.selection);
   const stage = useDesk((s) => s.stage);

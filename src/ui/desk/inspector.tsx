@@ -10,7 +10,7 @@ import { RunDetails } from "../stages/run-details";
 import { SurveyPanel } from "../stages/survey/survey-panel";
 import { DrumsPanel } from "../stages/drums-panel";
 import { WallForm } from "../stages/wall-form";
-import { useDesk } from "../job/store";
+import { useDesk, usePlan } from "../job/store";
 import { FindingsList } from "./findings-list";
 
 /** What is picked, what the stage needs, and what is to settle. */
@@ -46,7 +46,7 @@ function Picked() {
   const selection = useDesk((s) => s.selection);
   const job = useDesk((s) => s.shown);
   const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const stage = useDesk((s) => s.stage);
   if (selection?.kind === "point") {
     const point = job.points.find((p) => p.id === selection.id);

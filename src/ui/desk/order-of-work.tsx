@@ -3,7 +3,7 @@ import { Check } from "lucide-react";
 import { useMemo } from "react";
 import { MiniPlan } from "../drawing/mini-plan";
 import { type StageId, stageStates, stages } from "../job/stages";
-import { useDesk } from "../job/store";
+import { useDesk, usePlan } from "../job/store";
 
 export function goTo(stage: StageId): void {
   useDesk.setState((s) => ({
@@ -20,7 +20,7 @@ export function goTo(stage: StageId): void {
 /** The stages in the order they are done, each with what is settled and what is open. */
 export function OrderOfWork() {
   const job = useDesk((s) => s.job);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const siteBook = useDesk((s) => s.siteBook);
   const stage = useDesk((s) => s.stage);
   const states = useMemo(() => stageStates(job, plan, siteBook), [job, plan, siteBook]);

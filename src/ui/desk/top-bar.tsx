@@ -1,15 +1,17 @@
 "use client";
 import { Moon, Search, Sun } from "lucide-react";
 import Link from "next/link";
-import { useDesk, useStorey } from "../job/store";
+import { type Storing, useDesk, useStorey } from "../job/store";
 import { useTheme } from "../kit/theme";
 
-const words = {
+const words: Record<Storing, string> = {
   stored: "stored",
   storing: "storing",
   offline: "kept here, no connection",
   conflict: "to settle",
-} as const;
+  refused: "not stored",
+  gone: "not stored: job deleted",
+};
 
 export function TopBar() {
   const name = useDesk((s) => s.job.name);
@@ -34,7 +36,7 @@ export function TopBar() {
       </span>
       <span
         role="status"
-        className="hidden text-[12.5px] whitespace-nowrap opacity-80 sm:inline"
+        className={`hidden text-[12.5px] whitespace-nowrap sm:inline ${storing === "refused" || storing === "gone" ? "font-semibold" : "opacity-80"}`}
         data-storing={storing}
       >
         {words[storing]}

@@ -114,12 +114,14 @@ describe("the order of work", () => {
 
 describe("numbers as people type them", () => {
   it("reads spaces, commas and points, and refuses the rest in words", () => {
-    expect(["1 460", "1,5", " 12. ", ".5", "-3"].map(words.parse)).toEqual([1460, 1.5, 12, 0.5, -3]);
-    expect(["", "abc", "1.2.3", "1e3"].map(words.parse)).toEqual([null, null, null, null]);
-    expect(words.fault("Width", "abc", null, 0, 10, "mm")).toBe(
-      "Width is “abc”; it must be a number, between 0 and 10 mm.",
+    expect(["1 460", "1,5", " 12. ", ".5", "-3", "1,200", "1.2 m"].map((t) => words.parse(t, "mm"))).toEqual([
+      1460, 1.5, 12, 0.5, -3, 1200, 1200,
+    ]);
+    expect(["", "abc", "1.2.3", "1e3", "3/4"].map((t) => words.parse(t))).toEqual([null, null, null, null, null]);
+    expect(words.fault("Width", "abc", 0, 10, "mm")).toBe(
+      "Width is “abc”: it is not a number. It must be between 0 and 10 mm.",
     );
-    expect(words.fault("Width", "20", 20, 0, 10, "mm")).toBe("Width is 20; it must be between 0 and 10 mm.");
-    expect(words.fault("Width", "5", 5, 0, 10, "mm")).toBeNull();
+    expect(words.fault("Width", "20", 0, 10, "mm")).toBe("Width is 20; it must be between 0 and 10 mm.");
+    expect(words.fault("Load", "10,000", 0, 20_000, "W")).toBeNull();
   });
 });

@@ -2,7 +2,7 @@
 import { useMemo } from "react";
 import { bounds } from "../../core/geometry/polygon";
 import { isPicked } from "../job/picking";
-import { useDesk, useStorey } from "../job/store";
+import { useDesk, usePlan, useStorey } from "../job/store";
 import { pointsOfStorey } from "../../core/job/house";
 import { runStyles } from "./run-style";
 
@@ -10,7 +10,7 @@ import { runStyles } from "./run-style";
 export function MiniPlan() {
   const job = useDesk((s) => s.shown);
   const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const room = useDesk((s) => s.room);
   const selection = useDesk((s) => s.selection);
   const styles = useMemo(() => runStyles(job), [job]);

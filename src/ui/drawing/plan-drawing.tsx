@@ -12,7 +12,7 @@ import { joistFor } from "../../core/timber/deck";
 import { joistWindows } from "../../core/timber/joist";
 import { plateOf } from "../../core/rules/accessories";
 import type { Run } from "../../core/plan/plan-model";
-import { change, edit, endPreview, preview, useDesk, useStorey } from "../job/store";
+import { change, edit, endPreview, preview, useDesk, usePlan, useStorey } from "../job/store";
 import { isPicked, pickedPoints, pressPoint, shiftPoints } from "../job/picking";
 import { pictureUrl } from "../job/pictures";
 import { follow } from "./follow";
@@ -28,7 +28,7 @@ import { useViewport } from "./viewport";
 export function PlanDrawing({ deck }: { deck: boolean }) {
   const house = useDesk((s) => s.house);
   const job = useDesk((s) => s.shown);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const room = useDesk((s) => s.room);
   const selection = useDesk((s) => s.selection);
   const frame = useRef<HTMLDivElement>(null);

@@ -65,8 +65,8 @@ export function ToolBar() {
     const { a, b } = tool;
     const measured = a && b ? Math.hypot(a.x - b.x, a.y - b.y) : null;
     const put = (): void => {
-      const n = words.parse(text);
-      const bad = words.fault("The known length", text, n, 50, 100_000, "mm");
+      const n = words.parse(text, "mm");
+      const bad = words.fault("The known length", text, 50, 100_000, "mm");
       const t = traces.find((x) => x.id === tool.trace);
       if (bad || n === null || !t || !a || !measured) return setFault(bad);
       const k = n / measured;
@@ -105,7 +105,7 @@ export function ToolBar() {
           </>
         )}
         <Button look="quiet" onClick={drop}>
-          Leave it
+          Cancel
         </Button>
         {fault ? (
           <span role="alert" className="w-full font-medium text-stop">
@@ -126,8 +126,8 @@ export function ToolBar() {
   };
   const exact = (): void => {
     const [last, before] = [corners[corners.length - 1], corners[corners.length - 2]];
-    const n = words.parse(text);
-    const bad = words.fault("The length of the last side", text, n, 10, 50_000, "mm");
+    const n = words.parse(text, "mm");
+    const bad = words.fault("The length of the last side", text, 10, 50_000, "mm");
     if (bad || n === null || !last || !before) return setFault(bad ?? "Draw a side first, then type its length.");
     const long = Math.hypot(last.x - before.x, last.y - before.y) || 1;
     const to = {
@@ -167,7 +167,7 @@ export function ToolBar() {
             Close the outline
           </Button>
           <Button look="quiet" onClick={drop}>
-            Leave it
+            Cancel
           </Button>
           {fault ? (
             <span role="alert" className="w-full font-medium text-stop">

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import * as THREE from "three";
 import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
 import { bounds } from "../../core/geometry/polygon";
-import { useDesk } from "../job/store";
+import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 import { runStyles } from "./run-style";
 import { type Hit, type Inks, dispose, solidScene } from "./solid-scene";
@@ -26,8 +26,7 @@ export function SolidView() {
   const box = useRef<HTMLDivElement>(null);
   const stage = useRef<Stage | null>(null);
   const content = useRef<THREE.Group | null>(null);
-  const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
+  const { house, plan } = useSnapshot();
   const selection = useDesk((s) => s.selection);
   const room = useDesk((s) => s.room);
   const [storey, setStorey] = useState<string | null>(null);

@@ -5,14 +5,13 @@ import { toast } from "sonner";
 import type { Tape as TapeModel } from "../../core/plan/tape";
 import { joistTape, runTape, wallTape, type JoistDatum, type WallDatum } from "../../core/plan/tape";
 import { mm } from "../../core/rules/findings";
-import { useDesk } from "../job/store";
+import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 import { Ribbon } from "./ribbon";
 
 /** The tape of whatever is picked: a wall (also by a point on it), a joist, a run. */
 export function Tape() {
-  const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
+  const { house, plan } = useSnapshot();
   const selection = useDesk((s) => s.selection);
   const room = useDesk((s) => s.room);
   const [datum, setDatum] = useState("left");

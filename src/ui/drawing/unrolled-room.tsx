@@ -17,6 +17,8 @@ import { type DrawnLeg, STRIP, STRIP_GAP, unroll } from "./unrolled-model";
 import { useViewport } from "./viewport";
 import { WallFace } from "./wall-face";
 
+/** How a run is drawn whose circuit has just been taken out. */
+const UNKNOWN = { color: "var(--soft)", dash: "", label: "?" };
 /** Gap between runs that lie on one line, px. */
 const SIDE = 5;
 
@@ -24,12 +26,15 @@ const SIDE = 5;
 export function UnrolledRoom({ roomId }: { roomId: string }) {
   const house = useDesk((s) => s.house);
   const job = useDesk((s) => s.shown);
-  const plan = useDesk((s) => s.plan);
+  const snap = useDesk((s) => s.snap);
+  const plan = snap?.plan ?? null;
   const zones = useDesk((s) => s.zones);
   const selection = useDesk((s) => s.selection);
   const sweep = useDesk((s) => s.sweep);
   const frame = useRef<HTMLDivElement>(null);
-  const drawn = useMemo(() => unroll(house, roomId, plan), [house, roomId, plan]);
+  // Walls and points as they are; runs from the newest plan, on the house it was worked out for.
+  const drawn = useMemo(() => unroll(house, roomId, null), [house, roomId]);
+  const laid = useMemo(() => (snap ? unroll(snap.house, roomId, snap.plan) : { legs: [], holes: [] }), [snap, roomId]);
   const styles = useMemo(() => runStyles(job), [job]);
   const extent = {
     x0: 0,
@@ -142,9 +147,10 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     if (e.button !== 0) return;
     e.stopPropagation();
     useDesk.setState({ selection: { kind: "run", id: d.run.id, leg: d.leg } });
-    const position = d.inDeck ? null : legPosition(house, d.run.legs[d.leg]!);
-    if (!position) return;
-    const w = drawn.walls.find((x) => x.face.wall.id === d.wall)!;
+    const on = snap?.house ?? house;
+    const position = d.inDeck ? null : legPosition(on, d.run.legs[d.leg]!);
+    const w = drawn.walls.find((x) => x.face.wall.id === d.wall);
+    if (!position || !w) return;
     let at: number | null = null;
     const move = (m: PointerEvent): void => {
       if (at === null && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 5) return;
@@ -160,7 +166,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       window.removeEventListener("pointercancel", up);
       setLegGhost(null);
       if (at === null || m.type === "pointercancel") return;
-      const pin = moveLeg(house, d.run, d.leg, at);
+      const pin = moveLeg(on, d.run, d.leg, at);
       if (!pin) return;
       const refused = edit([change("pins", pin.id, pin)]);
       if (refused) toast.error(refused);
@@ -178,7 +184,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     w.face.points.map((p) => ({ w, p, point: house.points[house.pointOfId.get(p.id)!]!.point })),
   );
   const stops = new Set((plan?.findings ?? []).filter((f) => f.severity === "stop").map((f) => f.subject));
-  const runIds = [...new Set(drawn.legs.map((l) => l.run.id))];
+  const runIds = [...new Set(laid.legs.map((l) => l.run.id))];
   const overName = drawn.walls.flatMap((w) => w.over).map((d) => house.decks[d]!)[0];
 
   return (
@@ -256,8 +262,8 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
         {runIds.map((id) => (
           <RunLine
             key={id}
-            legs={drawn.legs.filter((l) => l.run.id === id)}
-            style={styles.get(drawn.legs.find((l) => l.run.id === id)!.run.circuit)!}
+            legs={laid.legs.filter((l) => l.run.id === id)}
+            style={styles.get(laid.legs.find((l) => l.run.id === id)!.run.circuit) ?? UNKNOWN}
             px={px}
             selected={selection?.kind === "run" && selection.id === id}
             leg={selection?.kind === "run" && selection.id === id ? (selection.leg ?? null) : null}
@@ -266,7 +272,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             name={`Run ${labelOf(id)}`}
           />
         ))}
-        {drawn.holes.map((o) => (
+        {laid.holes.map((o) => (
           <circle
             key={o.id}
             cx={o.x}
@@ -283,7 +289,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             d={legGhost.leg}
             at={legGhost.at}
             px={px}
-            x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)!.x}
+            x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)?.x ?? 0}
             plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1}
           />
         ) : null}
@@ -307,8 +313,8 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   );
 
   function labelOf(runId: string): string {
-    const r = drawn.legs.find((l) => l.run.id === runId)!.run;
-    const l = (id: string): string => house.points[house.pointOfId.get(id) ?? -1]?.point.label ?? id;
+    const r = laid.legs.find((l) => l.run.id === runId)!.run;
+    const l = (id: string): string => snap?.job.points.find((p) => p.id === id)?.label ?? id;
     return `${l(r.from)} to ${l(r.to)}`;
   }
 }

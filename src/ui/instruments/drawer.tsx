@@ -7,7 +7,7 @@ import { practiceRooms } from "../../instruments/practice-rooms";
 import { judgeSweep, simulatedDetector } from "../../instruments/simulated-detector";
 import { laserSettings, laserWords } from "../../instruments/simulated-laser";
 import { wallTruth } from "../../instruments/wall-truth";
-import { useDesk } from "../job/store";
+import { useDesk, usePlan } from "../job/store";
 import { pickedWall } from "../job/edits";
 import { Button } from "../kit/button";
 import { NumberField, SelectField } from "../kit/field";
@@ -74,7 +74,7 @@ function Detector() {
   const [v, setV] = useState(1200);
   const [told, setTold] = useState<{ signals: DetectorSignal[]; words: string; wall: string } | null>(null);
   const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   // Follows the picked wall.
   useDesk((s) => s.selection);
   const wall = pickedWall();

@@ -63,7 +63,7 @@ export async function takeReading(): Promise<void> {
     put(el, `${el.value.trim()}${el.value.trim() ? " " : ""}${r.length} ${room.turns[done]} `);
     return;
   }
-  const r = await laser.measure(words.parse(el.value) ?? 0);
+  const r = await laser.measure(words.parse(el.value, "mm") ?? 0);
   useLaser.setState({ last: r.words });
   if (r.length === null) return void toast(r.words);
   put(el, String(r.length));

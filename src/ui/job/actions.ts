@@ -1,20 +1,27 @@
-import type { Change } from "../../core/job/patch";
+import type { Change, KeyedPatch } from "../../core/job/patch";
 import type { Job } from "../../core/job/model";
 import type { SiteEntry } from "../../core/site-book/entries";
 
+/** What was stored after a version: the patches, or the whole job where they are no longer kept one by one. */
+export type Since =
+  { kind: "patches"; patches: { version: number; patch: Change[] }[] } | { kind: "whole"; job: Job; version: number };
+
 /** What the interface asks of the server. The pages hand these in; the interface knows no other way to the data. */
 export interface JobActions {
-  edit: (jobId: string, base: number, patch: Change[]) => Promise<EditAnswer>;
-  changesSince: (jobId: string, version: number) => Promise<{ version: number; patch: Change[] }[]>;
+  edit: (jobId: string, base: number, patches: KeyedPatch[], who: string) => Promise<EditAnswer>;
+  /** Null when the job is off the list. */
+  changesSince: (jobId: string, version: number) => Promise<Since | null>;
   addSiteEntries: (
     jobId: string,
     entries: SiteEntry[],
   ) => Promise<{ ok: true; siteBook: SiteEntry[] } | { ok: false; message: string }>;
   siteBook: (jobId: string) => Promise<SiteEntry[]>;
+  /** Puts a job that was deleted back on the list. */
+  restore: (id: string) => Promise<boolean>;
 }
 
 export type EditAnswer =
-  | { kind: "stored"; version: number; missed: { version: number; patch: Change[] }[] }
+  | { kind: "stored"; version: number; missed: Since }
   | { kind: "conflict"; version: number; job: Job; clashes: { collection: string; id: string }[] }
   | { kind: "refused"; refusals: { path: string; message: string }[] }
   | { kind: "gone" };

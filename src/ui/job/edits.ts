@@ -288,7 +288,8 @@ export function addDeck(kind: Deck["kind"]): string | null {
 
 /** Pins runs where they lie now: they stay there whatever else is laid. */
 export function pinRuns(ids: readonly string[]): string | null {
-  const { plan, job } = useDesk.getState();
+  const { snap, job } = useDesk.getState();
+  const plan = snap?.plan ?? null;
   const runs = (plan?.runs ?? []).filter((r) => ids.includes(r.id) && !r.pinned);
   return editWith(
     runs

@@ -1,8 +1,8 @@
 "use client";
-import { type Change, applyPatch, current, equal, parsePatch } from "../../core/job/patch";
+import { type Change, type KeyedPatch, applyPatch, clashesOf, current, equal, parsePatch } from "../../core/job/patch";
 import { checkInvariants } from "../../core/job/invariants";
 import { layHouse } from "../../core/job/house";
-import { useDesk } from "./store";
+import { keyed, useDesk } from "./store";
 
 /** What the device keeps of a desk between reloads: undo and redo, and patches that the server has not yet confirmed. */
 interface Kept {
@@ -10,7 +10,7 @@ interface Kept {
   future: Change[][];
 }
 interface Waiting {
-  patches: Change[][];
+  patches: KeyedPatch[];
   /** When the tab that made them was last alive, ms. */
   beat: number;
 }
@@ -62,24 +62,27 @@ export function recall(): number {
   const kept = read<Kept>(sessionStorage, undoKey(job.id)) ?? read<Kept>(localStorage, undoKey(job.id));
   if (kept && Array.isArray(kept.past) && Array.isArray(kept.future))
     useDesk.setState({ past: kept.past, future: kept.future });
-  const found: Change[][] = [];
+  const found: KeyedPatch[] = [];
   for (let i = localStorage.length - 1; i >= 0; i--) {
     const key = localStorage.key(i);
     if (!key?.startsWith(`lumbet.waiting.${job.id}.`)) continue;
     const w = read<Waiting>(localStorage, key);
     if (key !== waitingKey(job.id, tab) && w && Date.now() - w.beat < GONE) continue;
-    if (w && Array.isArray(w.patches)) found.push(...w.patches);
+    // Patches of an older edition have no key yet.
+    if (w && Array.isArray(w.patches)) found.push(...w.patches.map((p) => (Array.isArray(p) ? keyed(p) : p)));
     localStorage.removeItem(key);
   }
   let next = job;
-  const waiting: Change[][] = [];
-  for (const patch of found) {
+  const waiting: KeyedPatch[] = [];
+  for (const { key, patch } of found) {
     const parsed = parsePatch(patch);
-    if (!("patch" in parsed) || parsed.patch.every((c) => equal(current(next, c), c.after))) continue;
+    if (!("patch" in parsed)) continue;
+    // What the server has already, though its answer was lost.
+    if (parsed.patch.every((c) => equal(current(next, c), c.after))) continue;
     const tried = applyPatch(next, parsed.patch);
-    if (checkInvariants(tried, useDesk.getState().catalogue).length) continue;
+    if (!clashesOf(next, parsed.patch).length && checkInvariants(tried, useDesk.getState().catalogue).length) continue;
     next = tried;
-    waiting.push(parsed.patch);
+    waiting.push({ key, patch: parsed.patch });
   }
   if (waiting.length)
     useDesk.setState({

@@ -1,10 +1,11 @@
 "use client";
+import { nanoid } from "nanoid";
 import { create } from "zustand";
 import type { XY } from "../../core/geometry/polygon";
 import { type House, layHouse } from "../../core/job/house";
 import { checkInvariants } from "../../core/job/invariants";
 import type { Job } from "../../core/job/model";
-import { type Change, applyPatch, current, inverse, parsePatch } from "../../core/job/patch";
+import { type Change, type KeyedPatch, applyPatch, current, inverse, parsePatch } from "../../core/job/patch";
 import type { Catalogue } from "../../core/rules/catalogue";
 import type { Plan } from "../../core/plan/plan-model";
 import type { SiteEntry } from "../../core/site-book/entries";
@@ -32,8 +33,18 @@ export interface Conflict {
   theirs: Job;
   version: number;
   clashes: { collection: string; id: string }[];
-  mine: Change[][];
+  mine: KeyedPatch[];
 }
+
+/** A plan never goes without the job and the house it was worked out for. */
+export interface Snapshot {
+  job: Job;
+  house: House;
+  plan: Plan;
+}
+
+/** Whether what is seen is what is stored: `refused` and `gone` keep what waits until a person settles it. */
+export type Storing = "stored" | "storing" | "offline" | "conflict" | "refused" | "gone";
 
 export interface DeskState {
   job: Job;
@@ -45,10 +56,13 @@ export interface DeskState {
   past: Change[][];
   future: Change[][];
   /** Patches made here and not yet stored, oldest first. */
-  waiting: Change[][];
-  storing: "stored" | "storing" | "offline" | "conflict";
+  waiting: KeyedPatch[];
+  storing: Storing;
+  /** Why the server would not store what waits; null when it did. */
+  notStored: string | null;
   conflict: Conflict | null;
-  plan: Plan | null;
+  /** The newest plan with the job and house it was worked out for; null before the first. */
+  snap: Snapshot | null;
   planning: boolean;
   /** Share of the plan worked out, when it takes long enough to tell. */
   progress: number | null;
@@ -100,8 +114,9 @@ export function openDesk(
     future: [],
     waiting: [],
     storing: "stored",
+    notStored: null,
     conflict: null,
-    plan: null,
+    snap: null,
     planning: true,
     progress: null,
     planFault: null,
@@ -122,6 +137,17 @@ export function openDesk(
   });
 }
 
+/** What belongs together: the newest plan with its job and house, or the job as it is while there is no plan yet. */
+export function useSnapshot(): { job: Job; house: House; plan: Plan | null } {
+  const snap = useDesk((s) => s.snap);
+  const job = useDesk((s) => (s.snap ? null : s.job));
+  const house = useDesk((s) => (s.snap ? null : s.house));
+  return snap ?? { job: job!, house: house!, plan: null };
+}
+
+/** The newest plan, for what is counted from it alone. */
+export const usePlan = (): Plan | null => useDesk((s) => s.snap?.plan ?? null);
+
 /** Storey shown: the picked one, else that of the room, else the lowest. */
 export const useStorey = (): string =>
   useDesk(
@@ -138,6 +164,9 @@ const firstRoom = (job: Job): string | null =>
 export function change(collection: Change["collection"], id: string, after: unknown): Change {
   return { collection, id, before: current(useDesk.getState().job, { collection, id }), after };
 }
+
+/** A patch with a key of its own, by which the server knows it again. */
+export const keyed = (patch: Change[]): KeyedPatch => ({ key: nanoid(12), patch });
 
 const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({
   job,
@@ -160,7 +189,7 @@ export function edit(patch: Change[]): string | null {
     ...show(taken.job),
     past: [...s.past.slice(-199), taken.patch],
     future: [],
-    waiting: [...s.waiting, taken.patch],
+    waiting: [...s.waiting, keyed(taken.patch)],
   });
   return null;
 }
@@ -209,26 +238,48 @@ function step(from: "past" | "future", to: "past" | "future"): boolean {
     ...show(taken.job),
     [from]: s[from].slice(0, -1),
     [to]: [...s[to], last],
-    waiting: [...s.waiting, taken.patch],
+    waiting: [...s.waiting, keyed(taken.patch)],
   } as Partial<DeskState>);
   return true;
 }
 export const undo = (): boolean => step("past", "future");
 export const redo = (): boolean => step("future", "past");
 
-/** Brings in what others stored: on top of it our waiting patches are applied again. */
-export function mergeMissed(missed: { version: number; patch: Change[] }[], version: number, sent: number): void {
+/** What others stored, as patches or, far behind, as the whole job. */
+export type Missed = { kind: "patches"; patches: { version: number; patch: Change[] }[] } | { kind: "whole"; job: Job };
+
+/** Brings in what others stored: on top of it our waiting patches are applied again. `sent` patches are stored and wait no more. */
+export function mergeMissed(missed: Missed, version: number, sent: ReadonlySet<string>): void {
   const s = useDesk.getState();
-  const waiting = s.waiting.slice(sent);
-  let job = s.job;
-  for (const m of missed) {
-    const mine = new Set([...s.waiting].flat().map((c) => `${c.collection} ${c.id}`));
-    job = applyPatch(
-      job,
-      m.patch.filter((c) => !mine.has(`${c.collection} ${c.id}`)),
-    );
+  const waiting = s.waiting.filter((w) => !sent.has(w.key));
+  if (missed.kind === "whole") {
+    useDesk.setState({ ...show(waiting.reduce((job, w) => applyPatch(job, w.patch), missed.job)), version, waiting });
+    return;
   }
-  useDesk.setState({ ...(missed.length ? show(job) : {}), version, waiting });
+  const mine = new Set(s.waiting.flatMap((w) => w.patch).map((c) => `${c.collection} ${c.id}`));
+  const job = missed.patches.reduce(
+    (at, m) =>
+      applyPatch(
+        at,
+        m.patch.filter((c) => !mine.has(`${c.collection} ${c.id}`)),
+      ),
+    s.job,
+  );
+  useDesk.setState({ ...(missed.patches.length ? show(job) : {}), version, waiting });
+}
+
+/** Puts the desk on what is stored, letting go of what waits. */
+function takeStored(job: Job, version: number): void {
+  useDesk.setState({
+    ...show(job),
+    version,
+    waiting: [],
+    past: [],
+    future: [],
+    conflict: null,
+    storing: "stored",
+    notStored: null,
+  });
 }
 
 /** Settles a conflict: theirs drops what waits here; mine stores it on top of theirs. */
@@ -236,23 +287,15 @@ export function settle(keep: "theirs" | "mine"): void {
   const s = useDesk.getState();
   const c = s.conflict;
   if (!c) return;
-  if (keep === "theirs") {
-    useDesk.setState({
-      ...show(c.theirs),
-      version: c.version,
-      waiting: [],
-      past: [],
-      future: [],
-      conflict: null,
-      storing: "stored",
-    });
-    return;
-  }
+  if (keep === "theirs") return takeStored(c.theirs, c.version);
   let job = c.theirs;
-  const waiting = c.mine.map((patch) => {
-    const on = patch.map((x) => ({ ...x, before: current(job, x) }));
-    job = applyPatch(job, on);
-    return on;
+  const waiting = c.mine.map(({ patch }) => {
+    const on = patch.map((x) => {
+      const change = { ...x, before: current(job, x) };
+      job = applyPatch(job, [change]);
+      return change;
+    });
+    return keyed(on);
   });
   useDesk.setState({ ...show(job), version: c.version, waiting, conflict: null, storing: "storing" });
 }

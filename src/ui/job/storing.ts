@@ -1,11 +1,14 @@
 "use client";
 import { useEffect } from "react";
-import { toast } from "sonner";
 import type { JobActions } from "./actions";
+import { personName } from "../kit/person";
 import { mergeMissed, useDesk } from "./store";
 
 /** How long to wait before trying again when the server cannot be reached, ms. */
 const RETRY = 3000;
+
+/** Most patches sent in one go. */
+const AT_ONCE = 200;
 
 /** Sends waiting patches one after the other; keeps them while there is no connection. */
 export function useStoring(actions: JobActions): void {
@@ -15,28 +18,29 @@ export function useStoring(actions: JobActions): void {
     let timer: ReturnType<typeof setTimeout> | undefined;
     const send = async (): Promise<void> => {
       const s = useDesk.getState();
-      if (busy || stopped || s.conflict || !s.waiting.length) return;
+      if (busy || stopped || s.conflict || s.storing === "gone" || !s.waiting.length) return;
       busy = true;
       useDesk.setState({ storing: "storing" });
-      const sent = s.waiting.length;
+      const sent = s.waiting.slice(0, AT_ONCE);
       try {
-        const answer = await actions.edit(s.job.id, s.version, s.waiting.flat());
+        const answer = await actions.edit(s.job.id, s.version, sent, personName());
         if (stopped) return;
-        if (answer.kind === "stored") {
-          mergeMissed(answer.missed, answer.version, sent);
-          useDesk.setState((x) => ({ storing: x.waiting.length ? "storing" : "stored" }));
-        } else if (answer.kind === "conflict") {
-          useDesk.setState((x) => ({
-            storing: "conflict",
-            conflict: { theirs: answer.job, version: answer.version, clashes: answer.clashes, mine: x.waiting },
-          }));
-        } else {
-          const why =
-            answer.kind === "gone"
-              ? "This job has been deleted meanwhile."
-              : answer.refusals.map((r) => r.message).join("; ");
-          toast.error(`Not stored: ${why}`, { duration: 20_000 });
-          useDesk.setState({ waiting: [], storing: "stored" });
+        switch (answer.kind) {
+          case "stored":
+            mergeMissed(answer.missed, answer.version, new Set(sent.map((w) => w.key)));
+            useDesk.setState((x) => ({ storing: x.waiting.length ? "storing" : "stored", notStored: null }));
+            break;
+          case "conflict":
+            useDesk.setState((x) => ({
+              storing: "conflict",
+              conflict: { theirs: answer.job, version: answer.version, clashes: answer.clashes, mine: x.waiting },
+            }));
+            break;
+          case "gone":
+            useDesk.setState({ storing: "gone", notStored: "This job has been deleted in another window." });
+            break;
+          case "refused":
+            useDesk.setState({ storing: "refused", notStored: answer.refusals.map((r) => r.message).join("; ") });
         }
       } catch {
         useDesk.setState({ storing: "offline" });
@@ -52,21 +56,31 @@ export function useStoring(actions: JobActions): void {
     });
     // What a reload cut short is sent at once.
     void send();
+    const quiet = (): void => undefined;
+    /** A deleted job that was put back takes what waited for it. */
+    const back = (missed: Awaited<ReturnType<JobActions["changesSince"]>>): void => {
+      if (stopped || missed === null) return;
+      useDesk.setState({ storing: "storing", notStored: null });
+      void send();
+    };
     // What other tabs store shows here without asking.
     const poll = setInterval(() => {
       const s = useDesk.getState();
-      if (busy || s.waiting.length || s.conflict || document.hidden) return;
+      if (busy || s.conflict || document.hidden) return;
+      if (s.waiting.length)
+        return s.storing === "gone" ? void actions.changesSince(s.job.id, s.version).then(back, quiet) : undefined;
       actions
         .changesSince(s.job.id, s.version)
         .then((missed) => {
           const now = useDesk.getState();
-          const last = missed[missed.length - 1];
-          if (!stopped && last && last.version > now.version && !now.waiting.length && !busy)
-            mergeMissed(
-              missed.filter((m) => m.version > now.version),
-              last.version,
-              0,
-            );
+          if (stopped || busy || now.waiting.length) return;
+          if (missed === null)
+            return useDesk.setState({ storing: "gone", notStored: "This job has been deleted in another window." });
+          if (now.storing === "gone") useDesk.setState({ storing: "stored", notStored: null });
+          if (missed.kind === "whole") return mergeMissed(missed, missed.version, new Set());
+          const patches = missed.patches.filter((m) => m.version > now.version);
+          const last = patches[patches.length - 1];
+          if (last) mergeMissed({ kind: "patches", patches }, last.version, new Set());
         })
         .catch(() => undefined);
     }, 5000);

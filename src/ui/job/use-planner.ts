@@ -1,71 +1,124 @@
 "use client";
 import { type Remote, proxy, wrap } from "comlink";
 import { useEffect } from "react";
+import type { House } from "../../core/job/house";
 import type { Job } from "../../core/job/model";
 import type { PlanWorker } from "../../workers/plan.worker";
-import { useDesk } from "./store";
+import { type DeskState, useDesk } from "./store";
+
+/** A plan that has been worked on for longer than this is given up for a newer job; a shorter one is let finish, ms. */
+const LET_FINISH = 700;
+
+interface Asked {
+  job: Job;
+  house: House;
+  siteBook: DeskState["siteBook"];
+  quick: boolean;
+}
 
 let stop: (() => void) | null = null;
+let again: (() => void) | null = null;
 
 /** Stops a plan that is being worked out; the one before it stays until the next change. */
 export const cancelPlanning = (): void => stop?.();
+/** Works the plan out afresh, after a fault. */
+export const planAgain = (): void => again?.();
 
-/** Keeps the plan up to date in a worker: only the newest job is worked out, and a slow one never holds up the next. */
+/** Whose plan is wanted now. */
+const wanted = (): Asked => {
+  const s = useDesk.getState();
+  return { job: s.shown, house: s.house, siteBook: s.siteBook, quick: s.shown !== s.job };
+};
+
+/**
+ * Keeps the plan up to date in a worker. What comes back is kept together with the job and house it was worked out for: one
+ * snapshot. A worker that fails, or is long busy with an older job, is ended and a fresh one takes the newest job.
+ */
 export function usePlanner(): void {
   useEffect(() => {
     let worker: Worker;
     let remote: Remote<PlanWorker>;
+    let turn = 0;
+    let busySince: number | null = null;
+    let next = false;
+    let stopped = false;
+    let timer: ReturnType<typeof setTimeout> | undefined;
+
     const begin = (): void => {
       worker = new Worker(new URL("../../workers/plan.worker.ts", import.meta.url), { type: "module" });
+      // A worker that cannot start, or falls over outside a question, says so here and never answers.
+      worker.onerror = (e) => fault(e.message || "the planner could not be started");
+      worker.onmessageerror = () => fault("the planner's answer could not be read");
       remote = wrap<PlanWorker>(worker);
     };
-    begin();
-    let busy = false;
-    let next: Job | null = null;
-    let stopped = false;
-    let turn = 0;
-    const work = async (job: Job): Promise<void> => {
-      if (busy) {
-        next = job;
-        return;
-      }
-      busy = true;
-      const mine = ++turn;
-      useDesk.setState({ planning: true, progress: null });
-      try {
-        const plan = await remote.plan(
-          job,
-          useDesk.getState().catalogue,
-          useDesk.getState().shown !== useDesk.getState().job,
-          proxy((share: number) => void (mine === turn && !stopped && useDesk.setState({ progress: share }))),
-        );
-        if (!stopped && mine === turn) useDesk.setState({ plan, planFault: null });
-      } catch (e) {
-        if (!stopped && mine === turn) useDesk.setState({ planFault: (e as Error).message });
-      }
-      if (mine !== turn) return;
-      busy = false;
-      const after = next;
-      next = null;
-      if (after && !stopped) void work(after);
-      else if (!stopped) useDesk.setState({ planning: false, progress: null });
-    };
-    stop = () => {
-      // A busy worker hears nothing: it is ended, and a fresh one waits for the next change.
+    const renew = (): void => {
       turn++;
-      busy = false;
-      next = null;
+      busySince = null;
+      next = false;
       worker.terminate();
       begin();
+    };
+    const fault = (message: string): void => {
+      if (stopped) return;
+      renew();
+      useDesk.setState({ planning: false, progress: null, planFault: message });
+    };
+    const work = async (): Promise<void> => {
+      if (busySince !== null) {
+        next = true;
+        clearTimeout(timer);
+        const left = LET_FINISH - (performance.now() - busySince);
+        timer = setTimeout(giveUp, Math.max(0, left));
+        return;
+      }
+      busySince = performance.now();
+      const mine = ++turn;
+      const asked = wanted();
+      useDesk.setState({ planning: true, progress: null });
+      const tell = proxy((share: number) => {
+        if (mine === turn && !stopped) useDesk.setState({ progress: share });
+      });
+      try {
+        const { catalogue } = useDesk.getState();
+        const plan = await remote.plan(asked.job, catalogue, asked.siteBook, asked.quick, tell);
+        if (stopped || mine !== turn) return;
+        useDesk.setState({ snap: { job: asked.job, house: asked.house, plan }, planFault: null });
+      } catch (e) {
+        if (stopped || mine !== turn) return;
+        useDesk.setState({ planFault: e instanceof Error ? e.message : String(e) });
+      }
+      busySince = null;
+      clearTimeout(timer);
+      if (next) {
+        next = false;
+        void work();
+      } else useDesk.setState({ planning: false, progress: null });
+    };
+    /** The job has moved on while the worker is still at an older one. */
+    const giveUp = (): void => {
+      if (stopped || busySince === null || !next) return;
+      renew();
+      void work();
+    };
+
+    begin();
+    stop = () => {
+      renew();
       useDesk.setState({ planning: false, progress: null });
     };
-    void work(useDesk.getState().shown);
+    again = () => {
+      renew();
+      useDesk.setState({ planFault: null });
+      void work();
+    };
+    void work();
     const off = useDesk.subscribe((s, before) => {
-      if (s.shown !== before.shown) void work(s.shown);
+      if (s.shown !== before.shown || s.siteBook !== before.siteBook) void work();
     });
     return () => {
       stopped = true;
-      stop = null;
+      stop = again = null;
+      clearTimeout(timer);
       off();
       worker.terminate();
     };

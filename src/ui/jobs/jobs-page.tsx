@@ -13,24 +13,42 @@ import { PageBar } from "../kit/page-bar";
 
 const n = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
 
+/** Longest name of a job, characters. */
+const NAME_MOST = 80;
+const nameFault = (typed: string): string | null => {
+  const length = typed.trim().length;
+  if (length === 0) return `Name is empty; give it 1 to ${NAME_MOST} characters.`;
+  return length > NAME_MOST ? `Name has ${length} characters; at most ${NAME_MOST} fit.` : null;
+};
+
 /** All jobs on this machine: open, copy, delete with a way back, start new, bring in a file. */
 export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActions }) {
   const router = useRouter();
   const [starting, setStarting] = useState<"blank" | "demo" | null>(null);
   const [name, setName] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [refusals, setRefusals] = useState<{ file: string; list: { path: string; message: string }[] } | null>(null);
   const file = useRef<HTMLInputElement>(null);
   const offline = (): void =>
     void toast.error("The server did not answer. Nothing has changed; try again when it is running.");
 
+  const begin = (from: "blank" | "demo"): void => {
+    setName(from === "demo" ? "Tern Cottage" : "");
+    setFault(null);
+    setStarting(from);
+  };
   const start = async (): Promise<void> => {
     if (!starting) return;
+    // A name too long or empty is refused in words, never replaced.
+    const bad = nameFault(name);
+    setFault(bad);
+    if (bad) return;
     setBusy(true);
     try {
-      const made = await actions.create(starting, name || (starting === "demo" ? "Tern Cottage" : "New job"));
+      const made = await actions.create(starting, name.trim());
       if (made.ok) router.push(`/jobs/${made.id}?stage=${starting === "demo" ? "points" : "survey"}`);
-      else toast.error(made.message);
+      else setFault(made.message);
     } catch {
       offline();
     }
@@ -91,26 +109,12 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
             </p>
           </div>
           <div className="flex flex-wrap gap-1.5">
-            <Button
-              look="solid"
-              icon={<Plus size={15} />}
-              onClick={() => {
-                setName("");
-                setStarting("blank");
-              }}
-            >
+            <Button look="solid" icon={<Plus size={15} />} onClick={() => begin("blank")}>
               New job
             </Button>
-            <Button
-              onClick={() => {
-                setName("");
-                setStarting("demo");
-              }}
-            >
-              New from the demo
-            </Button>
+            <Button onClick={() => begin("demo")}>New from the demo</Button>
             <Button icon={<Upload size={15} />} onClick={() => file.current?.click()}>
-              Bring in a job file
+              Import a job file
             </Button>
             <input
               ref={file}
@@ -194,9 +198,22 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
             void start();
           }}
         >
-          <TextField label="Name" name="job name" value={name} required={false} onCommit={setName} />
+          <TextField
+            label="Name"
+            name="job name"
+            value={starting === "demo" ? "Tern Cottage" : ""}
+            required={false}
+            most={NAME_MOST}
+            onDraft={setName}
+            onCommit={setName}
+          />
+          {fault ? (
+            <p role="alert" className="mt-2 font-medium text-stop">
+              {fault}
+            </p>
+          ) : null}
           <div className="mt-4 flex justify-end gap-2">
-            <Button onClick={() => setStarting(null)}>Leave it</Button>
+            <Button onClick={() => setStarting(null)}>Cancel</Button>
             <Button look="solid" type="submit" disabled={busy}>
               {busy ? "Starting" : "Start the job"}
             </Button>

@@ -24,8 +24,8 @@ export function DialogFoot({
         </p>
       ) : null}
       <div className="mt-1 flex justify-end gap-2">
-        <Button onClick={onLeave}>Leave it</Button>
-        <Button look="solid" icon={icon} onClick={onDo}>
+        <Button onClick={onLeave}>Cancel</Button>
+        <Button look="solid" icon={icon} onClick={onDo} data-do>
           {children}
         </Button>
       </div>

@@ -28,6 +28,25 @@ export function Sheet({
         <D.Content
           className={`fixed top-1/2 left-1/2 z-50 max-h-[88vh] w-[calc(100vw-2rem)] ${wide ? "max-w-3xl" : "max-w-lg"} -translate-x-1/2 -translate-y-1/2 overflow-auto border border-ink bg-panel p-4`}
           {...(about ? {} : { "aria-describedby": undefined })}
+          onOpenAutoFocus={(e) => {
+            // One starts where one types, not on the way out.
+            const content = e.currentTarget as HTMLElement;
+            const first = content.querySelector<HTMLElement>(
+              "input:not([type=hidden]):not([disabled]), select:not([disabled]), textarea:not([disabled])",
+            );
+            const start = first ?? content.querySelector<HTMLElement>("[data-do]");
+            if (!start) return;
+            e.preventDefault();
+            start.focus();
+            if (start instanceof HTMLInputElement) start.select();
+          }}
+          onKeyDown={(e) => {
+            // Enter in a line of a dialog does what the dialog is for, once the field has taken what was typed.
+            if (e.key !== "Enter" || e.defaultPrevented || !(e.target instanceof HTMLInputElement)) return;
+            if (e.target.form || ["checkbox", "radio", "file"].includes(e.target.type)) return;
+            const content = e.currentTarget;
+            setTimeout(() => content.querySelector<HTMLButtonElement>("[data-do]:not([disabled])")?.click());
+          }}
           onInteractOutside={(e) => keep && e.preventDefault()}
           onEscapeKeyDown={(e) => keep && e.preventDefault()}
         >

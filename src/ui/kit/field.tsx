@@ -77,15 +77,18 @@ export function NumberField({
       setFault(null);
       return;
     }
-    const n = words.parse(typed);
-    const bad = words.fault(label, typed, n, min, max, unit);
+    const n = words.parse(typed, unit);
+    const bad = words.fault(label, typed, min, max, unit);
     if (bad !== null || n === null) {
       setFault(bad);
       return;
     }
     const refused = onCommit(n);
     setFault(typeof refused === "string" ? refused : null);
-    if (typeof refused !== "string") last.current = String(Math.round(n * 10) / 10);
+    if (typeof refused === "string") return;
+    // What was understood stands in the field when it is left.
+    last.current = String(Math.round(n * 10) / 10);
+    setText(last.current);
   };
   return (
     <Row id={id} label={label} unit={unit} fault={fault}>
@@ -109,7 +112,7 @@ export function NumberField({
             setFault(null);
             e.currentTarget.blur();
           }
-          const n = words.parse(text);
+          const n = words.parse(text, unit);
           if ((e.key === "ArrowUp" || e.key === "ArrowDown") && n !== null) {
             e.preventDefault();
             const next = String(n + (e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? step * 10 : step));
@@ -130,6 +133,7 @@ export function TextField({
   most = 80,
   required = true,
   name,
+  onDraft,
 }: {
   label: string;
   value: string;
@@ -137,6 +141,8 @@ export function TextField({
   most?: number;
   required?: boolean;
   name?: string;
+  /** Told of every keystroke, for a form that is sent whole. */
+  onDraft?: (typed: string) => void;
 }) {
   const id = useId();
   const [text, setText] = useState(value);
@@ -168,7 +174,10 @@ export function TextField({
         autoComplete="off"
         aria-invalid={fault !== null}
         aria-describedby={fault ? `${id}-fault` : undefined}
-        onChange={(e) => setText(e.target.value)}
+        onChange={(e) => {
+          setText(e.target.value);
+          onDraft?.(e.target.value);
+        }}
         onBlur={commit}
         onKeyDown={(e) => e.key === "Enter" && commit()}
       />

@@ -1,11 +1,10 @@
+import { readNumber } from "../../core/base/numbers";
 import { mm } from "../../core/rules/findings";
 
-/** Reads a number as people type it: "1 460", "1,5" or "1.5"; null when it is none. */
-function parse(text: string): number | null {
-  const t = text.replace(/[\s\u2009\u00a0]/g, "").replace(",", ".");
-  if (!/^[+-]?(\d+\.?\d*|\.\d+)$/.test(t)) return null;
-  const n = Number(t);
-  return Number.isFinite(n) ? n : null;
+/** Reads a number as people type it, in the field's unit; null when it cannot be told. */
+function parse(text: string, unit = ""): number | null {
+  const r = readNumber(text, unit);
+  return r.ok ? r.value : null;
 }
 
 const range = (min: number | undefined, max: number | undefined, unit: string): string => {
@@ -20,14 +19,14 @@ const range = (min: number | undefined, max: number | undefined, unit: string): 
 function fault(
   label: string,
   typed: string,
-  n: number | null,
   min: number | undefined,
   max: number | undefined,
   unit: string,
 ): string | null {
-  if (n === null) return `${label} is “${typed}”; it must be a number, ${range(min, max, unit)}.`;
-  if ((min !== undefined && n < min) || (max !== undefined && n > max))
-    return `${label} is ${mm(n)}; it must be ${range(min, max, unit)}.`;
+  const r = readNumber(typed, unit);
+  if (!r.ok) return `${label} is “${typed.trim()}”: ${r.why}. It must be ${range(min, max, unit)}.`;
+  if ((min !== undefined && r.value < min) || (max !== undefined && r.value > max))
+    return `${label} is ${mm(r.value)}; it must be ${range(min, max, unit)}.`;
   return null;
 }
 

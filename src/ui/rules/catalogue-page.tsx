@@ -116,7 +116,7 @@ export function CataloguePage({
                 New row
               </Button>
               <Button icon={<Upload size={15} />} onClick={() => file.current?.click()}>
-                Bring in CSV
+                Import CSV
               </Button>
               <a className={tool} href={`/api/catalogue/${table}`} download>
                 <FileDown size={15} aria-hidden /> CSV
@@ -235,7 +235,7 @@ export function CataloguePage({
             </p>
           ) : null}
           <div className="mt-4 flex justify-end gap-2">
-            <Button onClick={() => setEditing(null)}>Leave it</Button>
+            <Button onClick={() => setEditing(null)}>Cancel</Button>
             <Button look="solid" type="submit">
               Store
             </Button>

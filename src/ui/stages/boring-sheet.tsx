@@ -5,14 +5,12 @@ import { joistRefusals } from "../../core/timber/check-joist";
 import { joistFor } from "../../core/timber/deck";
 import { boringTotals, chalkLines } from "../../core/timber/boring";
 import { mm } from "../../core/rules/findings";
-import { useDesk } from "../job/store";
+import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 
 /** The boring schedule joist by joist, in the order a person walks: chalk line by chalk line, with its end marks, bits and plates. */
 export function BoringSheet() {
-  const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
-  const job = useDesk((s) => s.job);
+  const { house, job, plan } = useSnapshot();
   if (!plan) return <p className="p-3 text-soft">Working out the bores.</p>;
   const decks = [...house.decks].filter((d) => d.deck.kind !== "concrete").sort((a, b) => a.underside - b.underside);
   const label = (id: string): string => {

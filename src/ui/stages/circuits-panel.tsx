@@ -9,7 +9,7 @@ import { runStyles } from "../drawing/run-style";
 import { askWorker } from "../job/ask";
 import { useAsked } from "../job/use-asked";
 import { addCircuit, removeCircuit, say, setCircuit } from "../job/edits";
-import { change, edit, useDesk } from "../job/store";
+import { change, edit, useDesk, usePlan } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/field";
 
@@ -26,7 +26,7 @@ export const kindWords: Record<Circuit["kind"], string> = {
 /** All circuits, and the form of the one picked out. */
 export function CircuitsPanel() {
   const job = useDesk((s) => s.job);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const selection = useDesk((s) => s.selection);
   const picked = selection?.kind === "circuit" ? selection.id : null;
   const styles = runStyles(job);
@@ -91,7 +91,7 @@ export function CircuitsPanel() {
 
 function CircuitForm({ c }: { c: Circuit }) {
   const job = useDesk((s) => s.job);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const painting = useDesk((s) => s.paint === c.id);
   const put = (next: Partial<Circuit>): string | null => edit([change("circuits", c.id, { ...c, ...next })]);
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;

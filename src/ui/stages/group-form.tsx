@@ -74,7 +74,7 @@ export function GroupForm({ ids }: { ids: readonly string[] }) {
         ))}
       </div>
       <Button look="quiet" onClick={() => pickPoints([])}>
-        Let go of them
+        Clear selection
       </Button>
     </section>
   );

@@ -5,15 +5,14 @@ import { joistRefusals } from "../../core/timber/check-joist";
 import { joistWindows } from "../../core/timber/joist";
 import { boreMargins } from "../../core/timber/boring";
 import { say } from "../job/edits";
-import { change, edit, useDesk } from "../job/store";
+import { change, edit, useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField } from "../kit/field";
 import { Gauge } from "../kit/gauge";
 
 /** One span of one joist: its windows, limits and bores. */
 export function JoistCard({ deck, joist, span }: { deck: string; joist: number; span: number }) {
-  const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
+  const { house, plan } = useSnapshot();
   const school = useDesk((s) => s.job.settings.schools.notch);
   const l = house.decks[house.deckOfId.get(deck) ?? -1];
   const j = l?.joists.find((x) => x.n === joist);
@@ -129,7 +128,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
                 say(edit([change("decks", deck, { ...l.deck, boreLines: l.deck.boreLines.filter((y) => y !== x) })]))
               }
             >
-              Let go of the line at {mm(x - (s[0] - l.origin))}
+              Remove the line at {mm(x - (s[0] - l.origin))}
             </Button>
           ))}
         </div>

@@ -2,14 +2,14 @@
 import Link from "next/link";
 import { mm } from "../../core/rules/findings";
 import { schoolQuestions } from "../../core/rules/schools";
-import { change, edit, useDesk } from "../job/store";
+import { change, edit, useDesk, usePlan } from "../job/store";
 import { NumberField, SelectField } from "../kit/field";
 import { WeightsPanel } from "./weights-panel";
 
 /** All runs with their lengths, how good the plan is, and what the lengths are made of. */
 export function RoutesPanel() {
   const job = useDesk((s) => s.job);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
   if (!plan) return <p className="text-soft">Working out the runs.</p>;
   return (

@@ -8,7 +8,7 @@ import { legPosition, moveLeg } from "../../core/routing/move-leg";
 import { pathLength } from "../../core/geometry/wall-frame";
 import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
-import { change, edit, useDesk } from "../job/store";
+import { change, edit, useDesk, useSnapshot } from "../job/store";
 import { pinRuns, say } from "../job/edits";
 import { Button } from "../kit/button";
 import { NumberField } from "../kit/field";
@@ -18,9 +18,7 @@ const measureNames = { u: "from left", v: "from floor", x: "east", y: "north" } 
 
 /** Lengths of a run and its legs; a leg's position can be typed, which pins the run. */
 export function RunDetails({ run }: { run: Run }) {
-  const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
-  const job = useDesk((s) => s.job);
+  const { house, job, plan } = useSnapshot();
   const selection = useDesk((s) => s.selection);
   const leg = selection?.kind === "run" ? selection.leg : undefined;
   const cable = cableOf(run.cable, useDesk.getState().catalogue);

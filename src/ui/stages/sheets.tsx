@@ -14,12 +14,11 @@ import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/rules/findings";
 import { stateOf, stepNames, steps } from "../../core/site-book/entries";
 import { KeptList } from "../bench/keep-answer";
-import { useDesk } from "../job/store";
+import { useDesk, useSnapshot } from "../job/store";
 import { Table } from "./table";
 
 function useNames() {
-  const job = useDesk((s) => s.job);
-  const plan = useDesk((s) => s.plan);
+  const { house, job, plan } = useSnapshot();
   const point = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
   const circuit = (id: string | null): string =>
     id === null ? "" : (job.circuits.find((c) => c.id === id)?.label ?? id);
@@ -27,7 +26,7 @@ function useNames() {
     const r = plan?.runs.find((x) => x.id === id);
     return r ? `${point(r.from)} to ${point(r.to)}` : id;
   };
-  return { job, plan, point, circuit, runName };
+  return { job, house, plan, point, circuit, runName };
 }
 
 const pickRun = (id: string): void => useDesk.setState({ selection: { kind: "run", id } });
@@ -61,8 +60,7 @@ const link =
   "inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond font-semibold hover:border-ink";
 
 export function ContainmentSheet() {
-  const { plan, circuit } = useNames();
-  const house = useDesk((s) => s.house);
+  const { plan, house, circuit } = useNames();
   const lines = new Map<
     string,
     { key: string; where: string; method: string; circuits: Set<string>; length: number; runs: number }

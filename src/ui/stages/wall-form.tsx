@@ -9,7 +9,7 @@ import { moveWall, setWall } from "../../core/survey/reshape";
 import { fixtureNames } from "../../core/survey/typical";
 import { addFixture, addOpening, editWith, joinSides, newId, say, splitSide } from "../job/edits";
 import { pictureUrl, sendPicture } from "../job/pictures";
-import { change, edit, useDesk } from "../job/store";
+import { change, edit, useDesk, usePlan } from "../job/store";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
 import { CheckField, NumberField, SelectField, TextField } from "../kit/field";
@@ -200,7 +200,7 @@ export function WallForm({ face }: { face: Face }) {
 /** What runs behind this face and the other one, measured from here. */
 function BehindThis({ face }: { face: Face }) {
   const house = useDesk((s) => s.house);
-  const plan = useDesk((s) => s.plan);
+  const plan = usePlan();
   const list = behindWall(house, plan, face.wall.id);
   const label = (id: string): string => house.points[house.pointOfId.get(id) ?? -1]?.point.label ?? id;
   return (

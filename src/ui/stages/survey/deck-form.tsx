@@ -1,4 +1,5 @@
 "use client";
+import { words } from "../../kit/number-words";
 import { Trash2 } from "lucide-react";
 import { bounds } from "../../../core/geometry/polygon";
 import type { Deck } from "../../../core/job/model";
@@ -67,15 +68,11 @@ export function DeckForm({ deck }: { deck: Deck }) {
               most={200}
               value={deck.makerAllows.map((w) => `${w.from} to ${w.to} up to ${w.most}`).join(", ")}
               onCommit={(text) => {
-                const parts = text
-                  .split(",")
-                  .map((t) => t.trim())
-                  .filter(Boolean)
-                  .map((t) => /^(\d+(?:\.\d+)?)\s*to\s*(\d+(?:\.\d+)?)\s*up to\s*(\d+(?:\.\d+)?)$/.exec(t));
-                if (parts.some((p) => !p))
+                const parts = listOf(text, ["to", "up to"]);
+                if (!parts)
                   return `Maker allows holes is “${text}”; write each as from to up to, such as 300 to 3000 up to 25.`;
                 return put({
-                  makerAllows: parts.map((p) => ({ from: Number(p![1]), to: Number(p![2]), most: Number(p![3]) })),
+                  makerAllows: parts.map(([from, to, most]) => ({ from: from!, to: to!, most: most! })),
                 });
               }}
             />
@@ -226,6 +223,21 @@ export function DeckForm({ deck }: { deck: Deck }) {
   );
 }
 
+/** Reads a list such as "-100 to 0, 4,200 to 4,450": numbers with the given words between them, entries apart by commas or semicolons; null when one cannot be told. */
+function listOf(text: string, between: readonly string[]): number[][] | null {
+  // A comma followed by a space or the end parts entries; one between digits belongs to a number.
+  const entries = text
+    .split(/;|,(?=\s|$)|,(?!\d{3}(?!\d))/)
+    .map((t) => t.trim())
+    .filter(Boolean);
+  const out = entries.map((t) => {
+    const cells = t.split(new RegExp(`\\s+(?:${[...between].sort((a, b) => b.length - a.length).join("|")})\\s+`));
+    const numbers = cells.map((c) => words.parse(c, "mm"));
+    return cells.length === between.length + 1 && numbers.every((n) => n !== null) ? numbers : null;
+  });
+  return out.every((x) => x !== null) ? out : null;
+}
+
 function Bearings({ deck, onCommit }: { deck: Deck; onCommit: (b: [number, number][]) => string | null }) {
   return (
     <TextField
@@ -235,14 +247,9 @@ function Bearings({ deck, onCommit }: { deck: Deck; onCommit: (b: [number, numbe
       most={200}
       value={deck.joists.bearings.map(([a, b]) => `${a} to ${b}`).join(", ")}
       onCommit={(text) => {
-        const parts = text
-          .split(",")
-          .map((t) => t.trim())
-          .filter(Boolean)
-          .map((t) => /^(-?\d+(?:\.\d+)?)\s*(?:to|–|\.\.)\s*(-?\d+(?:\.\d+)?)$/.exec(t));
-        if (parts.some((p) => !p))
-          return `Bearings is “${text}”; write each as from to, such as -100 to 0, 4200 to 4450.`;
-        return onCommit(parts.map((p) => [Number(p![1]), Number(p![2])]));
+        const parts = listOf(text.replaceAll(/–|\.\./g, " to "), ["to"]);
+        if (!parts) return `Bearings is “${text}”; write each as from to, such as -100 to 0, 4200 to 4450.`;
+        return onCommit(parts.map(([from, to]) => [from!, to!]));
       }}
     />
   );
