@@ -6,7 +6,7 @@ import { join } from "node:path";
 import { gzipSync } from "node:zlib";
 import { answer } from "../src/core/calculators/calculator";
 import { calculatorNamed, calculators } from "../src/core/calculators/registry";
-import { layHouse } from "../src/core/job/house";
+import { layHouse } from "../src/core/house/house";
 import { type Job, canonical } from "../src/core/job/model";
 import { makePlan } from "../src/core/plan/plan";
 import { generatedBlock } from "../src/core/routing/generated-block";
@@ -64,7 +64,7 @@ for (const [name, job] of [
   for (const p of presetNames) {
     const plan = makePlan({ ...job, settings: { ...job.settings, cost: presets[p].cost } });
     console.log(
-      `${`  ${name}, ${presets[p].name.toLowerCase()}: cable against its bound`.padEnd(46)} ${plan.cable.ratio.toFixed(3).padStart(9)}      (${(plan.cable.total / 1000).toFixed(1)} m, ${plan.holes.length} holes${p === "cable" ? "; aim 1.05" : ""})`,
+      `${`  ${name}, ${presets[p].name.toLowerCase()}: cable against its bound`.padEnd(46)} ${(plan.cable.ratio ?? 1).toFixed(3).padStart(9)}      (${(plan.cable.total / 1000).toFixed(1)} m, ${plan.holes.length} holes${p === "cable" ? "; aim 1.05" : ""})`,
     );
   }
 const large = generatedHouse(5, 8, 4);

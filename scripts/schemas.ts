@@ -1,14 +1,14 @@
 import { existsSync, mkdirSync, readFileSync, writeFileSync } from "node:fs";
 import { z } from "zod";
 import { jobFileSchema } from "../src/core/job/file";
-import { planSchema } from "../src/core/plan/plan-model";
-import { rulesDocument } from "../src/core/rules/rules-document";
+import { planFileSchema } from "../src/core/formats/plan-file";
+import { rulesDocument } from "../src/core/book/rules-document";
 
 /** Publishes the JSON Schemas of job and plan files and the rule book from the code; with --check only says whether they are up to date. */
 const schema = (s: unknown): string => JSON.stringify(s, null, 2) + "\n";
 const files = {
   "docs/formats/job-file.schema.json": schema(z.toJSONSchema(jobFileSchema, { io: "input" })),
-  "docs/formats/plan.schema.json": schema(z.toJSONSchema(planSchema)),
+  "docs/formats/plan.schema.json": schema(z.toJSONSchema(planFileSchema)),
   "docs/rules.md": rulesDocument(),
 };
 let stale = false;

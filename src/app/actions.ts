@@ -4,10 +4,11 @@ import { z } from "zod";
 import { picturesNamed, readJobFile } from "../core/job/file";
 import { blankJob, idSchema } from "../core/job/model";
 import { keyedPatchSchema } from "../core/job/patch";
-import { siteEntrySchema } from "../core/site-book/entries";
+import { siteEntrySchema } from "../core/job/site-entry";
 import { database } from "../data/client";
 import { ternCottage } from "../data/demo/tern-cottage";
 import { defaultSchools } from "../data/defaults";
+import { addJobOfFile } from "../data/job-files";
 import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "../data/jobs";
 import { addPictures, picturesOf } from "../data/pictures";
 import { addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
@@ -106,10 +107,6 @@ export async function importJob(text: string) {
   const read = readJobFile(typeof text === "string" ? text : "");
   if (!read.ok) return { ok: false as const, refusals: read.refusals };
   const id = nanoid(10);
-  const db = await database();
-  await addJob(db, { ...read.file.job, id }, async (tx) => {
-    await addPictures(tx, id, read.file.pictures);
-    await storeEntries(tx, id, read.file.siteBook);
-  });
+  await addJobOfFile(await database(), id, read.file);
   return { ok: true as const, id };
 }

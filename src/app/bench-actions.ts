@@ -5,9 +5,9 @@ import { answer, sheetOf } from "../core/calculators/calculator";
 import { calculatorNamed } from "../core/calculators/registry";
 import { readCatalogueCsv } from "../core/formats/catalogue-csv";
 import { idSchema } from "../core/job/model";
-import { type CatalogueRow, isCatalogueTable, rowSchemas } from "../core/rules/catalogue";
+import { type CatalogueRow, isCatalogueTable, rowSchemas, standardCatalogue } from "../core/rules/catalogue";
 import { type SchoolKey, schoolsSchema } from "../core/rules/schools";
-import { catalogueOf, dropRows, putRows } from "../data/catalogue";
+import { catalogueOf, dropRows, jobsNaming, ownRows, putRows } from "../data/catalogue";
 import { database } from "../data/client";
 import { defaultSchools, setDefaultSchools } from "../data/defaults";
 import { editJob, findJob, listJobs } from "../data/jobs";
@@ -92,7 +92,21 @@ export async function putCatalogueRow(table: string, row: unknown): Promise<Told
 
 export async function resetCatalogue(table: string, id?: string): Promise<Told> {
   if (!isCatalogueTable(table)) return { ok: false, message: "There is no such table." };
-  await dropRows(await database(), table, id === undefined ? undefined : z.string().max(60).parse(id));
+  const one = z.string().max(60).optional().safeParse(id);
+  if (!one.success) return { ok: false, message: "There is no such row." };
+  const db = await database();
+  const own = (await ownRows(db)).filter((r) => r.table === table && (one.data === undefined || r.row.id === one.data));
+  for (const { row } of own) {
+    // Where there is a typical row of that id, taking the own one away puts the typical one back: nothing is left without.
+    if ((standardCatalogue[table] as readonly { id: string }[]).some((x) => x.id === row.id)) continue;
+    const named = await jobsNaming(db, table, row.id);
+    if (named.length)
+      return {
+        ok: false,
+        message: `${row.id} is used in ${named.join(", ")}; choose another there first, then take it out of the catalogue.`,
+      };
+  }
+  await dropRows(db, table, one.data);
   return { ok: true };
 }
 

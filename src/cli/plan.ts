@@ -1,6 +1,10 @@
 import { readFileSync } from "node:fs";
 import { readJobFile } from "../core/job/file";
-import { makePlan } from "../core/plan/plan";
+import { layHouse } from "../core/house/house";
+import { planHouse } from "../core/plan/plan";
+import { heldRuns } from "../core/record/held";
+import { standardCatalogue, withRows } from "../core/rules/catalogue";
+import { planFile } from "../core/formats/plan-file";
 
 /** `npm run -s plan -- job.json`: prints the whole plan of a job file as JSON. Bad input: exit 2 and one JSON object on stderr. */
 function fail(code: string, message: string, path = ""): never {
@@ -23,4 +27,7 @@ if (!read.ok)
     read.refusals.map((r) => (r.path ? `${r.path}: ${r.message}` : r.message)).join("; "),
     read.refusals[0]?.path,
   );
-process.stdout.write(JSON.stringify(makePlan(read.file.job, { clock: () => performance.now() }), null, 2) + "\n");
+const { job, catalogue, siteBook } = read.file;
+const house = layHouse(job, withRows(standardCatalogue, catalogue));
+const plan = planHouse(house, { clock: () => performance.now(), held: heldRuns(siteBook) });
+process.stdout.write(JSON.stringify(planFile(house, plan), null, 2) + "\n");

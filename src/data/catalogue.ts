@@ -1,4 +1,5 @@
-import { and, eq, sql } from "drizzle-orm";
+import { type SQL, and, eq, sql } from "drizzle-orm";
+import { equal } from "../core/job/patch";
 import {
   type Catalogue,
   type CatalogueRow,
@@ -8,6 +9,7 @@ import {
   withRows,
 } from "../core/rules/catalogue";
 import type { Db } from "./client";
+import { rowsOf } from "./job-rows";
 import * as schema from "./schema";
 
 /** The user's own rows, from makers' sheets. */
@@ -50,6 +52,57 @@ export async function putRows(db: Db, rows: readonly CatalogueRow[]): Promise<vo
           set: { row, at: new Date() },
         });
   });
+}
+
+/** Names of jobs that name a row of the catalogue; deleted ones too, since they can be put back. */
+export async function jobsNaming(db: Db, table: CatalogueTable, id: string): Promise<string[]> {
+  const where: Partial<Record<CatalogueTable, SQL>> = {
+    cables: sql`exists (select 1 from circuits c where c.job_id = j.id and c.cable = ${id})
+      or exists (select 1 from drums d where d.job_id = j.id and d.cable = ${id})
+      or exists (select 1 from found_cables f where f.job_id = j.id and f.cable = ${id})
+      or exists (select 1 from found_trunkings t where t.job_id = j.id and t.holds @> ${JSON.stringify([{ cable: id }])}::text::jsonb)`,
+    trunkings: sql`exists (select 1 from found_trunkings t where t.job_id = j.id and t.size = ${id})`,
+  };
+  const cond = where[table];
+  if (!cond) return [];
+  return rowsOf<{ name: string }>(await db.execute(sql`select j.name from jobs j where ${cond} order by j.name`)).map(
+    (r) => r.name,
+  );
+}
+
+/**
+ * Puts rows that came with a job file beside those that are here. A row that is here with other values stays; the file's row then
+ * gets a free id, and the job that brought it is told by `renamed`.
+ */
+export async function addRowsOfFile(
+  db: Db,
+  rows: readonly CatalogueRow[],
+): Promise<{ table: CatalogueTable; from: string; to: string }[]> {
+  const own = await ownRows(db);
+  const here = (table: CatalogueTable, id: string): object | undefined =>
+    own.find((r) => r.table === table && r.row.id === id)?.row;
+  const renamed: { table: CatalogueTable; from: string; to: string }[] = [];
+  const put: CatalogueRow[] = [];
+  for (const r of rows) {
+    const typical = (standardCatalogue[r.table] as readonly { id: string }[]).find((x) => x.id === r.row.id);
+    const there = here(r.table, r.row.id) ?? typical;
+    if (there && equal(there, r.row)) continue;
+    if (!there) {
+      put.push(r);
+      continue;
+    }
+    let to = "";
+    for (let n = 2; to === ""; n++) {
+      const next = `${r.row.id.slice(0, 36)}-${n}`;
+      const taken =
+        here(r.table, next) ?? (standardCatalogue[r.table] as readonly { id: string }[]).find((x) => x.id === next);
+      if (!taken || equal({ ...taken, id: r.row.id }, r.row)) to = next;
+    }
+    renamed.push({ table: r.table, from: r.row.id, to });
+    put.push({ table: r.table, row: { ...r.row, id: to } });
+  }
+  await putRows(db, put);
+  return renamed;
 }
 
 /** Puts the typical value back, of one row or of a whole table. */

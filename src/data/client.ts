@@ -3,6 +3,7 @@ import { isAbsolute, join } from "node:path";
 import type { PgDatabase, PgQueryResultHKT } from "drizzle-orm/pg-core";
 import { lockFolder } from "./folder-lock";
 import * as schema from "./schema";
+import { upgradeStored } from "./upgrade-stored";
 
 /** The database as repositories see it: Drizzle's PostgreSQL dialect, whatever runs below. */
 export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
@@ -25,8 +26,14 @@ async function openEmbedded(folder: string): Promise<Db> {
   const files = join(folder, "pg");
   mkdirSync(files, { recursive: true });
   const db = drizzle({ client: new PGlite(files), schema });
-  await migrate(db, { migrationsFolder: migrationsFolder() });
-  return db as unknown as Db;
+  return upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
+}
+
+/** Migrates the tables, then what earlier editions stored in them. */
+async function upToDate(db: Db, migrateTables: () => Promise<void>): Promise<Db> {
+  await migrateTables();
+  await upgradeStored(db);
+  return db;
 }
 
 async function openServer(url: string): Promise<Db> {
@@ -36,8 +43,7 @@ async function openServer(url: string): Promise<Db> {
     import("drizzle-orm/postgres-js/migrator"),
   ]);
   const db = drizzle({ client: postgres(url, { max: 8, onnotice: () => {} }), schema });
-  await migrate(db, { migrationsFolder: migrationsFolder() });
-  return db as unknown as Db;
+  return upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
 }
 
 /** A database in memory, migrated: for tests. */
@@ -48,8 +54,7 @@ export async function openMemory(): Promise<Db> {
     import("drizzle-orm/pglite/migrator"),
   ]);
   const db = drizzle({ client: new PGlite(), schema });
-  await migrate(db, { migrationsFolder: migrationsFolder() });
-  return db as unknown as Db;
+  return upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
 }
 
 const held = globalThis as { lumbetDb?: Promise<Db> };

@@ -145,7 +145,7 @@ describe("jobs in the database", () => {
 describe("the demo", () => {
   it("starts with its known problems and nothing else to stop for", () => {
     const plan = makePlan(job);
-    expect(plan.findings.filter((f) => f.severity !== "note").map((f) => `${f.rule} ${f.subject}`)).toEqual([
+    expect(plan.facts.filter((f) => f.severity !== "note").map((f) => `${f.rule} ${f.subject.id}`)).toEqual([
       "circuit.way k",
       "fill.space trunking-1",
       "kitchen.sink s4",

@@ -1,5 +1,5 @@
 import { type SQL, and, asc, desc, eq, isNotNull, isNull, sql } from "drizzle-orm";
-import { checkInvariants } from "../core/job/invariants";
+import { checkInvariants, newlyOffWall } from "../core/job/invariants";
 import type { Collection, Job } from "../core/job/model";
 import {
   type Change,
@@ -128,7 +128,7 @@ export async function editJob(
     const clashes = clashesOf(now.job, flat);
     if (clashes.length) return { kind: "conflict", version: now.version, job: now.job, clashes };
     const next = applyPatch(now.job, flat);
-    const refusals = checkInvariants(next, now.catalogue);
+    const refusals = [...checkInvariants(next, now.catalogue), ...newlyOffWall(now.job, next)];
     if (refusals.length) return { kind: "refused", refusals };
     const { missed } = now;
     if (!waiting.length) return { kind: "stored", version: now.version, missed };

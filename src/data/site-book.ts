@@ -1,5 +1,5 @@
 import { asc, eq } from "drizzle-orm";
-import type { SiteEntry } from "../core/site-book/entries";
+import type { SiteEntry } from "../core/job/site-entry";
 import type { Db } from "./client";
 import * as schema from "./schema";
 
@@ -10,7 +10,7 @@ export async function siteBookOf(db: Db, jobId: string): Promise<SiteEntry[]> {
     .from(schema.siteEntries)
     .where(eq(schema.siteEntries.jobId, jobId))
     .orderBy(asc(schema.siteEntries.at), asc(schema.siteEntries.id));
-  return rows.map(({ id, run, kind, step, text, by, at }) => ({
+  return rows.map(({ id, run, kind, step, text, by, at, held }) => ({
     id,
     run,
     kind: kind as SiteEntry["kind"],
@@ -18,6 +18,7 @@ export async function siteBookOf(db: Db, jobId: string): Promise<SiteEntry[]> {
     text,
     by,
     at,
+    ...(held === null ? {} : { held }),
   }));
 }
 

@@ -1,6 +1,6 @@
-import { toFace } from "../core/geometry/wall-frame";
-import type { House } from "../core/job/house";
-import type { Plan } from "../core/plan/plan-model";
+import { toFace } from "../core/base/wall-frame";
+import type { House } from "../core/house/house";
+import type { Plan } from "../core/laid/laid";
 import type { WallTruth } from "./port";
 
 /** Studs stand this far apart where the survey says no more, mm. Typical. */

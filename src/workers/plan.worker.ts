@@ -1,11 +1,14 @@
 import { expose } from "comlink";
 import type { Catalogue } from "../core/rules/catalogue";
-import { layHouse } from "../core/job/house";
+import { layHouse } from "../core/house/house";
 import type { Job } from "../core/job/model";
 import { type RingAgainstRadials, type Variant, ringAgainstRadials, variantsOf } from "../core/plan/compare-plans";
-import type { SiteEntry } from "../core/site-book/entries";
+import type { SiteEntry } from "../core/job/site-entry";
+import { withFix } from "../core/plan/tried-fixes";
+import { heldRuns } from "../core/record/held";
+import type { Fix } from "../core/rules/fact";
 import { makePlan } from "../core/plan/plan";
-import type { Plan } from "../core/plan/plan-model";
+import type { Plan } from "../core/laid/laid";
 import { buildGraph } from "../core/routing/build";
 import { type Freeing, whatFrees } from "../core/routing/freeing";
 import { type Why, whyThisWay } from "../core/routing/why";
@@ -34,6 +37,7 @@ const api = {
     };
     const plan = makePlan(job, {
       catalogue,
+      held: heldRuns(siteBook),
       clock: () => performance.now(),
       before: quick ? last : null,
       ...(tell ? { progress } : {}),
@@ -42,9 +46,21 @@ const api = {
     return plan;
   },
   variants: (job: Job, catalogue: Catalogue): Variant[] => variantsOf(job, catalogue),
-  why: (job: Job, catalogue: Catalogue, run: string): Why | null => {
+  why: (job: Job, catalogue: Catalogue, siteBook: readonly SiteEntry[], run: string): Why | null => {
     const h = layHouse(job, catalogue);
-    return whyThisWay(h, buildGraph(h), run);
+    return whyThisWay(h, buildGraph(h), run, heldRuns(siteBook));
+  },
+  /** Stops of the plan before a fix and after it. */
+  tryFix: (
+    job: Job,
+    catalogue: Catalogue,
+    siteBook: readonly SiteEntry[],
+    fix: Fix[],
+  ): { before: number; after: number } => {
+    const options = { catalogue, held: heldRuns(siteBook) };
+    const stops = (j: Job): number => makePlan(j, options).facts.filter((f) => f.severity === "stop").length;
+    const next = withFix(job, fix);
+    return { before: stops(job), after: next ? stops(next) : Infinity };
   },
   freeing: (job: Job, catalogue: Catalogue, point: string): Freeing => whatFrees(job, catalogue, point),
   ringAgainstRadials: (job: Job, catalogue: Catalogue, circuit: string): RingAgainstRadials | null => {

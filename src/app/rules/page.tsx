@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { bookTables } from "../../core/rules/tables";
+import { bookTables } from "../../core/book/tables";
 import { catalogueOf } from "../../data/catalogue";
 import { database } from "../../data/client";
 import { RuleBook } from "../../ui/rules/rule-book";

@@ -1,5 +1,5 @@
 import type { Metadata } from "next";
-import { makingOf } from "../../core/ends/steps/makings";
+import { makingOf } from "../../core/trades/ends/steps/makings";
 import { database } from "../../data/client";
 import { defaultSchools } from "../../data/defaults";
 import { findJob } from "../../data/jobs";

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawSweep } from "../drawings/end-drawings";
-import { armourCut } from "../ends/armour-cut";
-import { mm } from "../rules/findings";
+import { armourCut } from "../trades/ends/armour-cut";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

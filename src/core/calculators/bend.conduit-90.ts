@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { middleRadius, radiusFindings, rightAngle } from "../containment/conduit-bends";
+import { middleRadius, radiusFacts, rightAngle } from "../trades/containment/conduit-bends";
 import { drawRightAngle } from "../drawings/bend-drawings";
-import { mm } from "../rules/findings";
-import { below } from "../geometry/tolerance";
+import { mm } from "../base/figures";
+import { below } from "../base/tolerance";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -25,7 +25,7 @@ export default calculator({
         "leg",
         `got ${i.leg}; must be at least ${mm(middleRadius(i.outside, i.innerRadius) + i.outside / 2)}, the bend itself`,
       );
-    return { ...b, findings: radiusFindings(i.outside, i.innerRadius) };
+    return { ...b, facts: radiusFacts(i.outside, i.innerRadius) };
   },
   sheet: (i, o) => ({
     headline: `Start the bend ${mm(o.start)} from the end; it uses ${mm(o.arc)} and ends at ${mm(o.end)}.`,

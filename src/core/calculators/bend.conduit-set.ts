@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { conduitSet, leastOffset, radiusFindings } from "../containment/conduit-bends";
+import { conduitSet, leastOffset, radiusFacts } from "../trades/containment/conduit-bends";
 import { drawConduitSet } from "../drawings/bend-drawings";
-import { mm } from "../rules/findings";
-import { below } from "../geometry/tolerance";
+import { mm } from "../base/figures";
+import { below } from "../base/tolerance";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -27,7 +27,7 @@ export default calculator({
         `got ${i.offset}; must be at least ${mm(least)} for two bends of ${i.angle}° with this former`,
       );
     const { centreToCentre, arc } = conduitSet(i.outside, i.innerRadius, i.offset, i.angle);
-    return { centreToCentre, arc, findings: radiusFindings(i.outside, i.innerRadius) };
+    return { centreToCentre, arc, facts: radiusFacts(i.outside, i.innerRadius) };
   },
   sheet: (i, o) => ({
     headline: `Middle of the first bend to middle of the second: ${mm(o.centreToCentre)} along the tube.`,

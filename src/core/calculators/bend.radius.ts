@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawBend } from "../drawings/bend-drawings";
-import { bendFindings, bendRadius } from "../fixings/bends";
-import { mm } from "../rules/findings";
+import { bendFacts, bendRadius } from "../trades/fixings/bends";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -41,7 +41,7 @@ export default calculator({
     const b = bendRadius(i.family, w, t, about, i.conductor);
     return {
       ...b,
-      findings: bendFindings(i.family, "overall" in i ? i.overall : about === "width" ? w : t, b.radius, i.actual),
+      facts: bendFacts(i.family, "overall" in i ? i.overall : about === "width" ? w : t, b.radius, i.actual),
     };
   },
   sheet: (i, o) => ({

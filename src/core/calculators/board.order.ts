@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { crossings, entryOrder } from "../board/entry-order";
+import { crossings, entryOrder } from "../trades/board/entry-order";
 import { drawEntries } from "../drawings/line-drawings";
-import { count } from "../rules/words";
+import { count } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 

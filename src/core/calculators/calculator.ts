@@ -1,6 +1,8 @@
 import { z } from "zod";
 import type { Scene } from "../drawings/scene";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
+import type { Fact } from "../rules/fact";
+import { worded } from "../words/findings";
 
 /** What the Bench sorts questions by. */
 export const groups = [
@@ -32,6 +34,9 @@ export interface Sheet {
   steps?: string[];
 }
 
+/** What a calculator works out: facts in place of findings, which get their words when they are answered. */
+export type Raw<T> = T extends { findings: unknown } ? Omit<T, "findings"> & { facts: readonly Fact[] } : T;
+
 /** One calculator as the registry holds it. The command line, the HTTP route, the Bench and the reference page are made from this alone. */
 export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType = z.ZodType> {
   name: string;
@@ -43,7 +48,7 @@ export interface Calculator<I extends z.ZodType = z.ZodType, O extends z.ZodType
   output: O;
   /** A sensible first input; its answer is a worked example. */
   first: z.input<I>;
-  run: (input: z.output<I>, catalogue: Catalogue) => z.output<O>;
+  run: (input: z.output<I>, catalogue: Catalogue) => Raw<z.output<O>>;
   sheet: (input: z.output<I>, output: z.output<O>, catalogue: Catalogue) => Sheet;
 }
 
@@ -137,7 +142,9 @@ export function answer(c: Calculator, input: unknown, catalogue: Catalogue = sta
   const parsed = c.input.safeParse(input);
   if (!parsed.success) return { ok: false, error: refusal(input, parsed.error) };
   try {
-    return { ok: true, output: c.run(parsed.data, catalogue) };
+    const raw = c.run(parsed.data, catalogue) as { facts?: readonly Fact[] };
+    const { facts, ...rest } = raw;
+    return { ok: true, output: facts === undefined ? raw : { ...rest, findings: worded(facts) } };
   } catch (e) {
     if (e instanceof InputFault) return { ok: false, error: { code: "refused", message: e.message, path: e.path } };
     throw e;

@@ -1,11 +1,10 @@
 import { z } from "zod";
-import { checkCircuit, circuitFault } from "../circuits/check-circuit";
-import { armourMethods, flatMethods, groupings } from "../circuits/ratings";
+import { checkCircuit, circuitFault } from "../trades/circuits/check-circuit";
+import { armourMethods, flatMethods, groupings } from "../rules/ratings";
 import { drawLines } from "../drawings/line-drawings";
 import type { Catalogue } from "../rules/catalogue";
 import { cableOf } from "../rules/catalogue";
-import { mm } from "../rules/findings";
-import { figure } from "../rules/words";
+import { figure, mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { compareCircuits } from "../circuits/compare";
+import { compareCircuits } from "../routing/compare";
 import { drawLines } from "../drawings/line-drawings";
-import { same } from "../geometry/tolerance";
-import { mm } from "../rules/findings";
+import { same } from "../base/tolerance";
+import { mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 
 const orderName = (n: number): string => (n === 0 ? "board" : String(n));

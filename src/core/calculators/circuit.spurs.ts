@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { checkSpurs } from "../circuits/spurs";
-import { count } from "../rules/words";
+import { checkSpurs } from "../trades/circuits/spurs";
+import { count } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -45,7 +45,7 @@ export default calculator({
           `got "${p.from}"; must be another of the points, or left out for the board`,
         );
     });
-    return { findings: checkSpurs(i.points, i.source) };
+    return { facts: checkSpurs(i.points, i.source) };
   },
   sheet: (i, o) => ({
     headline: o.findings.length

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { conduitSupport } from "../containment/supports";
+import { conduitSupport } from "../trades/containment/supports";
 import { drawClips } from "../drawings/line-drawings";
-import { clipLayout } from "../fixings/clips";
-import { mm } from "../rules/findings";
+import { clipLayout } from "../trades/fixings/clips";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

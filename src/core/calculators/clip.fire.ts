@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { checkFire } from "../fixings/fire";
+import { checkFire } from "../trades/fixings/fire";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -28,8 +28,8 @@ export default calculator({
   output: z.object({ ok: z.boolean(), findings: f.findings }),
   first: { where: "surface", fixings: "plastic", overEscape: true },
   run: (i) => {
-    const findings = checkFire(i);
-    return { ok: !findings.some((x) => x.severity === "stop"), findings };
+    const facts = checkFire(i);
+    return { ok: !facts.some((x) => x.severity === "stop"), facts };
   },
   sheet: (_, o) => ({
     headline:

@@ -1,8 +1,7 @@
 import { z } from "zod";
 import { drawClips } from "../drawings/line-drawings";
-import { END_USUAL, clipLayout } from "../fixings/clips";
-import { mm } from "../rules/findings";
-import { count } from "../rules/words";
+import { END_USUAL, clipLayout } from "../trades/fixings/clips";
+import { count, mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawClips } from "../drawings/line-drawings";
-import { OUT_OF_REACH, clipLayout, clipSpacing } from "../fixings/clips";
-import { mm } from "../rules/findings";
+import { OUT_OF_REACH, clipLayout, clipSpacing } from "../trades/fixings/clips";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,8 +1,9 @@
 import { z } from "zod";
-import { trunkingSupport } from "../containment/supports";
+import { trunkingSupport } from "../trades/containment/supports";
 import { drawClips } from "../drawings/line-drawings";
-import { clipLayout } from "../fixings/clips";
-import { type Finding, finding, mm } from "../rules/findings";
+import { clipLayout } from "../trades/fixings/clips";
+import { type Fact, fact } from "../rules/fact";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -28,21 +29,12 @@ export default calculator({
   first: { material: "metal", width: 50, height: 50, orientation: "horizontal", length: 3000 },
   run: (i) => {
     const { max, band } = trunkingSupport(i.material, i.width * i.height, i.orientation === "vertical");
-    const findings: Finding[] =
+    const facts: Fact[] =
       max === null
-        ? [
-            finding("clip.trunking", {
-              severity: "warn",
-              subject: "trunking",
-              message: `No spacing is published for a section of ${mm(i.width * i.height)} mm².`,
-              measured: i.width * i.height,
-              unit: "mm²",
-              remedy: "Follow the maker.",
-            }),
-          ]
+        ? [fact("clip.trunking", "input", "trunking", { severity: "warn", measured: i.width * i.height, unit: "mm²" })]
         : [];
     const l = max === null ? { marks: [], pitch: 0 } : clipLayout(i.length, max, Math.min(150, i.length / 2));
-    return { max, band, marks: l.marks, pitch: l.pitch, findings };
+    return { max, band, marks: l.marks, pitch: l.pitch, facts };
   },
   sheet: (i, o) =>
     o.max === null

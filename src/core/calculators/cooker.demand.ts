@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { cookerDemand } from "../circuits/cooker";
+import { cookerDemand } from "../trades/circuits/cooker";
 import { drawBars } from "../drawings/line-drawings";
-import { figure } from "../rules/words";
+import { figure } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { FAR } from "../job/model";
-import { findingSchema } from "../rules/findings";
+import { findingSchema } from "../words/findings";
 
 /** Fields that calculators share. Each carries its title and unit: the form and the reference page are made from them. Lengths mm. */
 export const size = (title: string, most = FAR) => z.number().positive().max(most).meta({ title, unit: "mm" });

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { pickForCables, pickForCores } from "../containment/pick";
+import { pickForCables, pickForCores } from "../trades/containment/pick";
 import { drawFill } from "../drawings/fill-drawing";
 import { rowOf } from "../rules/catalogue";
-import { mm } from "../rules/findings";
+import { mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 import { coreFillings } from "./fill.term";

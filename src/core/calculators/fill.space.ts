@@ -1,5 +1,5 @@
 import { z } from "zod";
-import { SPACE_LIMIT, spaceFill } from "../containment/space-fill";
+import { SPACE_LIMIT, spaceFill } from "../trades/containment/space-fill";
 import { drawFill } from "../drawings/fill-drawing";
 import { calculator } from "./calculator";
 import * as f from "./fields";

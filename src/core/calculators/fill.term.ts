@@ -1,10 +1,10 @@
 import { z } from "zod";
-import type { Core } from "../containment/term-fill";
-import { sizeName, termFill } from "../containment/term-fill";
-import type { Filling } from "../containment/space-fill";
+import type { Core } from "../trades/containment/term-fill";
+import { sizeName, termFill } from "../trades/containment/term-fill";
+import type { Filling } from "../trades/containment/space-fill";
 import { drawFill } from "../drawings/fill-drawing";
 import { rowOf } from "../rules/catalogue";
-import { mm } from "../rules/findings";
+import { mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,8 +1,7 @@
 import { z } from "zod";
-import { foldAngle, setMarks } from "../containment/fold";
+import { foldAngle, setMarks } from "../trades/containment/fold";
 import { drawSet } from "../drawings/fold-drawings";
-import { mm } from "../rules/findings";
-import { figure } from "../rules/words";
+import { figure, mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
-import { trayCutOffset } from "../containment/fold";
+import { trayCutOffset } from "../trades/containment/fold";
 import { drawTray } from "../drawings/fold-drawings";
-import { mm } from "../rules/findings";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

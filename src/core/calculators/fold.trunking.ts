@@ -1,8 +1,9 @@
 import { z } from "zod";
-import { halfNotch } from "../containment/fold";
+import { halfNotch } from "../trades/containment/fold";
 import { drawTrunkingFold } from "../drawings/fold-drawings";
-import { finding, mm } from "../rules/findings";
-import { below } from "../geometry/tolerance";
+import { fact } from "../rules/fact";
+import { mm } from "../base/figures";
+import { below } from "../base/tolerance";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -25,18 +26,8 @@ export default calculator({
       halfNotch: half,
       near,
       far: i.at + half,
-      findings: below(near, 0)
-        ? [
-            finding("fold.room", {
-              subject: "fold",
-              message: `The notch would start ${mm(-near)} before the end.`,
-              measured: near,
-              limit: 0,
-              sense: "least",
-              unit: "mm",
-              remedy: `Fold at ${mm(half)} or farther.`,
-            }),
-          ]
+      facts: below(near, 0)
+        ? [fact("fold.room", "input", "fold", { measured: near, limit: 0, sense: "least", unit: "mm", of: { half } })]
         : [],
     };
   },

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { drawGlandRanges } from "../drawings/end-drawings";
-import { pickGland } from "../ends/gland-pick";
+import { pickGland } from "../trades/ends/gland-pick";
 import type { Catalogue } from "../rules/catalogue";
 import { cableOf } from "../rules/catalogue";
-import { mm } from "../rules/findings";
+import { mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -53,14 +53,14 @@ export default calculator({
   }),
   first: { cable: { catalogue: "swa-3x2.5" }, outdoor: true },
   run: (i, catalogue) => {
-    const { gland, findings } = pickGland(sizesOf(i.cable, catalogue), i.outdoor, catalogue.glands);
+    const { gland, facts } = pickGland(sizesOf(i.cable, catalogue), i.outdoor, catalogue.glands);
     return {
       gland: gland?.id ?? null,
       thread: gland?.thread ?? null,
       hole: gland?.hole ?? null,
       acrossFlats: gland?.acrossFlats ?? null,
       acrossCorners: gland?.acrossCorners ?? null,
-      findings,
+      facts,
     };
   },
   sheet: (i, o, catalogue) => ({

@@ -1,9 +1,8 @@
 import { z } from "zod";
 import { drawGlandRow } from "../drawings/end-drawings";
-import { EDGE_ROOM, glandRow } from "../ends/gland-row";
+import { EDGE_ROOM, glandRow } from "../trades/ends/gland-row";
 import { rowOf } from "../rules/catalogue";
-import { mm } from "../rules/findings";
-import { count } from "../rules/words";
+import { count, mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawKitchen } from "../drawings/wall-drawing";
-import { checkKitchen } from "../kitchen/served";
-import { count } from "../rules/words";
+import { checkKitchen } from "../trades/kitchen/served";
+import { count } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -56,7 +56,7 @@ export default calculator({
     ],
     appliances: [{ id: "oven", u: 2290, v: 450 }],
   },
-  run: (i) => ({ findings: checkKitchen(i) }),
+  run: (i) => ({ facts: checkKitchen(i) }),
   sheet: (i, o) => ({
     headline: o.findings.length ? `${count(o.findings.length, "thing")} to put right.` : "All clear.",
     scene: drawKitchen(i, new Set(o.findings.map((x) => x.subject))),

@@ -1,8 +1,7 @@
 import { z } from "zod";
 import { drawLines } from "../drawings/line-drawings";
-import { cutStock } from "../materials/cut-stock";
-import { mm } from "../rules/findings";
-import { count } from "../rules/words";
+import { cutStock } from "../plan/cut-stock";
+import { count, mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { drawBend } from "../drawings/bend-drawings";
-import { bendRadius } from "../fixings/bends";
-import { clipSpacing } from "../fixings/clips";
+import { bendRadius } from "../trades/fixings/bends";
+import { clipSpacing } from "../trades/fixings/clips";
 import { rowOf } from "../rules/catalogue";
-import { mm } from "../rules/findings";
+import { mm } from "../base/figures";
 import { COVER_ADDS } from "../rules/mineral-cables";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";

@@ -1,8 +1,9 @@
 import { z } from "zod";
 import { drawStrip } from "../drawings/end-drawings";
-import { MI_TAILS, mineralStrip } from "../ends/mineral-strip";
-import { below } from "../geometry/tolerance";
-import { finding, mm } from "../rules/findings";
+import { MI_TAILS, mineralStrip } from "../trades/ends/mineral-strip";
+import { below } from "../base/tolerance";
+import { fact } from "../rules/fact";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -23,18 +24,8 @@ export default calculator({
     const o = mineralStrip(i.faceToFace, i.entry, i.tails, i.stripperBody);
     return {
       ...o,
-      findings: below(o.coverMark, 0)
-        ? [
-            finding("mi.strip", {
-              subject: "end",
-              message: `The cover would stop ${mm(-o.coverMark)} inside the first box.`,
-              measured: o.coverMark,
-              limit: 0,
-              sense: "least",
-              unit: "mm",
-              remedy: "Take the cover off whole and watch the mark by eye.",
-            }),
-          ]
+      facts: below(o.coverMark, 0)
+        ? [fact("mi.strip", "input", "end", { measured: o.coverMark, limit: 0, sense: "least", unit: "mm" })]
         : [],
     };
   },

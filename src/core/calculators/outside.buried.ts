@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawTrench } from "../drawings/outside-drawings";
-import { buried, trench } from "../outside/buried";
-import { mm } from "../rules/findings";
+import { buried, trench } from "../trades/outside/buried";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -21,7 +21,7 @@ export default calculator({
   }),
   output: z.object({ findings: f.findings }),
   first: { depth: 600, armoured: true, duct: false, bedding: 75, marker: 150 },
-  run: (i) => ({ findings: buried(i) }),
+  run: (i) => ({ facts: buried(i) }),
   sheet: (i, o) => ({
     headline: o.findings.length
       ? `${mm(i.depth)} deep: ${o.findings.length === 1 ? "one thing" : `${o.findings.length} things`} to put right.`

@@ -1,9 +1,9 @@
 import { z } from "zod";
 import { drawFall } from "../drawings/outside-drawings";
-import { RISE, fallOf } from "../outside/fall";
-import { below } from "../geometry/tolerance";
-import { finding, mm } from "../rules/findings";
-import { figure } from "../rules/words";
+import { RISE, fallOf } from "../trades/outside/fall";
+import { below } from "../base/tolerance";
+import { fact } from "../rules/fact";
+import { figure, mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -20,18 +20,8 @@ export default calculator({
   first: { through: 300, rise: 15 },
   run: (i) => ({
     ...fallOf(i.through, i.rise),
-    findings: below(i.rise, RISE)
-      ? [
-          finding("outside.fall", {
-            subject: "hole",
-            message: `It rises ${mm(i.rise)} inward.`,
-            measured: i.rise,
-            limit: RISE,
-            sense: "least",
-            unit: "mm",
-            remedy: `Start ${RISE} lower outside.`,
-          }),
-        ]
+    facts: below(i.rise, RISE)
+      ? [fact("outside.fall", "input", "hole", { measured: i.rise, limit: RISE, sense: "least", unit: "mm" })]
       : [],
   }),
   sheet: (i, o) => ({

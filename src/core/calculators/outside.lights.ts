@@ -1,8 +1,7 @@
 import { z } from "zod";
 import { drawPath } from "../drawings/outside-drawings";
-import { pathLights } from "../outside/path-lights";
-import { mm } from "../rules/findings";
-import { count } from "../rules/words";
+import { pathLights } from "../trades/outside/path-lights";
+import { count, mm } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawOverhead } from "../drawings/outside-drawings";
-import { overhead } from "../outside/overhead";
-import { mm } from "../rules/findings";
+import { overhead } from "../trades/outside/overhead";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawTail } from "../drawings/end-drawings";
-import { tailLength } from "../ends/tails";
-import { mm } from "../rules/findings";
+import { tailLength } from "../trades/ends/tails";
+import { mm } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,6 +1,6 @@
 import { z } from "zod";
-import { checkInsulation } from "../dead-tests/insulation";
-import { figure } from "../rules/words";
+import { checkInsulation } from "../trades/dead-tests/insulation";
+import { figure } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -19,8 +19,8 @@ export default calculator({
   output: z.object({ ok: z.boolean(), findings: f.findings }),
   first: { megohms: 200, volts: 500 },
   run: (i) => {
-    const findings = checkInsulation(i.megohms, i.volts);
-    return { ok: !findings.some((x) => x.severity === "stop"), findings };
+    const facts = checkInsulation(i.megohms, i.volts);
+    return { ok: !facts.some((x) => x.severity === "stop"), facts };
   },
   sheet: (i, o) => ({
     headline: o.ok

@@ -1,11 +1,11 @@
 import { z } from "zod";
-import { expectedR1R2 } from "../dead-tests/continuity";
-import { conductorResistance } from "../dead-tests/continuity";
-import { AGREE } from "../dead-tests/ring-read";
+import { expectedR1R2 } from "../rules/resistance";
+import { conductorResistance } from "../rules/resistance";
+import { AGREE } from "../trades/dead-tests/ring-read";
 import { drawBars } from "../drawings/line-drawings";
-import { atMost } from "../geometry/tolerance";
-import { type Finding, finding } from "../rules/findings";
-import { figure } from "../rules/words";
+import { atMost } from "../base/tolerance";
+import { fact } from "../rules/fact";
+import { figure } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -36,22 +36,20 @@ export default calculator({
       );
     }
     const expected = cold * (1 + 0.004 * (i.temperature - 20));
-    const findings: Finding[] = [];
-    if (i.measured !== undefined && !atMost(Math.abs(i.measured - expected), Math.max(AGREE, 0.1 * expected))) {
-      const high = i.measured > expected;
-      findings.push(
-        finding("test.radial", {
-          subject: "radial",
-          message: `${figure(i.measured, 3)} Ω where ${figure(expected, 3)} Ω is expected: ${high ? "a loose joint, or more cable than planned" : "another path beside it, or less cable than planned"}.`,
-          measured: i.measured,
-          limit: expected,
-          sense: high ? "most" : "least",
-          unit: "Ω",
-          remedy: high ? "Tighten every terminal and measure again." : "Look for metal that joins the earths.",
-        }),
-      );
-    }
-    return { expected, findings };
+    const off = i.measured === undefined ? 0 : i.measured - expected;
+    const facts =
+      i.measured === undefined || atMost(Math.abs(off), Math.max(AGREE, 0.1 * expected))
+        ? []
+        : [
+            fact("test.radial", "input", "radial", {
+              case: off > 0 ? "high" : "low",
+              measured: i.measured,
+              limit: expected,
+              sense: off > 0 ? "most" : "least",
+              unit: "Ω",
+            }),
+          ];
+    return { expected, facts };
   },
   sheet: (i, o) => ({
     headline: `${figure(o.expected, 3)} Ω over ${figure(i.length / 1000, 1)} m.`,

@@ -1,6 +1,7 @@
 import { z } from "zod";
-import { readRing } from "../dead-tests/ring-read";
+import { readRing } from "../trades/dead-tests/ring-read";
 import { drawBars } from "../drawings/line-drawings";
+import { ringWords } from "../words/tests";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -14,7 +15,22 @@ export default calculator({
   source: "BS 7671:2018+A2:2022 643.2, and on-site working practice",
   input: z.strictObject({
     expected: z
-      .object({ r1: ohms("Line"), rn: ohms("Neutral"), r2: ohms("Protective conductor") })
+      .object({
+        r1: ohms("Line").min(0.001),
+        rn: ohms("Neutral").min(0.001),
+        r2: ohms("Protective conductor").min(0.001),
+        points: f
+          .rows(
+            "At each point",
+            z.object({
+              id: f.name("Point"),
+              lineNeutral: ohms("Line–neutral"),
+              lineEarth: ohms("Line–earth"),
+              lineEarthHere: ohms("Line–earth at its place").optional(),
+            }),
+          )
+          .optional(),
+      })
       .meta({ title: "Expected end to end" }),
     r1: reading("Line, end to end"),
     rn: reading("Neutral, end to end"),
@@ -45,7 +61,10 @@ export default calculator({
       { id: "S2", lineNeutral: 0.26, lineEarth: 0.29 },
     ],
   },
-  run: (i) => readRing(i.expected, i.r1, i.rn, i.r2, i.points),
+  run: (i) => {
+    const { verdict, because, facts } = readRing(i.expected, i.r1, i.rn, i.r2, i.points);
+    return { verdict, reasons: because.map(ringWords), facts };
+  },
   sheet: (i, o) => ({
     headline: o.reasons[0] ?? o.verdict,
     scene: drawBars(

@@ -1,8 +1,8 @@
 import { z } from "zod";
-import { perMillimetre, ringReadings } from "../dead-tests/ring";
-import { conductorResistance } from "../dead-tests/continuity";
+import { perMillimetre, ringReadings } from "../trades/dead-tests/ring";
+import { conductorResistance } from "../rules/resistance";
 import { drawLines } from "../drawings/line-drawings";
-import { figure } from "../rules/words";
+import { figure } from "../base/figures";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 

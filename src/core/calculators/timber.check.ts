@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { drawJoist } from "../drawings/joist-drawing";
-import { count } from "../rules/words";
-import { checkJoist } from "../timber/check-joist";
-import { joistWindows } from "../timber/joist";
+import { count } from "../base/figures";
+import { checkJoist } from "../trades/timber/check-joist";
+import { joistWindows } from "../trades/timber/joist";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -51,7 +51,7 @@ export default calculator({
     ],
   },
   run: (i) => ({
-    findings: checkJoist(i.joist, i.cuts, {
+    facts: checkJoist(i.joist, i.cuts, {
       notchSchool: i.notchSchool,
       heavyLoad: i.heavyLoad,
       noggin: i.noggin,

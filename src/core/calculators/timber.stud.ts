@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawJoist } from "../drawings/joist-drawing";
-import { mm } from "../rules/findings";
-import { checkStud } from "../timber/stud";
+import { mm } from "../base/figures";
+import { checkStud } from "../trades/timber/stud";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { drawJoist } from "../drawings/joist-drawing";
-import { mm } from "../rules/findings";
-import { joistRefusals } from "../timber/check-joist";
-import { joistWindows } from "../timber/joist";
+import { mm } from "../base/figures";
+import { joistRefusals } from "../trades/timber/check-joist";
+import { joistWindows } from "../trades/timber/joist";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -35,13 +35,13 @@ export default calculator({
   }),
   first: { joist: { kind: "solid", depth: 150, breadth: 47, span: 4000 }, notchSchool: "warranty", noggin: 0 },
   run: (i) => {
-    const findings = joistRefusals(i.joist, false, "joist");
-    if (i.joist.kind === "engineered") return { hole: null, notch: null, findings };
+    const facts = joistRefusals(i.joist, false, "joist");
+    if (i.joist.kind === "engineered") return { hole: null, notch: null, facts };
     const w = joistWindows(i.joist, i.notchSchool, i.noggin);
     return {
       hole: { ...w.hole, zones: w.hole.zones.map((q) => [...q]) as [[number, number], [number, number]] },
       notch: { ...w.notch, zones: w.notch.zones.map((q) => [...q]) as [[number, number], [number, number]] },
-      findings,
+      facts,
     };
   },
   sheet: (i, o) => {

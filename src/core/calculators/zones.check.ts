@@ -1,8 +1,8 @@
 import { z } from "zod";
 import { drawWall } from "../drawings/wall-drawing";
-import { mm } from "../rules/findings";
-import { checkPath } from "../zones/check-path";
-import { wallZones } from "../zones/wall-zones";
+import { mm } from "../base/figures";
+import { checkPath } from "../trades/zones/check-path";
+import { wallZones } from "../house/wall-zones";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 import { wallInput } from "./zones.wall";

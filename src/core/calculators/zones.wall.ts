@@ -1,7 +1,7 @@
 import { z } from "zod";
 import { drawWall } from "../drawings/wall-drawing";
-import { count } from "../rules/words";
-import { wallZones } from "../zones/wall-zones";
+import { count } from "../base/figures";
+import { wallZones } from "../house/wall-zones";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

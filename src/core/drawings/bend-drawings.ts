@@ -1,4 +1,4 @@
-import { mm } from "../rules/findings";
+import { mm } from "../base/figures";
 import { type Scene, arc, pen } from "./scene";
 
 /** Conduit straight with the marks of a right angle, and bent. */

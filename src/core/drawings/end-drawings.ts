@@ -1,5 +1,5 @@
-import type { GlandHole } from "../ends/gland-row";
-import { mm } from "../rules/findings";
+import type { GlandHole } from "../trades/ends/gland-row";
+import { mm } from "../base/figures";
 import type { Gland } from "../rules/glands";
 import { type Scene, arc, hexagon, pen } from "./scene";
 

@@ -1,6 +1,6 @@
-import { pack } from "../containment/pack";
-import type { Filling, Inside } from "../containment/space-fill";
-import { mm } from "../rules/findings";
+import { pack } from "../trades/containment/pack";
+import type { Filling, Inside } from "../trades/containment/space-fill";
+import { mm } from "../base/figures";
 import { type Fill, type Scene, pen } from "./scene";
 
 const fills: readonly Fill[] = ["cable", "cable2", "cable3"];

@@ -1,5 +1,5 @@
-import { foldedSet, halfNotch } from "../containment/fold";
-import { mm } from "../rules/findings";
+import { foldedSet, halfNotch } from "../trades/containment/fold";
+import { mm } from "../base/figures";
 import { type Scene, type XY, pen } from "./scene";
 
 /** Trunking opened flat: side, back, side; the notches in both sides, the fold line across the back. */

@@ -1,5 +1,6 @@
-import { mm } from "../rules/findings";
-import type { Cut, Joist, Windows } from "../timber/joist";
+import { mm } from "../base/figures";
+import type { Cut, Joist } from "../house/joist";
+import type { Windows } from "../trades/timber/joist";
 import { type Scene, pen } from "./scene";
 
 /** A joist from the side, its legal windows hatched, with its cuts. The depth is drawn four times as large as the length, so that it can be read. */

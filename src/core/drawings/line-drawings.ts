@@ -1,4 +1,4 @@
-import { mm } from "../rules/findings";
+import { mm } from "../base/figures";
 import { type Ink, type Scene, pen } from "./scene";
 
 /** A clipped stretch with its clips. */

@@ -1,5 +1,5 @@
-import type { Trench } from "../outside/buried";
-import { mm } from "../rules/findings";
+import type { Trench } from "../trades/outside/buried";
+import { mm } from "../base/figures";
 import { type Scene, pen } from "./scene";
 
 /** Two supports with the cable hanging between them over what passes beneath. */

@@ -1,5 +1,5 @@
-import type { Zone } from "../zones/wall-zones";
-import { mm } from "../rules/findings";
+import type { Zone } from "../house/wall-zones";
+import { mm } from "../base/figures";
 import { type Scene, type XY, pen } from "./scene";
 
 interface WallPart {

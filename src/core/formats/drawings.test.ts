@@ -1,8 +1,8 @@
 import DxfParser from "dxf-parser";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { layHouse } from "../job/house";
-import { fromStrip, stripOf, toStrip } from "../job/unrolled";
+import { layHouse } from "../house/house";
+import { fromStrip, stripOf, toStrip } from "../house/unrolled";
 import { planHouse } from "../plan/plan";
 import { generatedHouse } from "../routing/generated-house";
 import { outlinesFrom, readDxf } from "./dxf-in";

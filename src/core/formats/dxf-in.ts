@@ -1,7 +1,7 @@
 import DxfParser from "dxf-parser";
-import { type XY, bounds, selfCrossing, signedArea } from "../geometry/polygon";
+import { type XY, bounds, selfCrossing, signedArea } from "../base/polygon";
 import type { Refusal } from "../job/patch";
-import { mm } from "../rules/findings";
+import { mm } from "../base/figures";
 
 /** Largest drawing file read, characters, and most stretches taken from it. */
 export const DXF_MOST = 20_000_000;

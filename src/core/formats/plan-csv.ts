@@ -1,8 +1,8 @@
-import { layHouse } from "../job/house";
+import { layHouse } from "../house/house";
 import type { Job } from "../job/model";
-import { boringOrder } from "../timber/boring";
-import { totals } from "../materials/take-off";
-import type { Plan } from "../plan/plan-model";
+import { boringOrder } from "../trades/timber/boring";
+import { totals } from "../plan/take-off";
+import type { Plan } from "../laid/laid";
 import { toCsv } from "./csv";
 
 const round = (x: number, places = 1): number => Number(x.toFixed(places));

@@ -1,4 +1,4 @@
-import type { House } from "../job/house";
+import type { House } from "../house/house";
 import { accessories } from "../rules/accessories";
 import { toCsv } from "./csv";
 

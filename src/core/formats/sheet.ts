@@ -1,11 +1,11 @@
-import { topEdge } from "../geometry/ceiling";
-import { rectAround } from "../geometry/rect";
-import { toSpace } from "../geometry/wall-frame";
-import type { House } from "../job/house";
-import { stripOf, toStrip } from "../job/unrolled";
-import type { Plan } from "../plan/plan-model";
-import { mm } from "../rules/findings";
-import { meetsPolygon } from "../timber/deck";
+import { topEdge } from "../base/ceiling";
+import { rectAround } from "../base/rect";
+import { toSpace } from "../base/wall-frame";
+import type { House } from "../house/house";
+import { stripOf, toStrip } from "../house/unrolled";
+import type { Plan } from "../laid/laid";
+import { mm } from "../base/figures";
+import { meetsPolygon } from "../house/deck";
 
 /** A drawing sheet for general drawing programs: flat shapes on named layers, x right and y up, mm of the house. */
 export type SheetShape =

@@ -1,20 +1,40 @@
 import { z } from "zod";
-import { siteEntrySchema } from "../site-book/entries";
-import { checkInvariants } from "./invariants";
+import { siteEntrySchema } from "./site-entry";
+import {
+  type CatalogueRow,
+  type CatalogueTable,
+  catalogueTables,
+  rowSchemas,
+  standardCatalogue,
+  withRows,
+} from "../rules/catalogue";
+import { checkInvariants, pointsOffWall } from "./invariants";
+import { VERSION, upgraded } from "./upgrades";
 import { type Job, canonical, idSchema, jobSchema } from "./model";
 import type { Refusal } from "./patch";
 
 export const FORMAT = "lumbet-job";
-export const VERSION = 1;
 /** Largest job file accepted, characters. */
 export const FILE_MOST = 60_000_000;
 
-/** A job file: the job and, beside it, what was done on site. */
+/** One row of the user's own catalogue: which table it belongs to, checked by that table's own schema. */
+const ownRowSchema = z
+  .strictObject({ table: z.enum(catalogueTables as [CatalogueTable, ...CatalogueTable[]]), row: z.unknown() })
+  .transform((x, ctx): CatalogueRow => {
+    const r = rowSchemas[x.table].safeParse(x.row);
+    if (r.success) return { table: x.table, row: r.data as CatalogueRow["row"] };
+    for (const i of r.error.issues) ctx.addIssue({ code: "custom", message: i.message, path: ["row", ...i.path] });
+    return z.NEVER;
+  });
+
+/** A job file: the job and, beside it, what was done on site, and the user's own catalogue rows that the job is worked out with. */
 export const jobFileSchema = z.strictObject({
   format: z.literal(FORMAT),
   version: z.literal(VERSION),
   job: jobSchema,
   siteBook: z.array(siteEntrySchema).max(100_000).default([]),
+  /** Rows of the user's own catalogue that the job names, and those that stand in place of the typical ones. */
+  catalogue: z.array(ownRowSchema).max(2000).default([]),
   /** Pictures that photos and traced drawings name: id, kind, the file as base64. */
   pictures: z
     .array(
@@ -51,16 +71,20 @@ export function readJobFile(text: string): ReadResult {
   const head = data as { format?: unknown; version?: unknown };
   if (head.format !== FORMAT)
     return refuse("format", `is ${JSON.stringify(head.format) ?? "missing"}; a job file says "${FORMAT}"`);
-  if (head.version !== VERSION)
-    return refuse("version", `is ${JSON.stringify(head.version) ?? "missing"}; this edition reads version ${VERSION}`);
-  const parsed = jobFileSchema.safeParse(data);
+  const newest = upgraded(data as Record<string, unknown>);
+  if (!newest)
+    return refuse(
+      "version",
+      `is ${JSON.stringify(head.version) ?? "missing"}; this edition reads versions 1 to ${VERSION}`,
+    );
+  const parsed = jobFileSchema.safeParse(newest);
   if (!parsed.success)
     return {
       ok: false,
       refusals: parsed.error.issues.slice(0, 50).map((i) => ({ path: i.path.join("."), message: i.message })),
     };
   const job = canonical(parsed.data.job);
-  const broken = checkInvariants(job);
+  const broken = [...checkInvariants(job, withRows(standardCatalogue, parsed.data.catalogue)), ...pointsOffWall(job)];
   if (broken.length) return { ok: false, refusals: broken.slice(0, 50) };
   return { ok: true, file: { ...parsed.data, job } };
 }
@@ -68,13 +92,55 @@ export function readJobFile(text: string): ReadResult {
 /** Ids of the pictures a job names. */
 export const picturesNamed = (job: Job): Set<string> => new Set([...job.photos, ...job.traces].map((x) => x.picture));
 
-/** Writes a job file: two-space JSON, lists in canonical order, so that equal jobs make equal files. */
-export function writeJobFile(job: Job, siteBook: JobFile["siteBook"] = [], pictures: JobFile["pictures"] = []): string {
-  return (
-    JSON.stringify(
-      { format: FORMAT, version: VERSION, job: canonical(job), siteBook, ...(pictures.length ? { pictures } : {}) },
-      null,
-      2,
-    ) + "\n"
+/** The user's own rows that a job file carries: those that the job names, and those that replace a typical row. */
+export function rowsForJob(job: Job, own: readonly CatalogueRow[]): CatalogueRow[] {
+  const named = namedInCatalogue(job);
+  return own.filter(
+    ({ table, row }) =>
+      named.has(`${table} ${row.id}`) ||
+      (standardCatalogue[table] as readonly { id: string }[]).some((x) => x.id === row.id),
   );
+}
+
+/** The catalogue rows that a job names, as "table id". */
+export const namedInCatalogue = (job: Job): Set<string> =>
+  new Set([
+    ...job.circuits.map((c) => `cables ${c.cable}`),
+    ...job.drums.map((d) => `cables ${d.cable}`),
+    ...job.foundCables.flatMap((c) => (c.cable ? [`cables ${c.cable}`] : [])),
+    ...job.foundTrunkings.flatMap((t) => [`trunkings ${t.size}`, ...t.holds.map((h) => `cables ${h.cable}`)]),
+  ]);
+
+/** The job with a catalogue row it names called otherwise. */
+export function renamedInCatalogue(job: Job, table: CatalogueTable, from: string, to: string): Job {
+  const cable = (x: string): string => (table === "cables" && x === from ? to : x);
+  return {
+    ...job,
+    circuits: job.circuits.map((c) => ({ ...c, cable: cable(c.cable) })),
+    drums: job.drums.map((d) => ({ ...d, cable: cable(d.cable) })),
+    foundCables: job.foundCables.map((c) => ({ ...c, cable: cable(c.cable) })),
+    foundTrunkings: job.foundTrunkings.map((t) => ({
+      ...t,
+      size: table === "trunkings" && t.size === from ? to : t.size,
+      holds: t.holds.map((h) => ({ ...h, cable: cable(h.cable) })),
+    })),
+  };
+}
+
+/** Writes a job file: two-space JSON, lists in canonical order, so that equal jobs make equal files. */
+export function writeJobFile(
+  job: Job,
+  siteBook: JobFile["siteBook"] = [],
+  pictures: JobFile["pictures"] = [],
+  catalogue: JobFile["catalogue"] = [],
+): string {
+  const file = {
+    format: FORMAT,
+    version: VERSION,
+    job: canonical(job),
+    siteBook,
+    ...(catalogue.length ? { catalogue } : {}),
+    ...(pictures.length ? { pictures } : {}),
+  };
+  return JSON.stringify(file, null, 2) + "\n";
 }

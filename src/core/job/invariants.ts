@@ -1,32 +1,119 @@
-import { isClockwise, selfCrossing } from "../geometry/polygon";
-import { overlap, rectOf } from "../geometry/rect";
-import { EPS } from "../geometry/tolerance";
+import { topAt, topEdge } from "../base/ceiling";
+import { isClockwise, selfCrossing } from "../base/polygon";
+import { overlap, rectOf } from "../base/rect";
+import { EPS } from "../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../rules/catalogue";
 import { type Collection, type Job, collectionNames } from "./model";
 import type { Refusal } from "./patch";
+import { pinId, runKey } from "./run-key";
+
+/** One reference of the model: the ids by which things of one list name things of another, each with its field. */
+interface Reference<C extends Collection = Collection> {
+  of: C;
+  to: Collection;
+  ids: (x: Job[C][number]) => (readonly [field: string, id: string | null | undefined])[];
+}
+const reference = <C extends Collection>(of: C, to: Collection, ids: Reference<C>["ids"]): Reference =>
+  ({ of, to, ids }) as unknown as Reference;
+
+/** Every reference of the model, one row each. Null and undefined name nothing. */
+const references: readonly Reference[] = [
+  reference("rooms", "storeys", (r) => [["storey", r.storey]]),
+  reference("walls", "rooms", (w) => [["room", w.room]]),
+  reference("openings", "walls", (o) => [["wall", o.wall]]),
+  reference("fixtures", "walls", (f) => [["wall", f.wall]]),
+  reference("points", "walls", (p) => [["place.wall", p.place.on === "wall" ? p.place.wall : null]]),
+  reference("points", "decks", (p) => [["place.deck", p.place.on === "deck" ? p.place.deck : null]]),
+  reference("points", "points", (p) => p.controls.map((c, i) => [`controls.${i}`, c])),
+  reference("circuits", "points", (c) => [
+    ...c.points.map((id) => ["points", id] as const),
+    ...c.spurs.map((s) => ["points", s.point] as const),
+    ["board", c.board],
+  ]),
+  reference("pins", "circuits", (p) => [["circuit", p.circuit]]),
+  reference("pins", "points", (p) => [
+    ["from", p.from],
+    ["to", p.to],
+  ]),
+  reference("foundCables", "points", (c) => [
+    ["from", c.from],
+    ["to", c.to],
+  ]),
+  reference("foundTrunkings", "walls", (t) => [["wall", t.wall]]),
+  reference("forbidden", "walls", (x) => [["place", x.place.on === "wall" ? x.place.wall : null]]),
+  reference("forbidden", "decks", (x) => [["place", x.place.on === "deck" ? x.place.deck : null]]),
+  reference("photos", "walls", (p) => [["wall", p.wall]]),
+  reference("traces", "storeys", (t) => [["storey", t.storey]]),
+];
+
+/** Catalogue rows that a job names, each with its field. Empty text names nothing. */
+function catalogueNamed(job: Job): { path: string; table: "cables" | "trunkings"; id: string }[] {
+  const cable = (path: string, id: string) => ({ path, table: "cables" as const, id });
+  return [
+    ...job.circuits.map((c) => cable(`circuits.${c.id}.cable`, c.cable)),
+    ...job.foundCables.map((c) => cable(`foundCables.${c.id}.cable`, c.cable)),
+    ...job.drums.map((d) => cable(`drums.${d.id}.cable`, d.cable)),
+    ...job.foundTrunkings.flatMap((t) => [
+      { path: `foundTrunkings.${t.id}.size`, table: "trunkings" as const, id: t.size },
+      ...t.holds.map((h) => cable(`foundTrunkings.${t.id}.holds`, h.cable)),
+    ]),
+  ].filter((x) => x.id !== "");
+}
 
 /**
  * What must hold between the things of a job before it is stored: unique ids, references that lead somewhere,
- * simple clockwise outlines with one wall for each side, openings on their wall and off each other.
- * What a person may do in the course of work (a point in a door, a circuit with no way) is a finding, not a refusal.
+ * simple clockwise outlines with one wall for each side, openings on their wall and off each other, one pin a run.
+ * What a person may do in the course of work (a point in a door, a circuit with no way) is a fact of the plan, not a refusal.
  * @returns nothing when all holds, else each breach with the field and words
  */
 export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalogue): Refusal[] {
+  return [
+    ...checkIds(job),
+    ...checkReferences(job, catalogue),
+    ...checkRooms(job),
+    ...checkOpenings(job),
+    ...checkDecks(job),
+    ...checkCircuits(job),
+    ...checkPins(job),
+    ...checkFound(job),
+  ];
+}
+
+function checkIds(job: Job): Refusal[] {
   const out: Refusal[] = [];
-  const ids = new Map<Collection, Set<string>>();
   for (const c of collectionNames) {
     const seen = new Set<string>();
     for (const x of job[c]) {
       if (seen.has(x.id)) out.push({ path: `${c}.${x.id}`, message: `the id ${x.id} is used twice in ${c}` });
       seen.add(x.id);
     }
-    ids.set(c, seen);
   }
-  const refer = (path: string, to: Collection, id: string): void => {
-    if (!ids.get(to)!.has(id)) out.push({ path, message: `${id} is not one of the ${to} of this job` });
-  };
+  return out;
+}
+
+function checkReferences(job: Job, catalogue: Catalogue): Refusal[] {
+  const out: Refusal[] = [];
+  const ids = new Map(collectionNames.map((c) => [c, new Set((job[c] as { id: string }[]).map((x) => x.id))]));
+  for (const r of references)
+    for (const x of job[r.of])
+      for (const [field, id] of r.ids(x))
+        if (id !== null && id !== undefined && !ids.get(r.to)!.has(id))
+          out.push({ path: `${r.of}.${x.id}.${field}`, message: `${id} is not one of the ${r.to} of this job` });
+  for (const { path, table, id } of catalogueNamed(job)) {
+    const there = table === "cables" ? cableOf(id, catalogue) : catalogue.trunkings.find((t) => t.id === id);
+    if (!there)
+      out.push({
+        path,
+        message:
+          table === "cables" ? `${id} is not in the cable catalogue` : `${id} is not a trunking of the catalogue`,
+      });
+  }
+  return out;
+}
+
+function checkRooms(job: Job): Refusal[] {
+  const out: Refusal[] = [];
   for (const r of job.rooms) {
-    refer(`rooms.${r.id}.storey`, "storeys", r.storey);
     checkOutline(out, `rooms.${r.id}.outline`, r.name, r.outline, true);
     const indexes = job.walls
       .filter((w) => w.room === r.id)
@@ -37,23 +124,45 @@ export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalog
         path: `rooms.${r.id}.outline`,
         message: `${r.name} has ${r.outline.length} sides but walls numbered ${indexes.join(", ") || "none"}; each side needs one wall`,
       });
+    r.slopes.forEach((x, i) => {
+      if (x.wall >= r.outline.length)
+        out.push({
+          path: `rooms.${r.id}.slopes.${i}.wall`,
+          message: `the ceiling of ${r.name} slopes from wall ${x.wall + 1}; it has ${r.outline.length}`,
+        });
+    });
   }
-  const lengthOf = new Map<string, { length: number; height: number; name: string }>();
+  return out;
+}
+
+interface WallSize {
+  length: number;
+  height: number;
+  name: string;
+  room: Job["rooms"][number];
+  index: number;
+}
+
+/** Length and height of every wall that has its side, mm. */
+function wallSizes(job: Job): Map<string, WallSize> {
+  const out = new Map<string, WallSize>();
+  const rooms = new Map(job.rooms.map((r) => [r.id, r]));
   for (const w of job.walls) {
-    refer(`walls.${w.id}.room`, "rooms", w.room);
-    const room = job.rooms.find((r) => r.id === w.room);
+    const room = rooms.get(w.room);
     if (!room || w.index >= room.outline.length) continue;
     const a = room.outline[w.index]!;
     const b = room.outline[(w.index + 1) % room.outline.length]!;
-    lengthOf.set(w.id, {
-      length: Math.hypot(b.x - a.x, b.y - a.y),
-      height: room.height,
-      name: `wall ${w.index + 1} of ${room.name}`,
-    });
+    const length = Math.hypot(b.x - a.x, b.y - a.y);
+    out.set(w.id, { length, height: room.height, name: `wall ${w.index + 1} of ${room.name}`, room, index: w.index });
   }
+  return out;
+}
+
+function checkOpenings(job: Job): Refusal[] {
+  const out: Refusal[] = [];
+  const sizes = wallSizes(job);
   for (const o of job.openings) {
-    refer(`openings.${o.id}.wall`, "walls", o.wall);
-    const w = lengthOf.get(o.wall);
+    const w = sizes.get(o.wall);
     if (w && (o.u + o.width > w.length + EPS || o.v + o.height > w.height + EPS))
       out.push({
         path: `openings.${o.id}`,
@@ -66,34 +175,28 @@ export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalog
           message: `the ${p.kind} overlaps the ${o.kind} on ${w?.name ?? "its wall"}`,
         });
   }
-  for (const f of job.fixtures) refer(`fixtures.${f.id}.wall`, "walls", f.wall);
+  return out;
+}
+
+function checkDecks(job: Job): Refusal[] {
+  const out: Refusal[] = [];
   for (const d of job.decks) {
     checkOutline(out, `decks.${d.id}.outline`, d.name, d.outline, false);
-    const sorted = d.joists.bearings;
-    sorted.forEach(([a, b], i) => {
-      if (b <= a)
-        out.push({
-          path: `decks.${d.id}.joists.bearings.${i}`,
-          message: `the bearing runs from ${a} to ${b}; the second must be larger`,
-        });
+    d.joists.bearings.forEach(([a, b], i, sorted) => {
+      const path = `decks.${d.id}.joists.bearings.${i}`;
+      if (b <= a) out.push({ path, message: `the bearing runs from ${a} to ${b}; the second must be larger` });
       if (i > 0 && a < sorted[i - 1]![1])
-        out.push({
-          path: `decks.${d.id}.joists.bearings.${i}`,
-          message: "bearings are listed in order and do not overlap",
-        });
+        out.push({ path, message: "bearings are listed in order and do not overlap" });
     });
   }
+  return out;
+}
+
+function checkCircuits(job: Job): Refusal[] {
+  const out: Refusal[] = [];
   const on = new Map<string, string>();
-  for (const p of job.points) {
-    if (p.place.on === "wall") refer(`points.${p.id}.place.wall`, "walls", p.place.wall);
-    else refer(`points.${p.id}.place.deck`, "decks", p.place.deck);
-    p.controls.forEach((c, i) => refer(`points.${p.id}.controls.${i}`, "points", c));
-  }
   for (const c of job.circuits) {
-    if (!cableOf(c.cable, catalogue))
-      out.push({ path: `circuits.${c.id}.cable`, message: `${c.cable} is not in the cable catalogue` });
     for (const id of [...c.points, ...c.spurs.map((s) => s.point)]) {
-      refer(`circuits.${c.id}.points`, "points", id);
       const other = on.get(id);
       if (other !== undefined)
         out.push({
@@ -109,56 +212,39 @@ export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalog
           message: `the spur to ${s.point} starts at ${s.from}, which is not a point of ${c.label}`,
         });
   }
+  return out;
+}
+
+/** One pin a run: its id is made from the run's key, so that a second can only take the first one's place. */
+function checkPins(job: Job): Refusal[] {
+  const out: Refusal[] = [];
+  const seen = new Map<string, string>();
   for (const p of job.pins) {
-    refer(`pins.${p.id}.circuit`, "circuits", p.circuit);
-    refer(`pins.${p.id}.from`, "points", p.from);
-    refer(`pins.${p.id}.to`, "points", p.to);
+    const key = runKey(p, p.number);
+    const other = seen.get(key);
+    if (other !== undefined)
+      out.push({ path: `pins.${p.id}`, message: `the run ${key} is pinned twice, by ${other} and ${p.id}` });
+    else if (p.id !== pinId(p, p.number))
+      out.push({ path: `pins.${p.id}.id`, message: `a pin of the run ${key} has the id ${pinId(p, p.number)}` });
+    seen.set(key, p.id);
   }
-  for (const r of job.rooms)
-    r.slopes.forEach(
-      (x, i) =>
-        x.wall >= r.outline.length &&
-        out.push({
-          path: `rooms.${r.id}.slopes.${i}.wall`,
-          message: `the ceiling of ${r.name} slopes from wall ${x.wall + 1}; it has ${r.outline.length}`,
-        }),
-    );
-  for (const c of job.foundCables) {
-    refer(`foundCables.${c.id}.from`, "points", c.from);
-    if (c.to !== null) refer(`foundCables.${c.id}.to`, "points", c.to);
+  return out;
+}
+
+function checkFound(job: Job): Refusal[] {
+  const out: Refusal[] = [];
+  for (const c of job.foundCables)
     if (c.to === c.from)
       out.push({
         path: `foundCables.${c.id}.to`,
         message: "a cable found in the house ends at another point than it starts from",
       });
-    if (c.cable && !cableOf(c.cable, catalogue))
-      out.push({ path: `foundCables.${c.id}.cable`, message: `${c.cable} is not in the cable catalogue` });
-  }
-  for (const t of job.foundTrunkings) {
-    refer(`foundTrunkings.${t.id}.wall`, "walls", t.wall);
-    if (!catalogue.trunkings.some((x) => x.id === t.size))
-      out.push({ path: `foundTrunkings.${t.id}.size`, message: `${t.size} is not a trunking of the catalogue` });
+  for (const t of job.foundTrunkings)
     if (Math.abs(t.from.u - t.to.u) > EPS && Math.abs(t.from.v - t.to.v) > EPS)
       out.push({
         path: `foundTrunkings.${t.id}.to`,
         message: "a trunking runs level or plumb; its ends share their distance from the left or their height",
       });
-    for (const x of t.holds)
-      if (!cableOf(x.cable, catalogue))
-        out.push({ path: `foundTrunkings.${t.id}.holds`, message: `${x.cable} is not in the cable catalogue` });
-  }
-  for (const x of job.forbidden)
-    refer(
-      `forbidden.${x.id}.place`,
-      x.place.on === "wall" ? "walls" : "decks",
-      x.place.on === "wall" ? x.place.wall : x.place.deck,
-    );
-  for (const c of job.circuits) if (c.board) refer(`circuits.${c.id}.board`, "points", c.board);
-  for (const p of job.photos) refer(`photos.${p.id}.wall`, "walls", p.wall);
-  for (const t of job.traces) refer(`traces.${t.id}.storey`, "storeys", t.storey);
-  for (const d of job.drums)
-    if (!cableOf(d.cable, catalogue))
-      out.push({ path: `drums.${d.id}.cable`, message: `${d.cable} is not in the cable catalogue` });
   return out;
 }
 
@@ -181,4 +267,31 @@ function checkOutline(
       path,
       message: `the corners of ${what} are listed anticlockwise; list them clockwise, as seen from above`,
     });
+}
+
+/**
+ * Points whose middle lies off their wall. A file that has one is refused, and so is an edit that makes one; a job that has one from
+ * an earlier edition can still be worked on.
+ */
+export function pointsOffWall(job: Job): Refusal[] {
+  const sizes = wallSizes(job);
+  return job.points.flatMap((p) => {
+    const w = p.place.on === "wall" ? sizes.get(p.place.wall) : undefined;
+    if (!w || p.place.on !== "wall") return [];
+    const { u, v } = p.place;
+    const top = w.room.slopes.length ? topAt(topEdge(w.room, w.index), Math.min(w.length, Math.max(0, u))) : w.height;
+    const off =
+      u < -EPS || u > w.length + EPS
+        ? { field: "u", words: `${Math.round(u)} from the left; ${w.name} is ${Math.round(w.length)} long` }
+        : v < -EPS || v > top + EPS
+          ? { field: "v", words: `${Math.round(v)} up; ${w.name} is ${Math.round(top)} high there` }
+          : null;
+    return off ? [{ path: `points.${p.id}.place.${off.field}`, message: `${p.label} is ${off.words}` }] : [];
+  });
+}
+
+/** The points that an edit puts off their wall, and that were on it before. */
+export function newlyOffWall(before: Job, after: Job): Refusal[] {
+  const was = new Set(pointsOffWall(before).map((r) => r.path));
+  return pointsOffWall(after).filter((r) => !was.has(r.path));
 }

@@ -29,7 +29,7 @@ describe("job files", () => {
     expect(refused(text.slice(0, 500))).toMatch(/not whole JSON/);
     expect(refused("[1,2]")).toMatch(/holds no job/);
     expect(refused('{"format":"other"}')).toMatch(/format/);
-    expect(refused('{"format":"lumbet-job","version":9}')).toMatch(/version 1/);
+    expect(refused('{"format":"lumbet-job","version":9}')).toMatch(/versions 1 to 2/);
     expect(refused(" ".repeat(60_000_001))).toMatch(/at most/);
     expect(refused('{"format":"lumbet-job","version":1,"job":{"__proto__":{"x":1}}}')).toMatch(/job\./);
   });

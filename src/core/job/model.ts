@@ -292,6 +292,8 @@ export const pinSchema = z.strictObject({
   circuit: idSchema,
   from: idSchema,
   to: idSchema,
+  /** Which of several cables between the same two points. */
+  number: z.number().int().min(1).max(99).default(1),
   legs: z.array(legSchema).min(1).max(200),
 });
 

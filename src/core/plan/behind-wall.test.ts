@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { toFace } from "../geometry/wall-frame";
-import { layHouse } from "../job/house";
+import { toFace } from "../base/wall-frame";
+import { layHouse } from "../house/house";
 import { generatedHouse } from "../routing/generated-house";
 import { behindWall } from "./behind-wall";
 import { makePlan } from "./plan";

@@ -1,7 +1,7 @@
-import { toFace, toSpace } from "../geometry/wall-frame";
-import type { House } from "../job/house";
-import { legWords } from "./tape";
-import type { Plan } from "./plan-model";
+import { toFace, toSpace } from "../base/wall-frame";
+import type { LegMethod } from "../job/model";
+import type { House } from "../house/house";
+import type { Plan } from "../laid/laid";
 
 /** Something hidden in a wall, seen from one of its faces. mm. */
 export interface Behind {
@@ -16,7 +16,7 @@ export interface Behind {
   from: string;
   /** True when it was laid from the other face. */
   otherFace: boolean;
-  method: string;
+  method: LegMethod;
 }
 
 /** All that runs in or on a wall, from either face, measured from the one given: what is behind it. Sorted from left to right. */
@@ -46,7 +46,7 @@ export function behindWall(h: House, plan: Plan | null, wall: string): Behind[] 
           depth: n === f.n ? l.depth : Math.max(0, gap - l.depth),
           from: own.room.name,
           otherFace: n !== f.n,
-          method: legWords[l.method],
+          method: l.method,
         });
       });
   }

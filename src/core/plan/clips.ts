@@ -1,10 +1,10 @@
-import { insidePolygon } from "../geometry/polygon";
-import { pathLength } from "../geometry/wall-frame";
-import { type House, roomFloor } from "../job/house";
+import { insidePolygon } from "../base/polygon";
+import { pathLength } from "../base/wall-frame";
+import { type House, roomFloor } from "../house/house";
 import type { PinnedLeg } from "../job/model";
-import { LEVEL_UP_TO, type Orientation, clipAtPitch, clipLayout, clipSpacing } from "../fixings/clips";
+import { LEVEL_UP_TO, type Orientation, clipAtPitch, clipLayout, clipSpacing } from "../trades/fixings/clips";
 import { type Cable, overall } from "../rules/cables";
-import type { Clips } from "./plan-model";
+import type { Clips } from "../laid/laid";
 
 /** Methods by which a cable is fixed along its way; the others rest in holes, bays and voids. */
 const clipped = new Set<PinnedLeg["method"]>(["chase", "surface", "along-joist"]);

@@ -1,16 +1,16 @@
-import { RADIAL_RATING, twoRadials } from "../circuits/two-radials";
+import { RADIAL_RATING, twoRadials } from "../trades/circuits/two-radials";
 import type { Circuit, Costs, Job } from "../job/model";
-import { pathLength } from "../geometry/wall-frame";
+import { pathLength } from "../base/wall-frame";
 import type { Catalogue } from "../rules/catalogue";
 import { type Preset, presetNames, presets } from "../routing/weights";
 import { makePlan } from "./plan";
-import type { Plan } from "./plan-model";
+import type { Plan } from "../laid/laid";
 
 /** What two plans are compared by. Lengths m. */
 export interface PlanFigures {
   cable: number;
-  bound: number;
-  ratio: number;
+  bound: number | null;
+  ratio: number | null;
   bores: number;
   wallHoles: number;
   chase: number;
@@ -24,7 +24,7 @@ export function figuresOf(plan: Plan): PlanFigures {
   const legs = plan.runs.flatMap((r) => r.legs);
   return {
     cable: plan.cable.total / 1000,
-    bound: plan.cable.bound / 1000,
+    bound: plan.cable.bound === null ? null : plan.cable.bound / 1000,
     ratio: plan.cable.ratio,
     bores: plan.holes.filter((o) => o.in.kind === "joist").length,
     wallHoles: plan.holes.filter((o) => o.in.kind === "wall").length,
@@ -32,7 +32,7 @@ export function figuresOf(plan: Plan): PlanFigures {
     bends: plan.runs.reduce((s, r) => s + Math.max(0, r.legs.length - 1), 0),
     faces: new Set(legs.filter((l) => l.surface.kind === "wall" && l.method !== "surface").map((l) => l.surface.id))
       .size,
-    stops: plan.findings.filter((f) => f.severity === "stop").length,
+    stops: plan.facts.filter((f) => f.severity === "stop").length,
   };
 }
 
@@ -57,8 +57,6 @@ export const variantsOf = (job: Job, catalogue?: Catalogue): Variant[] =>
 export interface RingAgainstRadials {
   ring: { runs: number; cable: number; bores: number; rating: number };
   radials: { runs: number; cable: number; bores: number; rating: number; points: [string[], string[]] };
-  /** Two ways are needed for two radials. */
-  words: string;
 }
 
 /**
@@ -108,10 +106,5 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
     rating: 2 * RADIAL_RATING,
     points: best.points,
   };
-  const less = ring.cable - radials.cable;
-  return {
-    ring,
-    radials,
-    words: `${Math.abs(less) < 0.05 ? "Both take the same cable" : `The ${less > 0 ? "radials take" : "ring takes"} ${Math.abs(less).toFixed(1)} m less`}. Two radials need one more way and give 40 A in all; a ring gives 32 A, and one loose terminal breaks it without a sign.`,
-  };
+  return { ring, radials };
 }

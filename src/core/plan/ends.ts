@@ -1,9 +1,9 @@
-import { distance, pathLength } from "../geometry/wall-frame";
-import type { House, PlacedPoint } from "../job/house";
-import { toFace } from "../geometry/wall-frame";
-import { type Entry, PAST, tailLength } from "../ends/tails";
+import { distance, pathLength } from "../base/wall-frame";
+import type { House, PlacedPoint } from "../house/house";
+import { toFace } from "../base/wall-frame";
+import { type Entry, PAST, tailLength } from "../trades/ends/tails";
 import type { LaidRun } from "../routing/lay";
-import type { End } from "./plan-model";
+import type { End } from "../laid/laid";
 
 /** Which edge of the box a run comes in at, seen from the room; "behind" where it comes straight out of the wall or the deck. */
 function entryOf(h: House, run: LaidRun, p: PlacedPoint, atStart: boolean): End["entry"] {

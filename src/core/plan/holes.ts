@@ -1,19 +1,22 @@
-import { within } from "../geometry/interval";
-import { EPS, tidy } from "../geometry/tolerance";
-import { type XYZ, toFace } from "../geometry/wall-frame";
-import type { House } from "../job/house";
+import { within } from "../base/interval";
+import { EPS, tidy } from "../base/tolerance";
+import { type XYZ, toFace } from "../base/wall-frame";
+import type { House } from "../house/house";
 import { bitFor, bits, wallDrills } from "../rules/bits";
 import { cableOf } from "../rules/catalogue";
 import type { LaidRun } from "../routing/lay";
-import { timberRules } from "../timber/joist";
-import type { Hole } from "./plan-model";
+import { timberRules } from "../rules/timber";
+import type { Hole } from "../laid/laid";
 
 /** Two runs share a hole when their crossings are this near, mm. */
 const SHARED = 1;
 
-/** Every hole that the runs need: where their legs cross joists, and where they go through walls. Runs at one place share a hole. */
+/**
+ * Every hole that the runs need: where their legs cross joists, and where they go through walls. Runs at one place share a hole. A
+ * hole drilled for a run that is done stays as it was drilled, and others may share it.
+ */
 export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
-  const found: { hole: Omit<Hole, "diameter" | "plated" | "id">; most: number }[] = [];
+  const found: { hole: Omit<Hole, "diameter" | "plated" | "id">; most: number; done: Hole | null }[] = [];
   const add = (hole: Omit<Hole, "diameter" | "plated" | "id">, most: number): void => {
     const there = found.find(
       (f) =>
@@ -27,10 +30,21 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
     );
     if (there) {
       for (const r of hole.runs) if (!there.hole.runs.includes(r)) there.hole.runs.push(r);
-    } else found.push({ hole, most });
+    } else found.push({ hole, most, done: null });
   };
   for (const run of runs)
-    for (const leg of run.legs)
+    for (const o of run.held?.holes ?? []) {
+      const there = found.find((f) => f.done?.id === o.id);
+      if (there) there.hole.runs.push(run.id);
+      else
+        found.push({
+          hole: { in: o.in, at: o.at, fromTop: o.fromTop, centre: o.centre, runs: [run.id] },
+          most: 0,
+          done: o,
+        });
+    }
+  for (const run of runs)
+    for (const leg of run.held ? [] : run.legs)
       for (let i = 1; i < leg.path.length; i++) {
         const a = leg.path[i - 1]!;
         const b = leg.path[i]!;
@@ -53,7 +67,8 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
       }
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
   return found
-    .map(({ hole, most }): Hole => {
+    .map(({ hole, most, done }): Hole => {
+      if (done) return { ...done, runs: hole.runs };
       const diameter =
         bitFor(
           hole.runs.map((r) => cableOfRun.get(r)!),

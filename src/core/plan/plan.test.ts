@@ -1,12 +1,14 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { layHouse } from "../job/house";
+import { layHouse } from "../house/house";
 import { type Job, canonical } from "../job/model";
-import { checkPlan } from "../routing/checker";
+import { checkPlan } from "./checker";
 import { generatedHouse } from "../routing/generated-house";
-import { moveLeg } from "../routing/move-leg";
+import { factKey } from "../rules/fact";
+import { findingOf, namesOf } from "../words/findings";
+import { moveLeg, pinOf } from "../laid/move-leg";
 import { makePlan } from "./plan";
-import type { Plan } from "./plan-model";
+import type { Plan } from "../laid/laid";
 
 const seeds = fc.integer({ min: 1, max: 100_000 });
 const house = fc
@@ -14,9 +16,9 @@ const house = fc
   .map(([s, r, p]) => generatedHouse(s, r, p));
 /** Stops that a laid plan itself could be guilty of: where points stand is the person's own doing. */
 const guilty = (plan: Plan): string[] =>
-  plan.findings
+  plan.facts
     .filter((f) => f.severity === "stop" && !/^(point|kitchen|height|circuit|route\.unreachable)/.test(f.rule))
-    .map((f) => `${f.rule}: ${f.message}`);
+    .map((f) => factKey(f));
 
 const moved = (job: Job, id: string, by: number): Job =>
   canonical({
@@ -52,7 +54,7 @@ describe("a plan of any generated storey", () => {
       fc.property(house, (job) => {
         const { cable } = makePlan(job);
         // Jogs behind a plate are not counted in the path: a plate's width at each end.
-        expect(cable.total).toBeGreaterThan(cable.bound - 146 * makePlan(job).runs.length * 2);
+        expect(cable.total).toBeGreaterThan(cable.bound! - 146 * makePlan(job).runs.length * 2);
       }),
       { numRuns: 12 },
     );
@@ -78,9 +80,7 @@ describe("a plan of any generated storey", () => {
     const job = generatedHouse(7);
     const plan = makePlan(job);
     const run = plan.runs[2]!;
-    const again = makePlan(
-      canonical({ ...job, pins: [{ id: "pin", circuit: run.circuit, from: run.from, to: run.to, legs: run.legs }] }),
-    );
+    const again = makePlan(canonical({ ...job, pins: [pinOf(run)] }));
     expect(again.runs.map((r) => [r.from, r.to, r.pathLength])).toEqual(
       plan.runs.map((r) => [r.from, r.to, r.pathLength]),
     );
@@ -206,21 +206,31 @@ describe("pinning and points that cannot be reached", () => {
     )!;
     const pin = moveLeg(h, run, 0, bare)!;
     const again = makePlan(canonical({ ...job, pins: [pin] }));
-    expect(again.runs.find((r) => r.id === run.id)?.pinned).toBe(true);
-    expect(again.findings.some((f) => f.rule === "zone.outside" && f.fix?.[0]?.remove)).toBe(true);
+    expect(again.runs.find((r) => r.id === run.id)?.pin).toBe(pin.id);
+    expect(again.facts.some((f) => f.rule === "zone.outside" && f.fix?.[0]?.remove)).toBe(true);
   });
   it("says why a point cannot be reached, and lays the others", () => {
     const job = generatedHouse(7);
+    const wall = (id: string) => job.walls.find((w) => w.id === id)!;
+    const at = (p: Job["points"][number]): string => (p.place.on === "wall" ? p.place.wall : "");
+    const board = job.points.find((p) => p.kind === "board")!;
+    // A socket between two open sides, without a deck: nothing leads away from its wall.
+    const cut = job.points.find((p) => p.kind === "socket" && at(p) !== at(board))!;
+    const { room, index } = wall(at(cut));
+    const beside = job.walls.filter((w) => w.room === room && Math.abs(w.index - index) % 2 === 1);
     const bare = makePlan(
       canonical({
         ...job,
         decks: [],
-        points: job.points.filter((p) => p.place.on === "wall" && p.kind !== "switch"),
-        circuits: job.circuits.filter((c) => c.id === "ring"),
+        walls: job.walls.map((w) => (beside.includes(w) ? { ...w, build: "open" as const } : w)),
+        points: [board, cut],
+        circuits: [{ ...job.circuits.find((c) => c.id === "ring")!, points: [cut.id] }],
       }),
     );
-    const far = bare.findings.filter((f) => f.rule === "route.unreachable");
-    expect(far.every((f) => /no deck over this room/.test(f.message))).toBe(true);
+    const [far] = bare.facts.filter((f) => f.rule === "route.unreachable");
+    expect(far).toMatchObject({ case: "on-wall", subject: { kind: "point", id: cut.id }, of: { deckOver: 0 } });
+    expect(findingOf(far!, namesOf(layHouse(job))).message).toMatch(/no deck over this room/);
+    expect(bare.cable.bound).toBeNull();
   });
   it("refuses to bore engineered joists and says whom to ask", () => {
     const job = generatedHouse(7);
@@ -230,9 +240,9 @@ describe("pinning and points that cannot be reached", () => {
   it("tells a board without ways and a job without a board", () => {
     const job = generatedHouse(7);
     const noWay = canonical({ ...job, circuits: job.circuits.map((c) => ({ ...c, way: null })) });
-    expect(makePlan(noWay).findings.filter((f) => f.rule === "circuit.way")).toHaveLength(2);
+    expect(makePlan(noWay).facts.filter((f) => f.rule === "circuit.way")).toHaveLength(2);
     expect(
-      makePlan(canonical({ ...job, points: job.points.filter((p) => p.kind !== "board") })).findings.map((f) => f.rule),
+      makePlan(canonical({ ...job, points: job.points.filter((p) => p.kind !== "board") })).facts.map((f) => f.rule),
     ).toContain("circuit.board");
   });
 });

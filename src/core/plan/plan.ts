@@ -1,24 +1,27 @@
-import { circuitFindings } from "../circuits/circuit-findings";
-import { laidRatings } from "../circuits/laid-rating";
-import { drawFindings, foundFindings } from "../circuits/found";
-import { type House, layHouse } from "../job/house";
+import { circuitFacts } from "../trades/circuits/circuit-facts";
+import { laidRatings } from "../trades/circuits/laid-rating";
+import { drawFacts, foundFacts } from "../trades/circuits/found";
+import { type House, layHouse } from "../house/house";
+import type { HeldRun } from "../laid/held";
+import { heldFacts } from "./held-work";
+import { withTriedFixes } from "./tried-fixes";
 import type { Job } from "../job/model";
-import { trunkingFindings } from "../containment/found-trunking";
-import { servingFindings } from "../kitchen/room-kitchen";
-import { notifyFindings } from "../kitchen/string-path";
-import { cutDrums } from "../materials/drums";
-import { takeOff } from "../materials/take-off";
+import { trunkingFacts } from "../trades/containment/found-trunking";
+import { servingFacts } from "../trades/kitchen/room-kitchen";
+import { notifyFacts } from "../trades/kitchen/string-path";
+import { cutDrums } from "./drums";
+import { takeOff } from "./take-off";
 import { buildGraph } from "../routing/build";
-import { checkPlan } from "../routing/checker";
-import { type LaidRun, type OnProgress, layRuns } from "../routing/lay";
+import { checkPlan } from "./checker";
+import { type Laid, type LaidRun, type OnProgress, layRuns } from "../routing/lay";
 import { type Catalogue, cableOf } from "../rules/catalogue";
-import { type Finding, finding, inOrder, mm } from "../rules/findings";
-import { pathLength } from "../geometry/wall-frame";
+import { type Fact, fact, inOrder } from "../rules/fact";
+import { pathLength } from "../base/wall-frame";
 import { clipsOf } from "./clips";
 import { endOf, lengthsOf } from "./ends";
 import { holesOf } from "./holes";
-import type { Clips, End, Hole, Plan, Run } from "./plan-model";
-import { pointFindings } from "./point-findings";
+import type { Clips, End, Hole, Plan, Run } from "../laid/laid";
+import { pointFacts } from "./point-facts";
 
 export interface PlanOptions {
   /** A clock in ms, to fill `elapsed`; the core has none of its own. */
@@ -29,6 +32,8 @@ export interface PlanOptions {
   progress?: OnProgress;
   /** A plan of the job a moment ago: then the runs join the same points and are laid once, for a quick look; its bound stands. */
   before?: Plan | null;
+  /** Runs already done on site: they stay as they were done, and all else is laid round them. */
+  held?: readonly HeldRun[];
 }
 
 /** Job in, whole plan out: the one function that screens, worker, exports and the command line call. Pure and deterministic but for `elapsed`. */
@@ -39,7 +44,8 @@ export function makePlan(job: Job, options: PlanOptions = {}): Plan {
 /** The same for a house already laid out. */
 export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const started = options.clock?.() ?? 0;
-  const laid = layRuns(h, buildGraph(h), options.progress, options.before ?? null);
+  const held = options.held ?? [];
+  const laid = layRuns(h, buildGraph(aroundHeld(h, held)), options.progress, options.before ?? null, held);
   const holes = holesOf(h, laid.runs);
   const ends: End[] = [];
   const clips: Clips[] = [];
@@ -54,36 +60,35 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     const { path, cut } = lengthsOf(h, r, own);
     return {
       id: r.id,
+      number: r.number,
       circuit: r.circuit,
       from: r.from,
       to: r.to,
       cable: r.cable,
       legs: r.legs,
       pathLength: path,
-      cutLength: cut,
+      cutLength: r.held?.cutLength ?? cut,
       method: mainMethod(r),
       grouped: groupedWith(r, holes, laid.runs),
-      pinned: r.pinned,
+      pin: r.pin,
+      held: r.held !== null,
     };
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
-  // The bound is on ways from middle to middle; what paths leave out behind plates is taken off it alike.
-  const whole = laid.runs.reduce((s, r) => s + r.whole, 0);
-  const bound = options.before
-    ? Math.min(total, options.before.cable.bound)
-    : Math.max(0, [...laid.bounds.values()].reduce((s, b) => s + b, 0) - Math.max(0, whole - total));
-  const findings: Finding[] = [
-    ...laid.findings,
+  const bound = boundOf(laid, runs, total, options.before ?? null);
+  const facts: Fact[] = [
+    ...laid.facts,
     ...checkPlan(h, { runs, holes, clips }),
-    ...pointFindings(h),
-    ...servingFindings(h),
-    ...notifyFindings(h),
-    ...circuitFindings(h.job, h.catalogue),
+    ...pointFacts(h),
+    ...servingFacts(h),
+    ...notifyFacts(h),
+    ...circuitFacts(h.job, h.catalogue),
     ...laidRatings(h, runs, holes),
-    ...foundFindings(h.job),
-    ...drawFindings(h.job, runs),
-    ...trunkingFindings(h, runs),
-    ...stockFindings(h.job, runs),
+    ...foundFacts(h.job),
+    ...drawFacts(h.job, runs),
+    ...trunkingFacts(h, runs),
+    ...stockFacts(h, runs),
+    ...heldFacts(h, held),
   ];
   return {
     runs,
@@ -91,10 +96,39 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     clips,
     ends,
     takeoff: takeOff(h, runs, holes, clips, ends),
-    cable: { total, bound, ratio: bound > 0 ? total / bound : 1 },
-    findings: inOrder(findings),
+    cable: { total, bound, ratio: bound === null ? null : bound > 0 ? total / bound : 1 },
+    facts: inOrder(options.before ? facts : withTriedFixes(h, facts)),
     elapsed: options.clock ? options.clock() - started : 0,
   };
+}
+
+/**
+ * Least path that any orders over legal lines could have, mm; null where there is none to be had. It is on ways from middle to
+ * middle: what paths leave out behind plates is taken off it alike.
+ */
+function boundOf(laid: Laid, runs: readonly Run[], total: number, before: Plan | null): number | null {
+  if (runs.some((r) => r.pin !== null || r.held)) return null;
+  if (before) return before.cable.bound === null ? null : Math.min(total, before.cable.bound);
+  const bounds = [...laid.bounds.values()];
+  if (bounds.some((b) => b === null)) return null;
+  const whole = laid.runs.reduce((s, r) => s + r.whole, 0);
+  return Math.max(0, bounds.reduce<number>((s, b) => s + b!, 0) - Math.max(0, whole - total));
+}
+
+/**
+ * The house as new bores must respect it: holes drilled for runs that are done count like the old cuts of a joist, but where a bore
+ * place lies right there, which other runs may then share.
+ */
+function aroundHeld(h: House, held: readonly HeldRun[]): House {
+  const drilled = held
+    .flatMap((r) => r.holes)
+    .flatMap(({ in: { kind, deck, joist, span }, at, diameter }) =>
+      kind === "joist" && deck !== undefined && joist !== undefined && span !== undefined
+        ? [{ deck, joist, span, at, diameter }]
+        : [],
+    );
+  if (!drilled.length) return h;
+  return { ...h, decks: h.decks.map((d) => ({ ...d, drilled: drilled.filter((o) => o.deck === d.deck.id) })) };
 }
 
 /** Method by which the longest part of the run is taken. */
@@ -115,25 +149,23 @@ function groupedWith(r: LaidRun, holes: readonly Hole[], runs: readonly LaidRun[
 }
 
 /** Cables for which the drums named in the job do not hold the runs. A cable with no drum listed is simply to be bought. */
-function stockFindings(job: Job, runs: readonly Run[]): Finding[] {
-  const out: Finding[] = [];
+function stockFacts(h: House, runs: readonly Run[]): Fact[] {
+  const { job } = h;
+  const out: Fact[] = [];
   for (const cable of [...new Set(job.drums.map((d) => d.cable))].sort()) {
     const pieces = runs.filter((r) => r.cable === cable).map((r) => ({ run: r.id, length: r.cutLength }));
     const cut = cutDrums(cable, pieces, job.drums);
     if (!cut.unmet.length) continue;
-    const name = cableOf(cable)?.name ?? cable;
     const have = cut.drums.reduce((s, d) => s + d.length, 0);
     const need = pieces.reduce((s, p) => s + p.length, 0);
     const longest = Math.max(...cut.unmet.map((p) => p.length));
     out.push(
-      finding("stock.short", {
-        subject: cable,
-        message: `${name}: ${cut.unmet.length} of ${pieces.length} lengths do not fit on the drums, ${mm(cut.short / 1000)} m in all; the longest is ${mm(longest / 1000)} m.`,
+      fact("stock.short", "cable", cable, {
         measured: have / 1000,
         limit: need / 1000,
         sense: "least",
         unit: "m",
-        remedy: `Bring another ${Math.ceil(cut.short / 1000)} m or more.`,
+        of: { lengths: pieces.length, unmet: cut.unmet.length, short: cut.short / 1000, longest: longest / 1000 },
       }),
     );
   }

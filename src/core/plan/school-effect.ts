@@ -1,11 +1,12 @@
-import { twoRadials } from "../circuits/two-radials";
+import { type Fact, factKey } from "../rules/fact";
+import { twoRadials } from "../trades/circuits/two-radials";
 import type { Circuit, Job } from "../job/model";
 import { canonical } from "../job/model";
 import type { Catalogue } from "../rules/catalogue";
 import { type SchoolKey, type Schools, schoolQuestions } from "../rules/schools";
-import { entryOrder } from "../board/entry-order";
+import { entryOrder } from "../trades/board/entry-order";
 import { makePlan } from "./plan";
-import type { Plan } from "./plan-model";
+import type { Plan } from "../laid/laid";
 
 /** What is counted when two schools are compared. Cable in m. */
 export interface PlanCounts {
@@ -24,9 +25,9 @@ export interface SchoolEffect {
   to: string;
   before: PlanCounts;
   after: PlanCounts;
-  /** Findings that only one of the two has, in words. */
-  gone: string[];
-  come: string[];
+  /** Stops and warnings that only one of the two has. */
+  gone: Fact[];
+  come: Fact[];
   /** Ways of the board that differ, for the order in the board. */
   ways: number;
 }
@@ -38,8 +39,8 @@ function countsOf(plan: Plan, job: Job): PlanCounts {
     holes: plan.holes.length,
     cable: plan.runs.reduce((s, r) => s + r.cutLength, 0) / 1000,
     circuits: job.circuits.filter((c) => c.points.length).length,
-    stops: plan.findings.filter((f) => f.severity === "stop").length,
-    looks: plan.findings.filter((f) => f.severity === "warn").length,
+    stops: plan.facts.filter((f) => f.severity === "stop").length,
+    looks: plan.facts.filter((f) => f.severity === "warn").length,
     parts: plan.takeoff.filter((t) => t.unit === "each").reduce((s, t) => s + t.quantity, 0),
   };
 }
@@ -150,8 +151,11 @@ export function schoolEffect(job: Job, key: SchoolKey, to: string, catalogue?: C
   const plan = makePlan(job, options);
   const other = withSchool(job, plan, key, to);
   const otherPlan = schoolQuestions.find((s) => s.key === key)!.changes === "steps" ? plan : makePlan(other, options);
-  const words = (p: Plan) => new Set(p.findings.filter((f) => f.severity !== "note").map((f) => f.message));
-  const [mine, theirs] = [words(plan), words(otherPlan)];
+  const grave = (p: Plan): Fact[] => p.facts.filter((f) => f.severity !== "note");
+  const only = (these: Fact[], others: Fact[]): Fact[] => {
+    const keys = new Set(others.map(factKey));
+    return these.filter((f) => !keys.has(factKey(f)));
+  };
   const [a, b] = [waysBy(job, "heaviest"), waysBy(job, "by-room")];
   return {
     key,
@@ -159,8 +163,8 @@ export function schoolEffect(job: Job, key: SchoolKey, to: string, catalogue?: C
     to,
     before: countsOf(plan, job),
     after: countsOf(otherPlan, other),
-    gone: [...mine].filter((m) => !theirs.has(m)),
-    come: [...theirs].filter((m) => !mine.has(m)),
+    gone: only(grave(plan), grave(otherPlan)),
+    come: only(grave(otherPlan), grave(plan)),
     ways: key === "boardOrder" ? a.filter((id, i) => b[i] !== id).length : 0,
   };
 }

@@ -1,5 +1,5 @@
-import { same } from "../geometry/tolerance";
-import type { House } from "../job/house";
+import { same } from "../base/tolerance";
+import type { House } from "../house/house";
 import { cableOf } from "../rules/catalogue";
 import { addDeck } from "./deck-lanes";
 import { type RouteGraph, compile, draft } from "./graph";

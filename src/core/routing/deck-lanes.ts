@@ -1,20 +1,22 @@
-import type { Interval } from "../geometry/interval";
-import { type XY, spansAlong } from "../geometry/polygon";
-import { EPS, same } from "../geometry/tolerance";
-import { type XYZ, toSpace } from "../geometry/wall-frame";
-import type { House } from "../job/house";
+import type { Interval } from "../base/interval";
+import { type XY, spansAlong } from "../base/polygon";
+import { EPS, same } from "../base/tolerance";
+import { type XYZ, toSpace } from "../base/wall-frame";
+import type { House } from "../house/house";
 import { BORE_PITCH, bits } from "../rules/bits";
 import {
   type DeckJoist,
   type LaidDeck,
+  type Drilled,
   cutsOf,
   isHeavy,
   joistFor,
   meetsPolygon,
-  overCut,
   placeOn,
-} from "../timber/deck";
-import { joistWindows, timberRules } from "../timber/joist";
+} from "../house/deck";
+import { timberRules } from "../rules/timber";
+import { overCut } from "../trades/timber/over-cut";
+import { joistWindows } from "../trades/timber/joist";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
 
@@ -40,6 +42,9 @@ interface Lane {
   nodes: number[];
 }
 
+/** A bore place and a hole drilled already are one when they are this near, mm. */
+const SAME_PLACE = 1;
+
 /** Positions along a joist where it may be bored: tidy distances from the nearer bearing, clear of existing cuts. Absolute. */
 export function boreLines(
   l: LaidDeck,
@@ -61,17 +66,23 @@ export function boreLines(
     const length = span[1] - span[0];
     if (overCut(l, joist, s + 1)) return;
     const [near] = joistWindows(joistFor(l, span), "warranty").hole.zones;
-    const cuts = cutsOf(l, joist.n, s + 1);
+    const drilled = l.drilled.filter((c) => c.joist === joist.n && c.span === s + 1);
+    /** The hole drilled already right at a place: it may be shared, as large as it is. */
+    const there = (at: number): Drilled | undefined => drilled.find((c) => Math.abs(c.at - at) <= SAME_PLACE);
+    const cuts = [...cutsOf(l, joist.n, s + 1), ...drilled.map((c) => ({ kind: "hole" as const, ...c }))];
+    const mostAt = (at: number): number => there(at)?.diameter ?? most;
     const clear = (at: number): boolean =>
-      cuts.every((c) =>
-        c.kind === "hole"
-          ? Math.abs(c.at - at) >= timberRules.hole.spacing * Math.max(c.diameter, most) - EPS
-          : Math.abs(c.at - at) - c.width / 2 - most / 2 >= timberRules.apart - EPS,
+      cuts.every(
+        (c) =>
+          (c.kind === "hole" && Math.abs(c.at - at) <= SAME_PLACE && there(at) !== undefined) ||
+          (c.kind === "hole"
+            ? Math.abs(c.at - at) >= timberRules.hole.spacing * Math.max(c.diameter, most) - EPS
+            : Math.abs(c.at - at) - c.width / 2 - most / 2 >= timberRules.apart - EPS),
       );
     // Lines the user asked for come first, where the rules allow them; the others keep clear of them.
     const mine = wanted
       .filter((x) => x > span[0] && x < span[1])
-      .map((x) => ({ span: s, at: x - span[0], along: x, most, asked: true as boolean | null }))
+      .map((x) => ({ span: s, at: x - span[0], along: x, most: mostAt(x - span[0]), asked: true as boolean | null }))
       .filter((x) => {
         const d = Math.min(x.at, length - x.at);
         return d >= near[0] - EPS && d <= near[1] + EPS && clear(x.at);
@@ -81,9 +92,9 @@ export function boreLines(
     const start = Math.ceil(near[0] / TIDY - 1e-9) * TIDY;
     for (let d = start; d <= near[1] + EPS; d += BORE_PITCH) {
       if (clear(d) && beside(span[0] + d))
-        out.push({ span: s, at: d, along: span[0] + d, most, asked: any ? false : null });
+        out.push({ span: s, at: d, along: span[0] + d, most: mostAt(d), asked: any ? false : null });
       if (length - d - d > BORE_PITCH && clear(length - d) && beside(span[1] - d))
-        out.push({ span: s, at: length - d, along: span[1] - d, most, asked: any ? false : null });
+        out.push({ span: s, at: length - d, along: span[1] - d, most: mostAt(length - d), asked: any ? false : null });
     }
   });
   return out.sort((a, b) => a.along - b.along);

@@ -1,4 +1,4 @@
-import type { House } from "../job/house";
+import type { House } from "../house/house";
 import type { Circuit } from "../job/model";
 import { bitFor } from "../rules/bits";
 import type { Cable } from "../rules/cables";

@@ -1,4 +1,4 @@
-import { layHouse } from "../job/house";
+import { layHouse } from "../house/house";
 import type { Job } from "../job/model";
 import type { Catalogue } from "../rules/catalogue";
 import { buildGraph } from "./build";
@@ -9,42 +9,50 @@ import { distancesFrom } from "./search";
 /** What would let a cable reach a point: each change by itself, the one that makes the shortest way first. Lengths mm. */
 export interface Freeing {
   reachable: boolean;
-  changes: { words: string; length: number }[];
+  changes: { change: Change; length: number }[];
+}
+/** One change that might free a way, and the ids that its words name. */
+export interface Change {
+  kind: "surface" | "unforbid" | "past-obstacle" | "maker-chart" | "heavy-joists" | "repair-cuts";
+  circuit?: string;
+  deck?: string;
+  /** Name of the part kept free or of the obstacle. */
+  name?: string;
 }
 
-/** Single changes to the job that might free a way, in words. */
-function candidates(job: Job, circuit: string): { words: string; job: Job }[] {
+/** Single changes to the job that might free a way. */
+function candidates(job: Job, circuit: string): { change: Change; job: Job }[] {
   const deck = (id: string, next: Partial<Job["decks"][number]>): Job => ({
     ...job,
     decks: job.decks.map((d) => (d.id === id ? { ...d, ...next } : d)),
   });
-  const out: { words: string; job: Job }[] = [];
+  const out: { change: Change; job: Job }[] = [];
   const c = job.circuits.find((x) => x.id === circuit);
   if (c && c.walls === "hidden")
     out.push({
-      words: `take ${c.label} on the surface of the walls`,
+      change: { kind: "surface", circuit: c.id },
       job: { ...job, circuits: job.circuits.map((x) => (x.id === circuit ? { ...x, walls: "surface" as const } : x)) },
     });
   for (const x of job.forbidden)
     out.push({
-      words: `give up keeping ${x.name || "a part"} free`,
+      change: { kind: "unforbid", name: x.name },
       job: { ...job, forbidden: job.forbidden.filter((y) => y !== x) },
     });
   for (const d of job.decks) {
     for (const o of d.obstacles)
       out.push({
-        words: `find a way past ${o.name || o.kind} in ${d.name}`,
+        change: { kind: "past-obstacle", deck: d.id, name: o.name || o.kind },
         job: deck(d.id, { obstacles: d.obstacles.filter((y) => y !== o) }),
       });
     if (d.kind === "engineered" && !d.makerAllows.length)
       out.push({
-        words: `enter where the maker of the joists of ${d.name} allows holes`,
+        change: { kind: "maker-chart", deck: d.id },
         job: deck(d.id, { makerAllows: [{ from: 300, to: 100_000, most: 25 }] }),
       });
     if (d.heavyJoists.length)
-      out.push({ words: `ask an engineer about the heavy joists of ${d.name}`, job: deck(d.id, { heavyJoists: [] }) });
+      out.push({ change: { kind: "heavy-joists", deck: d.id }, job: deck(d.id, { heavyJoists: [] }) });
     if (d.existingCuts.length)
-      out.push({ words: `have the cut joists of ${d.name} repaired`, job: deck(d.id, { existingCuts: [] }) });
+      out.push({ change: { kind: "repair-cuts", deck: d.id }, job: deck(d.id, { existingCuts: [] }) });
   }
   return out;
 }
@@ -66,8 +74,8 @@ export function whatFrees(job: Job, catalogue: Catalogue, point: string): Freein
   };
   if (length(job) < Infinity) return { reachable: true, changes: [] };
   const changes = candidates(job, circuit.id)
-    .map((x) => ({ words: x.words, length: length(x.job) }))
+    .map((x) => ({ change: x.change, length: length(x.job) }))
     .filter((x) => x.length < Infinity)
-    .sort((a, b) => a.length - b.length || (a.words < b.words ? -1 : 1));
+    .sort((a, b) => a.length - b.length);
   return { reachable: false, changes };
 }

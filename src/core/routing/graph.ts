@@ -1,4 +1,4 @@
-import type { XYZ } from "../geometry/wall-frame";
+import type { XYZ } from "../base/wall-frame";
 
 /** Kinds of edge. A run's legs follow from the kinds it uses. */
 export const EDGE = { wall: 0, corner: 1, rise: 2, lane: 3, bay: 4, bore: 5, through: 6, drop: 7 } as const;

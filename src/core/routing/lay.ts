@@ -1,26 +1,30 @@
-import { cableOf } from "../rules/catalogue";
 import type { Cable } from "../rules/cables";
-import type { Catalogue } from "../rules/catalogue";
-import { pathLength } from "../geometry/wall-frame";
-import type { House } from "../job/house";
-import type { Circuit, Pin, PinnedLeg } from "../job/model";
-import { type Finding, finding } from "../rules/findings";
+import { pathLength } from "../base/wall-frame";
+import type { House } from "../house/house";
+import type { Circuit, PinnedLeg } from "../job/model";
+import type { HeldRun } from "../laid/held";
+import { type Fact, fact } from "../rules/fact";
 import { borePrice, edgeCosts } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
 import { legsOf } from "./legs";
-import { boardOf, pairsOf, pinKey } from "./pairs";
 import { type Way, cheapestWay } from "./search";
+import { type Before, type Task, tasksOf } from "./tasks";
 
 /** A run as laid: which points, over which legs, and the shared bores it uses. */
 export interface LaidRun {
+  /** Key of the run. */
   id: string;
+  number: number;
   circuit: string;
   from: string;
   to: string;
   cable: string;
   legs: PinnedLeg[];
-  pinned: boolean;
-  /** Numbers of bore places used, in order; empty for a pinned run, whose holes are found from its legs. */
+  /** Id of its pin, when the user has said where it goes. */
+  pin: string | null;
+  /** The run as it was done on site: then its holes and cut length are kept too. */
+  held: HeldRun | null;
+  /** Numbers of bore places used, in order; empty for a run pinned or done, whose holes are found from its legs. */
   bores: number[];
   /** Length of the way over the graph, from middle to middle of the points; its path leaves the jogs behind plates out, mm. */
   whole: number;
@@ -28,9 +32,9 @@ export interface LaidRun {
 
 export interface Laid {
   runs: LaidRun[];
-  findings: Finding[];
-  /** By circuit: least path length that any order over legal lines could have, mm. */
-  bounds: Map<string, number>;
+  facts: Fact[];
+  /** By circuit: least path length that any order over legal lines could have, mm; null where a point has no legal way. */
+  bounds: Map<string, number | null>;
 }
 
 /** How far the laying has come, for those who wait; true asks it to stop. */
@@ -46,25 +50,32 @@ const ROUNDS = 2;
 /** Runs above which one round is enough: a block of flats gains little from a second. */
 const MANY = 300;
 
-export const runId = (circuit: string, from: string, to: string): string => `${circuit}.${from}-${to}`;
+/** A leg passes through a bore whose place it meets this nearly, mm. */
+const SAME_BORE = 1;
 
-/** Circuits in the order they are laid: thick cable first, since it needs the room; ties by label and id. */
-export const layingOrder = (circuits: readonly Circuit[], catalogue?: Catalogue): Circuit[] =>
-  [...circuits].sort(
-    (a, b) =>
-      (cableOf(b.cable, catalogue)?.csa ?? 0) - (cableOf(a.cable, catalogue)?.csa ?? 0) ||
-      (a.label < b.label ? -1 : a.label > b.label ? 1 : 0) ||
-      (a.id < b.id ? -1 : 1),
-  );
-
-/** A run to be laid: its ends, its circuit, and its way once it has one. */
-export interface Task {
-  circuit: Circuit;
-  cable: Cable;
-  from: string;
-  to: string;
-  pin: Pin | null;
-  way: Way | null;
+/** Numbers of the bore places that given legs go through. */
+export function boresPassed(h: House, g: RouteGraph, legs: readonly PinnedLeg[]): number[] {
+  const out: number[] = [];
+  for (const l of legs) {
+    const deck = l.surface.kind === "deck" ? (h.deckOfId.get(l.surface.id) ?? -1) : -1;
+    const d = h.decks[deck];
+    if (!d) continue;
+    const [al, ac] = d.along === "x" ? ([0, 1] as const) : ([1, 0] as const);
+    for (let i = 1; i < l.path.length; i++) {
+      const [a, b] = [l.path[i - 1]!, l.path[i]!];
+      g.bores.forEach((o, n) => {
+        if (o.deck !== deck) return;
+        const [lo, hi] = [Math.min(a[ac], b[ac]), Math.max(a[ac], b[ac])];
+        if (o.centre[ac] < lo - SAME_BORE || o.centre[ac] > hi + SAME_BORE) return;
+        if (hi - lo < SAME_BORE) return;
+        const t = (o.centre[ac] - a[ac]) / (b[ac] - a[ac]);
+        const along = a[al] + t * (b[al] - a[al]);
+        const z = a[2] + t * (b[2] - a[2]);
+        if (Math.abs(along - o.centre[al]) <= SAME_BORE && Math.abs(z - o.centre[2]) <= SAME_BORE) out.push(n);
+      });
+    }
+  }
+  return out;
 }
 
 /** What lies in the house already while runs are laid: cables in bores, cables at nodes, faces opened. Kept up as runs come and go. */
@@ -108,6 +119,13 @@ export class Site {
       }
     }
     for (const f of faces) this.inFace[f]! += by;
+  }
+
+  /** Counts a run whose legs are given: its cable lies in the bores it passes, and no other may crowd them. */
+  occupy(t: Task): void {
+    const legs = (t.held ?? t.pin)?.legs ?? [];
+    for (const bore of boresPassed(this.h, this.g, legs))
+      this.passing.set(bore, [...(this.passing.get(bore) ?? []), t.cable]);
   }
 
   /** Cost of every edge for a circuit as the house now is. */
@@ -163,48 +181,6 @@ export class Site {
   }
 }
 
-/** A plan of the job as it was a moment ago, for a quick look while something is dragged: which points are joined is taken from it. */
-export interface Before {
-  runs: readonly { circuit: string; from: string; to: string }[];
-}
-
-/** Every run that the circuits need, in laying order, not yet laid. */
-export function tasksOf(
-  h: House,
-  g: RouteGraph,
-  findings: Finding[],
-  bounds: Map<string, number>,
-  before: Before | null = null,
-): Task[] {
-  const pins = new Map(h.job.pins.map((p) => [pinKey(p.circuit, p.from, p.to), p]));
-  return layingOrder(
-    h.job.circuits.filter((x) => x.state !== "keep"),
-    h.catalogue,
-  ).flatMap((c): Task[] => {
-    const cable = cableOf(c.cable, h.catalogue);
-    const board = boardOf(h, c);
-    if (!cable || board < 0) return [];
-    const { pairs, bound } = joinedBefore(c, before) ?? pairsOf(h, g, c, board, pins, findings);
-    bounds.set(c.id, bound);
-    return pairs.map(([from, to]) => ({
-      circuit: c,
-      cable,
-      from,
-      to,
-      pin: pins.get(pinKey(c.id, from, to)) ?? null,
-      way: null,
-    }));
-  });
-}
-
-/** The pairs of a circuit as they were, when every point of it had a run; null when they must be worked out. */
-function joinedBefore(c: Circuit, before: Before | null): { pairs: [string, string][]; bound: number } | null {
-  const runs = (before?.runs ?? []).filter((r) => r.circuit === c.id);
-  const reached = new Set(runs.flatMap((r) => [r.from, r.to]));
-  if (!runs.length || [...c.points, ...c.spurs.map((s) => s.point)].some((id) => !reached.has(id))) return null;
-  return { pairs: runs.map((r) => [r.from, r.to]), bound: 0 };
-}
-
 /**
  * Lays every circuit of the house over the legal lines, then takes each run up and lays it again round the others while that gains:
  * shared bores and opened walls are found that the first pass could not know of. Pure and deterministic.
@@ -215,32 +191,24 @@ export function layRuns(
   g: RouteGraph,
   progress: OnProgress = () => undefined,
   before: Before | null = null,
+  held: readonly HeldRun[] = [],
 ): Laid {
-  const out: Laid = { runs: [], findings: [], bounds: new Map() };
   if (h.points.every((p) => p.point.kind !== "board")) {
-    if (h.job.circuits.some((c) => c.points.length))
-      out.findings.push(
-        finding("circuit.board", {
-          subject: h.job.id,
-          message: "The job has circuits but no board; place one.",
-          remedy: "Add a board point.",
-        }),
-      );
-    return out;
+    const facts = h.job.circuits.some((c) => c.points.length) ? [fact("circuit.board", "job", h.job.id)] : [];
+    return { runs: [], facts, bounds: new Map() };
   }
-  const tasks = tasksOf(h, g, out.findings, out.bounds, before);
+  const wanted = tasksOf(h, g, held, before);
+  const out: Laid = { runs: [], facts: wanted.facts, bounds: wanted.bounds };
   const site = new Site(h, g);
-  layTasks(site, tasks, progress, before ? 0 : undefined);
-  const label = (id: string): string => h.points[h.pointOfId.get(id)!]!.point.label;
-  for (const t of tasks) {
-    if (t.pin) out.runs.push(pinnedRun(t.circuit, t.pin, t.from));
+  layTasks(site, wanted.tasks, progress, before ? 0 : undefined);
+  for (const t of wanted.tasks) {
+    if (t.held || t.pin) out.runs.push(givenRun(t));
     else if (t.way) out.runs.push(laidRun(h, g, t, t.way));
     else
-      out.findings.push(
-        finding("route.unreachable", {
-          subject: t.to,
-          message: `No legal way from ${label(t.from)} to ${label(t.to)}: the bores on the way are full.`,
-          remedy: "Use another bore line, or pin the run by hand.",
+      out.facts.push(
+        fact("route.unreachable", "point", t.to, {
+          case: t.legal ? "bores-full" : "no-way",
+          of: { from: t.from },
         }),
       );
   }
@@ -249,7 +217,8 @@ export function layRuns(
 
 /** Lays tasks one after the other; a run that finds every bore full has those that fill them taken up and laid round it. */
 export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgress, most = ROUNDS): void {
-  const free = tasks.filter((t) => !t.pin);
+  const free = tasks.filter((t) => !t.pin && !t.held);
+  for (const t of tasks) if (t.pin || t.held) site.occupy(t);
   const rounds = Math.min(most, free.length > MANY ? 1 : ROUNDS);
   const of = free.length * (1 + rounds);
   let done = 0;
@@ -310,36 +279,44 @@ function ripUp(site: Site, all: readonly Task[], t: Task): void {
   others.forEach((x, i) => site.count(x, kept[i]!, 1));
 }
 
-function pinnedRun(c: Circuit, pin: Pin, from: string): LaidRun {
-  const legs =
-    pin.from === from ? pin.legs : [...pin.legs].reverse().map((l) => ({ ...l, path: [...l.path].reverse() }));
-  const to = pin.from === from ? pin.to : pin.from;
+/** Legs in the order in which the run is now named. */
+const turned = (legs: readonly PinnedLeg[]): PinnedLeg[] =>
+  [...legs].reverse().map((l) => ({ ...l, path: [...l.path].reverse() }));
+
+/** A run whose legs are given: by the hand that did it, or by the user's pin. */
+function givenRun(t: Task): LaidRun {
+  const given = t.held ?? t.pin!;
+  const legs = given.from === t.from ? given.legs : turned(given.legs);
   return {
-    id: runId(c.id, from, to),
-    circuit: c.id,
-    from,
-    to,
-    cable: c.cable,
+    id: t.id,
+    number: t.number,
+    circuit: t.circuit.id,
+    from: t.from,
+    to: t.to,
+    cable: t.cable.id,
     legs,
-    pinned: true,
+    pin: t.held ? null : t.pin!.id,
+    held: t.held,
     bores: [],
-    whole: legs.reduce((s, l) => s + pathLength(l.path), 0),
+    whole: legs.reduce((sum, l) => sum + pathLength(l.path), 0),
   };
 }
 
 function laidRun(h: House, g: RouteGraph, t: Task, way: Way): LaidRun {
-  const a = h.points[h.pointOfId.get(t.from)!]!;
+  const terminal = h.pointOfId.get(t.from)!;
+  const a = h.points[terminal]!;
   const b = h.points[h.pointOfId.get(t.to)!]!;
-  const bores = way.edges.filter((e) => g.kind[e] === EDGE.bore).map((e) => g.ref[e]!);
   return {
-    id: runId(t.circuit.id, t.from, t.to),
+    id: t.id,
+    number: t.number,
     circuit: t.circuit.id,
     from: t.from,
     to: t.to,
     cable: t.circuit.cable,
-    legs: legsOf(h, g, t.circuit, a, b, g.terminal[h.pointOfId.get(t.from)!]!, way.edges),
-    pinned: false,
-    bores,
-    whole: way.edges.reduce((s, e) => s + g.length[e]!, 0),
+    legs: legsOf(h, g, t.circuit, a, b, g.terminal[terminal]!, way.edges),
+    pin: null,
+    held: null,
+    bores: way.edges.filter((e) => g.kind[e] === EDGE.bore).map((e) => g.ref[e]!),
+    whole: way.edges.reduce((sum, e) => sum + g.length[e]!, 0),
   };
 }

@@ -1,7 +1,7 @@
-import { rectAround, contains } from "../geometry/rect";
-import { EPS, tidy } from "../geometry/tolerance";
-import { type XYZ, toFace } from "../geometry/wall-frame";
-import type { House, PlacedPoint } from "../job/house";
+import { rectAround, contains } from "../base/rect";
+import { EPS, tidy } from "../base/tolerance";
+import { type XYZ, toFace } from "../base/wall-frame";
+import type { House, PlacedPoint } from "../house/house";
 import type { Circuit, LegMethod, PinnedLeg } from "../job/model";
 import { cableOf } from "../rules/catalogue";
 import { EDGE, type RouteGraph } from "./graph";

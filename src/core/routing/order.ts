@@ -1,5 +1,5 @@
-import { goodTour, tourLength } from "../circuits/good-tour";
-import { tourBound } from "../circuits/tour-bounds";
+import { goodTour, tourLength } from "./good-tour";
+import { tourBound } from "./tour-bounds";
 
 /** Most places (without the start) ordered exactly; above, a good order is improved from the nearest-neighbour one. */
 export const EXACT_MOST = 13;

@@ -1,6 +1,7 @@
-import type { House } from "../job/house";
-import type { Circuit, Pin } from "../job/model";
-import { type Finding, finding } from "../rules/findings";
+import type { House } from "../house/house";
+import type { Circuit } from "../job/model";
+import { type Fact, fact } from "../rules/fact";
+import { type RunEnds, runKey } from "../job/run-key";
 import { usableFor } from "./edge-costs";
 import { whyUnreachable } from "./explain";
 import type { RouteGraph } from "./graph";
@@ -9,14 +10,12 @@ import { distancesFrom } from "./search";
 
 /** The pairs of points to join for a circuit, with unreachable points left out and told; and the least cable any order could need. */
 export interface Pairs {
-  pairs: [from: string, to: string][];
-  bound: number;
+  pairs: [from: string, to: string, legal: boolean][];
+  bound: number | null;
 }
 
 /** Points that hang on the chain of a lighting circuit; switches branch from what they work. */
 const onChain = (h: House, id: string): boolean => h.points[h.pointOfId.get(id)!]!.point.kind !== "switch";
-
-export const pinKey = (circuit: string, a: string, b: string): string => `${circuit} ${[a, b].sort().join(" ")}`;
 
 /** Board that feeds a circuit, by its number in the house: its own, else the first; −1 when there is none. */
 export function boardOf(h: House, c: Circuit): number {
@@ -30,9 +29,12 @@ export function pairsOf(
   g: RouteGraph,
   c: Circuit,
   board: number,
-  pins: Map<string, Pin>,
-  findings: Finding[],
+  given: readonly RunEnds[],
+  facts: Fact[],
 ): Pairs {
+  const joined = new Set(given.map((p) => runKey({ circuit: c.id, from: p.from, to: p.to })));
+  /** A run of the circuit that is pinned or done, between these two. */
+  const isGiven = (a: string, b: string): boolean => joined.has(runKey({ circuit: c.id, from: a, to: b }));
   const usable = usableFor(h, g, c);
   const boardId = h.points[board]!.point.id;
   const pointOf = (id: string) => h.points[h.pointOfId.get(id)!]!;
@@ -52,9 +54,9 @@ export function pairsOf(
   const from0 = node[0]! < 0 ? node.map(() => Infinity) : waysFrom(g, node[0]!, node, usable);
   const ok = all.map((id, i) => {
     if (i === 0 || from0[i]! < Infinity) return true;
-    findings.push(
-      finding("route.unreachable", { subject: id, message: whyUnreachable(h, g, pointOf(id), node[i]!, usable) }),
-    );
+    // The user's word, or the hand that did it, leads there though no legal line does.
+    if (given.some((p) => p.from === id || p.to === id)) return true;
+    facts.push(fact("route.unreachable", "point", id, whyUnreachable(h, g, pointOf(id), node[i]!, usable)));
     return false;
   });
   const places = all.flatMap((_, i) => (i <= chain.length && ok[i] ? [i] : []));
@@ -66,25 +68,29 @@ export function pairsOf(
     const found =
       i === 0
         ? later.map((q) => from0[q]!)
-        : waysFrom(
-            g,
-            node[p]!,
-            later.map((q) => node[q]!),
-            usable,
-          );
+        : node[p]! < 0
+          ? later.map(() => Infinity)
+          : waysFrom(
+              g,
+              node[p]!,
+              later.map((q) => node[q]!),
+              usable,
+            );
     found.forEach((x, k) => (matrix[i]![i + 1 + k] = matrix[i + 1 + k]![i] = x));
   });
   const ids = places.map((i) => all[i]!);
-  const out: Pairs = ids.some(old) ? extended(h, matrix, ids, c, old, findings) : fresh(matrix, ids, c, pins);
+  const out: Pairs = ids.some(old) ? extended(h, matrix, ids, c, old, facts) : fresh(matrix, ids, c, isGiven);
   branches.forEach(([from, to], i) => {
     const k = 1 + chain.length + i;
     if (!ok[k]) return;
-    const back = waysFrom(g, node[k]!, node, usable);
-    let best = from === null ? -1 : all.indexOf(from);
+    const back = node[k]! < 0 ? node.map(() => Infinity) : waysFrom(g, node[k]!, node, usable);
+    const said = all.findIndex((id) => isGiven(id, to));
+    let best = said >= 0 ? said : from === null ? -1 : all.indexOf(from);
     if (best < 0) for (const j of places) if (j !== 0 && (best < 0 || back[j]! < back[best]!)) best = j;
     if (best < 0) best = 0;
-    out.pairs.push([all[best]!, to]);
-    out.bound += back[best]!;
+    const legal = back[best]! < Infinity;
+    out.pairs.push([all[best]!, to, legal]);
+    out.bound = legal && out.bound !== null ? out.bound + back[best]! : null;
   });
   return out;
 }
@@ -97,14 +103,26 @@ function waysFrom(g: RouteGraph, from: number, wanted: readonly number[], usable
   return clear.map((x, i) => (x < Infinity ? x : any[i]!));
 }
 
+/** Where no legal line leads: far longer than any way, so that an order takes such a step only where it must, mm. */
+const NO_WAY = 1e8;
+
 /** A new circuit: its points in the best order from the board, and back to it for a ring. */
-function fresh(matrix: number[][], ids: readonly string[], c: Circuit, pins: Map<string, Pin>): Pairs {
+function fresh(
+  ways: number[][],
+  ids: readonly string[],
+  c: Circuit,
+  isGiven: (a: string, b: string) => boolean,
+): Pairs {
   const closed = c.kind === "ring" && ids.length > 2;
+  const matrix = ways.map((row) => row.map((x) => Math.min(x, NO_WAY)));
   const free = bestOrder(matrix, closed);
-  const order = c.order === "given" ? ids.map((_, i) => i) : withPins(matrix, closed, free, ids, c, pins);
-  const pairs: [string, string][] = [];
-  for (let k = 1; k < order.length; k++) pairs.push([ids[order[k - 1]!]!, ids[order[k]!]!]);
-  if (closed) pairs.push([ids[order[order.length - 1]!]!, ids[0]!]);
+  const order = c.order === "given" ? ids.map((_, i) => i) : withGiven(matrix, closed, free, ids, isGiven);
+  const pairs: Pairs["pairs"] = [];
+  const join = (a: number, b: number): void =>
+    void pairs.push([ids[a]!, ids[b]!, ways[a]![b]! < Infinity || isGiven(ids[a]!, ids[b]!)]);
+  for (let k = 1; k < order.length; k++) join(order[k - 1]!, order[k]!);
+  if (closed) join(order[order.length - 1]!, order[0]!);
+  if (ways.some((row, i) => i > 0 && row.every((x, k) => k === i || x === Infinity))) return { pairs, bound: null };
   const bound = order.length > 1 ? (c.order === "given" ? chainLength(matrix, order, closed) : free.bound) : 0;
   // A switch that works nothing yet on a circuit without lights still starts at the board.
   return { pairs, bound: Math.max(bound, ids.length > 1 && !closed ? treeLength(matrix) : 0) };
@@ -120,13 +138,12 @@ function extended(
   ids: readonly string[],
   c: Circuit,
   old: (id: string) => boolean,
-  findings: Finding[],
+  facts: Fact[],
 ): Pairs {
-  const label = (id: string): string => h.points[h.pointOfId.get(id)!]!.point.label;
   const isOld = ids.map((id, i) => i === 0 || old(id));
   const fresh = ids.flatMap((_, i) => (isOld[i] ? [] : [i]));
   if (!fresh.length) return { pairs: [], bound: 0 };
-  const pairs: [string, string][] = [];
+  const pairs: Pairs["pairs"] = [];
   if (c.kind === "ring") {
     const legs = h.job.foundCables.flatMap((f): [number, number][] => {
       const [a, b] = [ids.indexOf(f.from), f.to === null ? -1 : ids.indexOf(f.to)];
@@ -147,23 +164,15 @@ function extended(
       if (!best || added < best.added - 1e-6) best = { leg: [a, b], order: order.map((k) => list[k]!), added };
     }
     if (best) {
-      for (let k = 1; k < best.order.length; k++) pairs.push([ids[best.order[k - 1]!]!, ids[best.order[k]!]!]);
-      findings.push(
-        finding("retrofit.break", {
-          subject: c.id,
-          message: `${c.label} is extended by breaking the leg ${label(ids[best.leg[0]]!)} to ${label(ids[best.leg[1]]!)}: two joints, ${fresh.length} new ${fresh.length === 1 ? "point" : "points"} in between, and it stays a ring.`,
-          remedy: "Isolate, prove dead, prove the tester; test the ring end to end afterwards.",
+      for (let k = 1; k < best.order.length; k++) pairs.push([ids[best.order[k - 1]!]!, ids[best.order[k]!]!, true]);
+      facts.push(
+        fact("retrofit.break", "circuit", c.id, {
+          of: { from: ids[best.leg[0]]!, to: ids[best.leg[1]]!, points: fresh.length },
         }),
       );
       return { pairs, bound: best.added };
     }
-    findings.push(
-      finding("retrofit.trace", {
-        subject: c.id,
-        message: `${c.label} is to be extended, but no leg of it has been traced from point to point.`,
-        remedy: "Enter the cables found in Survey: from where to where.",
-      }),
-    );
+    facts.push(fact("retrofit.trace", "circuit", c.id));
   }
   // From what there is, always the nearest next: a tree over the new points.
   const near = ids.map((_, j) => {
@@ -179,7 +188,7 @@ function extended(
     let pick = -1;
     for (const j of left) if (pick < 0 || d[near[j]!]![j]! < d[near[pick]!]![pick]! - 1e-9) pick = j;
     left.delete(pick);
-    pairs.push([ids[near[pick]!]!, ids[pick]!]);
+    pairs.push([ids[near[pick]!]!, ids[pick]!, true]);
     bound += d[near[pick]!]![pick]!;
     for (const j of left) if (d[pick]![j]! < d[near[j]!]![j]! - 1e-9) near[j] = pick;
   }
@@ -192,22 +201,21 @@ const chainLength = (d: readonly (readonly number[])[], order: readonly number[]
   return closed ? sum + d[order[order.length - 1]!]![order[0]!]! : sum;
 };
 
-/** Pinned pairs stay neighbours: their distance is made so small that no order can afford to part them. */
-function withPins(
+/** Pairs whose run is pinned or done stay neighbours: their distance is made so small that no order can afford to part them. */
+function withGiven(
   d: number[][],
   closed: boolean,
   free: Order,
   ids: readonly string[],
-  c: Circuit,
-  pins: Map<string, Pin>,
+  isGiven: (a: string, b: string) => boolean,
 ): number[] {
   let any = false;
-  const held = d.map((row, i) =>
+  const near = d.map((row, i) =>
     row.map((x, j) => {
-      if (i === j || !pins.has(pinKey(c.id, ids[i]!, ids[j]!))) return x;
+      if (i === j || !isGiven(ids[i]!, ids[j]!)) return x;
       any = true;
-      return -1e6;
+      return -NO_WAY;
     }),
   );
-  return any ? bestOrder(held, closed).order : free.order;
+  return any ? bestOrder(near, closed).order : free.order;
 }

@@ -1,5 +1,6 @@
+import { factKey } from "../rules/fact";
 import { describe, expect, it } from "vitest";
-import { layHouse } from "../job/house";
+import { layHouse } from "../house/house";
 import { type Job, canonical, jobSchema } from "../job/model";
 import { makePlan } from "../plan/plan";
 import { buildGraph } from "./build";
@@ -11,8 +12,8 @@ import { presets } from "./weights";
 
 const stops = (j: Job): string[] =>
   makePlan(j)
-    .findings.filter((f) => f.severity === "stop" && /^(route|zone|hole|timber)/.test(f.rule))
-    .map((f) => f.message);
+    .facts.filter((f) => f.severity === "stop" && /^(route|zone|hole|timber)/.test(f.rule))
+    .map(factKey);
 
 /** A house of one room, a yard north of it and a shed beyond; the board in the house, an isolator in the shed. */
 function acrossTheYard(cable: string, walls: "hidden" | "surface"): Job {
@@ -105,7 +106,7 @@ describe("out of doors", () => {
   it("cable hidden in plaster does not go out of doors, and says so", () => {
     const plan = makePlan(acrossTheYard("te-2.5", "hidden"));
     expect(plan.runs).toEqual([]);
-    expect(plan.findings.some((f) => f.rule === "route.unreachable" && f.subject === "K")).toBe(true);
+    expect(plan.facts.some((f) => f.rule === "route.unreachable" && f.subject.id === "K")).toBe(true);
   });
 });
 
@@ -162,7 +163,7 @@ describe("several boards and storeys", () => {
       const flat = (id: string): string => /^f\d+/.exec(id)![0];
       expect(flat(r.from)).toBe(flat(r.to));
     }
-    expect(plan.findings.filter((f) => f.rule === "route.unreachable")).toEqual([]);
+    expect(plan.facts.filter((f) => f.rule === "route.unreachable")).toEqual([]);
   });
   it("a circuit without a board of its own is fed from the first", () => {
     const job = generatedBlock(3, 2, 2, 2);

@@ -1,23 +1,26 @@
+import { factKey } from "../rules/fact";
+import { pinOf } from "../laid/move-leg";
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { layHouse } from "../job/house";
+import { layHouse } from "../house/house";
 import { type Costs, type Job, canonical } from "../job/model";
 import { figuresOf, ringAgainstRadials, variantsOf } from "../plan/compare-plans";
 import { makePlan } from "../plan/plan";
-import type { Plan } from "../plan/plan-model";
+import type { Plan } from "../laid/laid";
 import { buildGraph } from "./build";
 import { generatedBlock } from "./generated-block";
 import { generatedHouse } from "./generated-house";
 import { EDGE } from "./graph";
 import { Stopped } from "./lay";
 import { presetOf, presets } from "./weights";
-import { differenceWords, whyThisWay } from "./why";
+import { differenceWords, ringAgainstRadialsWords } from "../words/ways";
+import { whyThisWay } from "./why";
 
 const weighed = (job: Job, cost: Costs): Job => ({ ...job, settings: { ...job.settings, cost } });
 const laidStops = (p: Plan): string[] =>
-  p.findings
+  p.facts
     .filter((f) => f.severity === "stop" && /^(route|zone\.(outside|diagonal)|hole|timber|clip)/.test(f.rule))
-    .map((f) => `${f.rule} ${f.message}`);
+    .map((f) => factKey(f));
 const houses = fc
   .tuple(fc.integer({ min: 1, max: 100_000 }), fc.integer({ min: 1, max: 3 }), fc.integer({ min: 2, max: 4 }))
   .map(([s, r, p]) => generatedHouse(s, r, p));
@@ -53,7 +56,7 @@ describe("the search", () => {
     const job = generatedBlock(3, 1);
     const plan = makePlan(job);
     expect(laidStops(plan)).toEqual([]);
-    expect(plan.findings.filter((f) => f.rule === "route.unreachable")).toEqual([]);
+    expect(plan.facts.filter((f) => f.rule === "route.unreachable")).toEqual([]);
   });
   it("taking an obstacle away never makes a single run dearer", () => {
     fc.assert(
@@ -180,10 +183,10 @@ describe("the user's hand", () => {
       canonical({
         ...job,
         forbidden: [area],
-        pins: [{ id: "pin", circuit: run.circuit, from: run.from, to: run.to, legs: run.legs }],
+        pins: [pinOf(run)],
       }),
     );
-    expect(pinned.findings.some((f) => f.rule === "route.forbidden" && f.subject === run.id)).toBe(true);
+    expect(pinned.facts.some((f) => f.rule === "route.forbidden" && f.subject.id === run.id)).toBe(true);
   });
   it("bores on the line asked for where the rules allow it", () => {
     const l = layHouse(job).decks[0]!;
@@ -217,7 +220,7 @@ describe("the user's hand", () => {
       [...job.circuits.find((c) => c.kind === "ring")!.points].sort(),
     );
     expect(r.ring.runs).toBe(r.radials.runs + 1);
-    expect(r.words).toMatch(/one more way/);
+    expect(ringAgainstRadialsWords(r)).toMatch(/one more way/);
     expect(figuresOf(plan).cable).toBeCloseTo(plan.cable.total / 1000, 9);
   });
 });
@@ -252,7 +255,7 @@ describe("old circuits", () => {
     expect(mine).toHaveLength(2);
     const ends = [...mine.map((r) => r.from), ...mine.map((r) => r.to)].filter((id) => id !== fresh);
     expect(round.some(([a, b]) => ends.includes(a) && ends.includes(b))).toBe(true);
-    expect(plan.findings.some((f) => f.rule === "retrofit.break")).toBe(true);
+    expect(plan.facts.some((f) => f.rule === "retrofit.break")).toBe(true);
     expect(laidStops(plan)).toEqual([]);
   });
   it("the leg broken is the one that adds least", () => {
@@ -274,7 +277,7 @@ describe("old circuits", () => {
     expect(makePlan(asOld({ state: "keep" }, round)).runs.filter((r) => r.circuit === ring.id)).toEqual([]);
   });
   it("without a traced leg it says what to trace; a cable that comes out draws the new one in", () => {
-    expect(makePlan(asOld({}, [])).findings.some((f) => f.rule === "retrofit.trace")).toBe(true);
+    expect(makePlan(asOld({}, [])).facts.some((f) => f.rule === "retrofit.trace")).toBe(true);
     const first = makePlan(base).runs.find((r) => r.circuit === ring.id)!;
     const out = makePlan(
       canonical({
@@ -284,6 +287,6 @@ describe("old circuits", () => {
         ],
       }),
     );
-    expect(out.findings.some((f) => f.rule === "retrofit.draw" && f.subject === first.id)).toBe(true);
+    expect(out.facts.some((f) => f.rule === "retrofit.draw" && f.subject.id === first.id)).toBe(true);
   });
 });

@@ -1,12 +1,12 @@
-import { crosses, rectAround, rectOf, strictlyContains, type UV } from "../geometry/rect";
-import { topAt } from "../geometry/ceiling";
-import { unionCovers } from "../geometry/rect-union";
-import { EPS, clamp, same } from "../geometry/tolerance";
-import { toFace, toSpace } from "../geometry/wall-frame";
-import { type Face, type House, deckReaches, decksOfFace } from "../job/house";
-import type { LaidDeck } from "../timber/deck";
-import { BAND, THIN_WALL, openingsCrossed } from "../zones/wall-zones";
-import { zoneUnion } from "../zones/zone-union";
+import { crosses, rectAround, rectOf, strictlyContains, type UV } from "../base/rect";
+import { topAt } from "../base/ceiling";
+import { unionCovers } from "../base/rect-union";
+import { EPS, clamp, same } from "../base/tolerance";
+import { toFace, toSpace } from "../base/wall-frame";
+import { type Face, type House, deckReaches, decksOfFace } from "../house/house";
+import type { LaidDeck } from "../house/deck";
+import { BAND, THIN_WALL, openingsCrossed } from "../house/wall-zones";
+import { zoneUnion } from "../house/zone-union";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 
 /** The lines on one face along which cables may be laid, and the nodes where they meet. */

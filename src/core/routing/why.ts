@@ -1,7 +1,8 @@
-import type { House } from "../job/house";
-import { mm } from "../rules/findings";
+import type { House } from "../house/house";
+import type { HeldRun } from "../laid/held";
 import { EDGE, type RouteGraph } from "./graph";
-import { Site, type Task, layTasks, runId, tasksOf } from "./lay";
+import { Site, layTasks } from "./lay";
+import { type Task, tasksOf } from "./tasks";
 import type { Way } from "./search";
 import { LADDER } from "./weights";
 
@@ -18,9 +19,13 @@ export interface WayParts {
   cost: number;
 }
 
+/** What was closed to find another way: a deck or a wall by its id, the bores taken, the hole in a wall. */
+export type Closed =
+  { kind: "deck"; id: string } | { kind: "bores" } | { kind: "wall"; id: string } | { kind: "wall-hole"; id: string };
+
 /** A way that was not taken: what was closed to find it, and what it would be. */
 export interface Alternative {
-  without: string;
+  without: Closed;
   parts: WayParts;
   /** How much dearer it is, in mm of cable at the weights of the job. */
   dearer: number;
@@ -70,8 +75,8 @@ function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
 }
 
 /** The parts of the house that a way goes through and that could be closed to it: its decks, bore lines and walls other than those of its ends. */
-function closures(h: House, g: RouteGraph, t: Task, way: Way): { name: string; bar: (e: number) => boolean }[] {
-  const out: { name: string; bar: (e: number) => boolean }[] = [];
+function closures(h: House, g: RouteGraph, t: Task, way: Way): { closed: Closed; bar: (e: number) => boolean }[] {
+  const out: { closed: Closed; bar: (e: number) => boolean }[] = [];
   const ends = new Set([t.from, t.to].map((id) => h.points[h.pointOfId.get(id)!]!.face));
   const decks = new Set<number>();
   const faces = new Set<number>();
@@ -85,7 +90,7 @@ function closures(h: House, g: RouteGraph, t: Task, way: Way): { name: string; b
   }
   for (const d of decks)
     out.push({
-      name: `without ${h.decks[d]!.deck.name}`,
+      closed: { kind: "deck", id: h.decks[d]!.deck.id },
       bar: (e) =>
         g.kind[e] === EDGE.bore
           ? g.bores[g.ref[e]!]!.deck === d
@@ -93,15 +98,15 @@ function closures(h: House, g: RouteGraph, t: Task, way: Way): { name: string; b
             g.ref[e] === d,
     });
   const bores = new Set(way.edges.filter((e) => g.kind[e] === EDGE.bore).map((e) => g.ref[e]!));
-  if (bores.size) out.push({ name: "by other bores", bar: (e) => g.kind[e] === EDGE.bore && bores.has(g.ref[e]!) });
+  if (bores.size) out.push({ closed: { kind: "bores" }, bar: (e) => g.kind[e] === EDGE.bore && bores.has(g.ref[e]!) });
   for (const f of faces)
     out.push({
-      name: `without wall ${h.faces[f]!.wall.index + 1} of ${h.faces[f]!.room.name}`,
+      closed: { kind: "wall", id: h.faces[f]!.wall.id },
       bar: (e) => g.kind[e] === EDGE.wall && g.ref[e] === f,
     });
   for (const f of through)
     out.push({
-      name: `without the hole in wall ${h.faces[f]!.wall.index + 1} of ${h.faces[f]!.room.name}`,
+      closed: { kind: "wall-hole", id: h.faces[f]!.wall.id },
       bar: (e) => g.kind[e] === EDGE.through && g.ref[e] === f,
     });
   return out;
@@ -109,14 +114,14 @@ function closures(h: House, g: RouteGraph, t: Task, way: Way): { name: string; b
 
 /**
  * Why a run goes the way it goes: what its way is made of, and the next best ways with what each would cost, all other runs lying
- * as they are. Null for a pinned run or one that is not laid.
+ * as they are. Null for a run that is pinned, done or not laid.
  */
-export function whyThisWay(h: House, g: RouteGraph, run: string): Why | null {
+export function whyThisWay(h: House, g: RouteGraph, run: string, held: readonly HeldRun[] = []): Why | null {
   const site = new Site(h, g);
-  const tasks = tasksOf(h, g, [], new Map());
+  const { tasks } = tasksOf(h, g, held);
   layTasks(site, tasks, () => undefined);
-  const t = tasks.find((x) => runId(x.circuit.id, x.from, x.to) === run);
-  if (!t?.way || t.pin) return null;
+  const t = tasks.find((x) => x.id === run);
+  if (!t?.way || t.pin || t.held) return null;
   site.count(t, t.way, -1);
   const taken = site.wayFor(t);
   if (!taken) return null;
@@ -129,28 +134,8 @@ export function whyThisWay(h: House, g: RouteGraph, run: string): Why | null {
     const key = way.edges.join(" ");
     if (seen.has(key)) continue;
     seen.add(key);
-    next.push({ without: c.name, parts: partsOf(h, site, t, way), dearer: way.cost - taken.cost });
+    next.push({ without: c.closed, parts: partsOf(h, site, t, way), dearer: way.cost - taken.cost });
   }
-  next.sort((p, q) => p.dearer - q.dearer || (p.without < q.without ? -1 : 1));
+  next.sort((p, q) => p.dearer - q.dearer || (JSON.stringify(p.without) < JSON.stringify(q.without) ? -1 : 1));
   return { run, taken: parts, next: next.slice(0, 4) };
-}
-
-/** The difference between two ways in words: what more and what less the other would take. */
-export function differenceWords(taken: WayParts, other: WayParts): string {
-  const words: string[] = [];
-  const length = other.length - taken.length;
-  if (Math.abs(length) >= 1) words.push(`${mm(Math.abs(length))} ${length > 0 ? "more" : "less"} cable`);
-  const count = (a: number, b: number, one: string): void =>
-    void (
-      a !== b && words.push(`${Math.abs(b - a)} ${b > a ? "more" : "fewer"} ${one}${Math.abs(b - a) === 1 ? "" : "s"}`)
-    );
-  count(taken.newBores, other.newBores, "new bore");
-  count(taken.wallHoles, other.wallHoles, "hole");
-  count(taken.bends, other.bends, "bend");
-  const stretch = (a: number, b: number, what: string): void =>
-    void (Math.abs(b - a) >= 10 && words.push(`${mm(Math.abs(b - a))} ${b > a ? "more" : "less"} ${what}`));
-  stretch(taken.chase, other.chase, "chase");
-  stretch(taken.boards, other.boards, "boards up");
-  stretch(taken.ladder, other.ladder, "off a ladder");
-  return words.length ? words.join(", ") : "the same parts, laid otherwise";
 }

@@ -1,4 +1,4 @@
-import { atMost } from "../geometry/tolerance";
+import { atMost } from "../base/tolerance";
 import { section } from "./cables";
 
 /** Auger bits an electrician carries, Ø mm. */

@@ -355,6 +355,46 @@ const ownRules = {
     source: OWN,
     why: "The message names what is in the way.",
   },
+  "route.pin-apart": {
+    title: "Pinned run not on its circuit's way",
+    text: "A pinned run joins two points that the circuit, as it stands, would not join.",
+    limit: "a run of the circuit",
+    severity: "warn",
+    source: OWN,
+    why: "It is laid as you said, and is one cable more than the circuit needs.",
+  },
+  "work.moved": {
+    title: "Point moved after its cable was done",
+    text: "A point stays where it was when the first step of its run was ticked on site.",
+    limit: "where it was done",
+    severity: "stop",
+    source: OWN,
+    why: "The cable ends where it was drawn in. Move the point back, or take the ticks back and do it again.",
+  },
+  "work.cable": {
+    title: "Cable changed after it was drawn in",
+    text: "The cable of a run stays what it was when the first step of the run was ticked on site.",
+    limit: "the cable that was drawn in",
+    severity: "stop",
+    source: OWN,
+    why: "What lies in the wall is not what the circuit is worked out with.",
+  },
+  "work.apart": {
+    title: "Cable drawn in that the circuit no longer joins",
+    text: "A run that is done belongs to its circuit as it stands.",
+    limit: "a run of the circuit",
+    severity: "warn",
+    source: OWN,
+    why: "It lies in the house all the same: use it, take it out, or label it.",
+  },
+  "work.point-gone": {
+    title: "End or circuit of finished work taken out",
+    text: "A point or circuit with finished work on it is not taken out of the job.",
+    limit: "kept",
+    severity: "stop",
+    source: OWN,
+    why: "A cable in the wall would end nowhere on paper.",
+  },
   "route.loose-end": {
     title: "Pinned run no longer meets its point",
     text: "A pinned run starts and ends at its points.",
@@ -432,6 +472,14 @@ const ownRules = {
 export const book = { ...ownRules, ...circuitRules, ...containmentRules, ...outsideRules } as const;
 
 export type RuleId = keyof typeof book;
+
+/** Rows that say what a zone is, or that answer a question of the Bench only: nothing is judged by them, so no fact has their id. */
+export const definitions = ["zone.top-band", "zone.corner-band", "zone.point", "zone.reverse", "clip.conduit"] as const;
+/** Rules by which something is judged: every fact names one. */
+export type JudgedRule = Exclude<RuleId, (typeof definitions)[number]>;
+export const judgedRules = (Object.keys(book) as RuleId[]).filter(
+  (r): r is JudgedRule => !(definitions as readonly string[]).includes(r),
+);
 
 /** The row of a rule. */
 export const ruleOf = (id: RuleId): Rule => book[id];

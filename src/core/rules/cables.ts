@@ -1,4 +1,4 @@
-import { same } from "../geometry/tolerance";
+import { same } from "../base/tolerance";
 
 /** A cable of the catalogue. Outside sizes are typical; a maker's sheet goes before them. */
 export interface Cable {

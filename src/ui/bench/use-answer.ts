@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { type InputError, type Sheet, answer, sheetOf } from "../../core/calculators/calculator";
 import { calculatorNamed } from "../../core/calculators/registry";
 import type { Catalogue } from "../../core/rules/catalogue";
-import type { Finding } from "../../core/rules/findings";
+import type { Finding } from "../../core/words/findings";
 import type { CalcWorker } from "../../workers/calc.worker";
 
 export interface Worked {

@@ -1,6 +1,7 @@
 "use client";
 import { toast } from "sonner";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
+import { runKey } from "../../core/job/run-key";
 import { takeReading } from "../instruments/laser";
 import { removePoints, unpinAll } from "../job/edits";
 import { pickPoints, pickedPoints } from "../job/picking";
@@ -31,7 +32,7 @@ function layAll(): void {
       action: { label: "Undo", onClick: () => void undo() },
     });
   else if (plan) {
-    const stops = plan.findings.filter((f) => f.rule.startsWith("route.") && f.severity === "stop").length;
+    const stops = plan.facts.filter((f) => f.rule.startsWith("route.") && f.severity === "stop").length;
     toast(`${plan.runs.length} runs laid, ${mm(plan.cable.total / 1000)} m of path`, {
       description: stops
         ? `${stops} could not be laid or do not hold: see the findings.`
@@ -50,9 +51,7 @@ function deleteSelected(): void {
     else toast(`${label} deleted`, { action: { label: "Undo", onClick: () => void undo() } });
   }
   if (selection?.kind === "run") {
-    const pin = job.pins.find(
-      (p) => selection.id === `${p.circuit}.${p.from}-${p.to}` || selection.id === `${p.circuit}.${p.to}-${p.from}`,
-    );
+    const pin = job.pins.find((p) => runKey(p, p.number) === selection.id);
     if (pin) edit([change("pins", pin.id, null)]);
     else toast("This run is not pinned: it lays itself. Take a point off its circuit to be rid of it.");
   }

@@ -4,7 +4,7 @@ import { useEffect, useRef, useState } from "react";
 import { toast } from "sonner";
 import { writeJobFile } from "../../core/job/file";
 import type { Job } from "../../core/job/model";
-import type { SiteEntry } from "../../core/site-book/entries";
+import type { SiteEntry } from "../../core/job/site-entry";
 import dynamic from "next/dynamic";
 import { PlanDrawing } from "../drawing/plan-drawing";
 import { Tape } from "../drawing/tape";

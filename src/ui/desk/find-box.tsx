@@ -2,7 +2,7 @@
 import { Command } from "cmdk";
 import { Dialog as D } from "radix-ui";
 import { useRouter } from "next/navigation";
-import { insidePolygon } from "../../core/geometry/polygon";
+import { insidePolygon } from "../../core/base/polygon";
 import { type PointKind, accessories, pointKinds } from "../../core/rules/accessories";
 import { stages } from "../job/stages";
 import { useDesk, useSnapshot } from "../job/store";

@@ -6,9 +6,13 @@ import { current } from "../../core/job/patch";
 import { findRule } from "../../core/rules/book";
 import { Gauge } from "../kit/gauge";
 import { type Freeing } from "../../core/routing/freeing";
-import { type Finding, type Fix, mm } from "../../core/rules/findings";
+import type { Fix } from "../../core/rules/fact";
+import type { Finding } from "../../core/words/findings";
+import { freeingWords } from "../../core/words/ways";
+import { fixed } from "../../core/plan/tried-fixes";
+import { mm } from "../../core/base/figures";
 import { type Change } from "../../core/job/patch";
-import type { Point } from "../../core/job/model";
+import type { Job } from "../../core/job/model";
 import { askWorker } from "../job/ask";
 import { useAsked } from "../job/use-asked";
 import { edit, useDesk } from "../job/store";
@@ -18,43 +22,43 @@ const name = { stop: "Stop", warn: "Look", note: "Note" } as const;
 const tone = { stop: "text-stop", warn: "text-warn", note: "text-soft" } as const;
 
 /** The patch that a fix stands for, on the job as it is now; null when the thing is gone. */
-export function patchOf(fixes: readonly Fix[]): Change[] | null {
-  const { job } = useDesk.getState();
+function patchOf(job: Job, fixes: readonly Fix[]): Change[] | null {
   const out: Change[] = [];
   for (const f of fixes) {
-    if (f.collection === "cuts" || f.collection === "settings") return null;
-    const runPin = f.collection === "pins" && !job.pins.some((p) => p.id === f.id);
-    // A finding names the run; its pin is found by the pair it joins.
-    const id = runPin
-      ? (job.pins.find((p) => f.id === `${p.circuit}.${p.from}-${p.to}` || f.id === `${p.circuit}.${p.to}-${p.from}`)
-          ?.id ?? f.id)
-      : f.id;
-    const before = current(job, { collection: f.collection, id });
+    const before = current(job, f);
     if (before === null) return null;
-    if (f.remove) {
-      out.push({ collection: f.collection, id, before, after: null });
-      continue;
-    }
-    const set = { ...f.set };
-    let after: Record<string, unknown> = { ...(before as object) };
-    if (f.collection === "points") {
-      // A point's u and v belong to its place.
-      const place = { ...(before as Point).place } as Record<string, unknown>;
-      for (const k of ["u", "v", "x", "y"]) if (k in set) ((place[k] = set[k]), delete set[k]);
-      after = { ...after, place };
-    }
-    out.push({ collection: f.collection, id, before, after: { ...after, ...set } });
+    out.push({
+      collection: f.collection,
+      id: f.id,
+      before,
+      after: f.remove ? null : fixed(before as { id: string }, f),
+    });
   }
   return out;
+}
+
+/** Letting go of a pin is tried first: the run is laid afresh, and what comes of it is told where it would be worse. */
+async function tryFirst(fixes: readonly Fix[]): Promise<string | null> {
+  if (fixes.every((f) => f.collection !== "pins")) return null;
+  const { job, catalogue, siteBook } = useDesk.getState();
+  const told = await askWorker((w) => w.tryFix(job, catalogue, siteBook, [...fixes]));
+  return told.after > told.before
+    ? `Laid afresh there would be ${told.after} stops in place of ${told.before}: the run stays as it is pinned.`
+    : null;
 }
 
 /** A finding as a gauge: measured against limit, a sentence, a remedy to press, and why. */
 export function FindingCard({ f }: { f: Finding }) {
   const [why, setWhy] = useState(false);
+  const [trying, setTrying] = useState(false);
   const rule = findRule(f.rule);
-  const apply = (): void => {
-    const patch = patchOf(f.fix ?? []);
-    const refused = patch ? edit(patch) : "The thing it was about is no longer there.";
+  const apply = async (): Promise<void> => {
+    const fix = f.fix ?? [];
+    setTrying(true);
+    const worse = await tryFirst(fix).catch((e: unknown) => (e instanceof Error ? e.message : String(e)));
+    setTrying(false);
+    const patch = patchOf(useDesk.getState().job, fix);
+    const refused = worse ?? (patch ? edit(patch) : "The thing it was about is no longer there.");
     if (refused) toast.error(refused);
   };
   return (
@@ -79,7 +83,8 @@ export function FindingCard({ f }: { f: Finding }) {
         {f.remedy && f.fix?.length ? (
           <button
             type="button"
-            onClick={apply}
+            onClick={() => void apply()}
+            disabled={trying}
             data-remedy
             className="min-h-6 cursor-pointer text-left font-medium text-accent underline underline-offset-2"
           >
@@ -121,8 +126,9 @@ export function FindingCard({ f }: { f: Finding }) {
 
 /** The least change that would free a point that cannot be reached. */
 function WhatFrees({ point }: { point: string }) {
+  const house = useDesk((s) => s.house);
   const { answer: told, ask } = useAsked<Freeing>((job) =>
-    askWorker().freeing(job, useDesk.getState().catalogue, point),
+    askWorker((w) => w.freeing(job, useDesk.getState().catalogue, point)),
   );
   if (told === null)
     return (
@@ -142,8 +148,9 @@ function WhatFrees({ point }: { point: string }) {
           <p>The least that would free it:</p>
           <ol className="list-inside list-decimal">
             {told.changes.slice(0, 4).map((c) => (
-              <li key={c.words}>
-                {c.words}; then the way is <span className="num">{mm(Math.round(c.length))}</span> long
+              <li key={JSON.stringify(c.change)}>
+                {freeingWords(house, c.change)}; then the way is <span className="num">{mm(Math.round(c.length))}</span>{" "}
+                long
               </li>
             ))}
           </ol>

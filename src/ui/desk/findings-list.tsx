@@ -1,58 +1,54 @@
 "use client";
-import { useState } from "react";
-import type { Finding } from "../../core/rules/findings";
+import { useMemo, useState } from "react";
+import { type Fact, factKey } from "../../core/rules/fact";
+import { findingOf, namesOf } from "../../core/words/findings";
 import { stageOfRule } from "../job/stages";
-import { type Selection, useDesk, usePlan } from "../job/store";
+import { type Selection, useDesk, useSnapshot } from "../job/store";
 import { FindingCard } from "./finding-card";
 
-/** True when a finding is about what is picked out. */
-function concerns(f: Finding, s: Selection, points: Set<string>): boolean {
+/** True when a fact is about what is picked out. */
+function concerns({ subject, where }: Fact, s: Selection, points: ReadonlySet<string>): boolean {
   if (!s) return false;
   switch (s.kind) {
     case "wall":
-      return points.has(f.subject);
+      return where?.wall === s.id || (subject.kind === "point" && points.has(subject.id));
     case "joist":
-      return f.subject.startsWith(`${s.deck}.J${s.joist}.`) || f.message.startsWith(`Joist ${s.joist} of `);
+      return where?.deck === s.deck && where.joist === s.joist;
     case "points":
-      return s.ids.includes(f.subject);
+      return subject.kind === "point" && s.ids.includes(subject.id);
     case "run":
+      return where?.run === s.id || (subject.kind === "run" && subject.id === s.id);
+    case "deck":
+      return where?.deck === s.id;
     case "point":
     case "circuit":
-    case "deck":
-      return f.subject === s.id;
+      return subject.kind === s.kind && subject.id === s.id;
   }
 }
 
 /** Findings about what is picked (`picked`), or the rest: of this stage, or all of them. */
 export function FindingsList({ picked }: { picked: boolean }) {
-  const plan = usePlan();
-  const planFault = useDesk((s) => s.planFault);
+  const { plan, house } = useSnapshot();
   const selection = useDesk((s) => s.selection);
   const stage = useDesk((s) => s.stage);
-  const house = useDesk((s) => s.house);
   const [all, setAll] = useState(false);
-  if (planFault)
-    return picked ? null : (
-      <p role="alert" className="text-stop">
-        The plan could not be worked out: {planFault}. What you entered is kept.
-      </p>
-    );
+  const names = useMemo(() => namesOf(house), [house]);
   if (!plan) return picked ? null : <p className="text-soft">Checking.</p>;
   const onWall = new Set(
     selection?.kind === "wall"
       ? (house.faces[house.faceOfWall.get(selection.id) ?? -1]?.points ?? []).map((p) => p.id)
       : [],
   );
-  const mine = plan.findings.filter((f) => concerns(f, selection, onWall));
-  const rest = plan.findings.filter(
+  const mine = plan.facts.filter((f) => concerns(f, selection, onWall));
+  const rest = plan.facts.filter(
     (f) => !mine.includes(f) && f.severity !== "note" && (all || stage === "routes" || stageOfRule(f.rule) === stage),
   );
-  const hidden = plan.findings.filter((f) => !mine.includes(f) && f.severity !== "note").length - rest.length;
+  const hidden = plan.facts.filter((f) => !mine.includes(f) && f.severity !== "note").length - rest.length;
   if (picked)
     return mine.length ? (
       <section aria-label="Findings about what is picked" aria-live="polite">
-        {mine.map((f, i) => (
-          <FindingCard key={`${f.rule} ${f.subject} ${i}`} f={f} />
+        {mine.map((f) => (
+          <FindingCard key={factKey(f)} f={findingOf(f, names)} />
         ))}
       </section>
     ) : null;
@@ -60,7 +56,7 @@ export function FindingsList({ picked }: { picked: boolean }) {
     <section aria-label="Findings" aria-live="polite">
       <h2 className="text-lg">{mine.length ? "Also to settle" : "To settle"}</h2>
       {rest.length ? (
-        rest.map((f, i) => <FindingCard key={`${f.rule} ${f.subject} ${i}`} f={f} />)
+        rest.map((f) => <FindingCard key={factKey(f)} f={findingOf(f, names)} />)
       ) : (
         <p className="text-[13.5px] text-soft">
           Nothing {all || stage === "routes" ? "in this job" : "at this stage"}.

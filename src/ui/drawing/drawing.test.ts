@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
-import { layHouse } from "../../core/job/house";
-import { stripOf, toStrip } from "../../core/job/unrolled";
+import { layHouse } from "../../core/house/house";
+import { stripOf, toStrip } from "../../core/house/unrolled";
 import { makePlan } from "../../core/plan/plan";
 import { generatedHouse } from "../../core/routing/generated-house";
 import { stageOfRule, stageStates, stages, viewOf } from "../job/stages";

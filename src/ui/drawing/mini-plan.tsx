@@ -1,9 +1,9 @@
 "use client";
 import { useMemo } from "react";
-import { bounds } from "../../core/geometry/polygon";
+import { bounds } from "../../core/base/polygon";
 import { isPicked } from "../job/picking";
 import { useDesk, usePlan, useStorey } from "../job/store";
-import { pointsOfStorey } from "../../core/job/house";
+import { pointsOfStorey } from "../../core/house/house";
 import { runStyles } from "./run-style";
 
 /** The storey in small: which room is unrolled, where the picked thing is. */

@@ -1,12 +1,12 @@
 "use client";
 import type { PointerEvent as RPointer } from "react";
 import { toast } from "sonner";
-import type { XY } from "../../core/geometry/polygon";
-import { toSpace, wallFrame } from "../../core/geometry/wall-frame";
+import type { XY } from "../../core/base/polygon";
+import { toSpace, wallFrame } from "../../core/base/wall-frame";
 import type { Room } from "../../core/job/model";
 import type { Change } from "../../core/job/patch";
-import { mm } from "../../core/rules/findings";
-import { moveCorner, moveRoom, moveWall } from "../../core/survey/reshape";
+import { mm } from "../../core/base/figures";
+import { moveCorner, moveRoom, moveWall } from "../../core/house/reshape";
 import { editWith, say } from "../job/edits";
 import { endPreview, preview, useDesk } from "../job/store";
 import { follow } from "./follow";

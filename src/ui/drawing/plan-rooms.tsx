@@ -1,10 +1,10 @@
 "use client";
 import { memo } from "react";
-import { bounds } from "../../core/geometry/polygon";
-import { type XYZ, toSpace } from "../../core/geometry/wall-frame";
-import type { Face, House } from "../../core/job/house";
+import { bounds } from "../../core/base/polygon";
+import { type XYZ, toSpace } from "../../core/base/wall-frame";
+import type { Face, House } from "../../core/house/house";
 import type { Job } from "../../core/job/model";
-import { fixtureNames } from "../../core/survey/typical";
+import { fixtureNames } from "../../core/house/typical";
 
 /** Fixtures that hang above a head: drawn dashed on plan. */
 const HIGH = 1300;

@@ -1,8 +1,8 @@
 "use client";
 import { useState } from "react";
-import type { XY } from "../../core/geometry/polygon";
-import { selfCrossing, signedArea } from "../../core/geometry/polygon";
-import { mm } from "../../core/rules/findings";
+import type { XY } from "../../core/base/polygon";
+import { selfCrossing, signedArea } from "../../core/base/polygon";
+import { mm } from "../../core/base/figures";
 import { words } from "../kit/number-words";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";

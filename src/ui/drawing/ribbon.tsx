@@ -1,6 +1,6 @@
 "use client";
 import { useLayoutEffect, useRef, useState } from "react";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 
 /** Gap that a label needs beside its neighbour, px. */
 const PAD = 10;

@@ -1,7 +1,7 @@
 import * as THREE from "three";
-import { topEdge } from "../../core/geometry/ceiling";
-import { type House, decksOfStorey, pointsOfStorey } from "../../core/job/house";
-import type { Plan } from "../../core/plan/plan-model";
+import { topEdge } from "../../core/base/ceiling";
+import { type House, decksOfStorey, pointsOfStorey } from "../../core/house/house";
+import type { Plan } from "../../core/laid/laid";
 import type { Selection } from "../job/store";
 
 /** What a press in the solid view hits. */

@@ -3,7 +3,7 @@ import { Download, Footprints, Printer, RotateCcw } from "lucide-react";
 import { useEffect, useRef, useState } from "react";
 import * as THREE from "three";
 import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
-import { bounds } from "../../core/geometry/polygon";
+import { bounds } from "../../core/base/polygon";
 import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 import { runStyles } from "./run-style";

@@ -2,9 +2,9 @@
 import { Copy, Printer } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { toast } from "sonner";
-import type { Tape as TapeModel } from "../../core/plan/tape";
-import { joistTape, runTape, wallTape, type JoistDatum, type WallDatum } from "../../core/plan/tape";
-import { mm } from "../../core/rules/findings";
+import type { Tape as TapeModel } from "../../core/drawings/tape";
+import { joistTape, runTape, wallTape, type JoistDatum, type WallDatum } from "../../core/drawings/tape";
+import { mm } from "../../core/base/figures";
 import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 import { Ribbon } from "./ribbon";

@@ -1,7 +1,7 @@
-import { type StripWall, stripOf, toStrip } from "../../core/job/unrolled";
-import { type House, decksOfFace } from "../../core/job/house";
-import type { Plan, Run } from "../../core/plan/plan-model";
-import { type XYZ, toFace } from "../../core/geometry/wall-frame";
+import { type StripWall, stripOf, toStrip } from "../../core/house/unrolled";
+import { type House, decksOfFace } from "../../core/house/house";
+import type { Plan, Run } from "../../core/laid/laid";
+import { type XYZ, toFace } from "../../core/base/wall-frame";
 
 /** A wall in the unrolled strip: where it starts, drawing mm. Floor is y 0, up is negative. */
 export interface UnrolledWall extends StripWall {

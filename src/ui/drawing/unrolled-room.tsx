@@ -1,12 +1,12 @@
 "use client";
 import { type PointerEvent as RPointer, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
-import { rectAround } from "../../core/geometry/rect";
+import { rectAround } from "../../core/base/rect";
 import type { Point } from "../../core/job/model";
-import { legPosition, moveLeg } from "../../core/routing/move-leg";
-import { legWords } from "../../core/plan/tape";
+import { legPosition, moveLeg } from "../../core/laid/move-leg";
+import { legWords } from "../../core/drawings/tape";
 import { accessories } from "../../core/rules/accessories";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 import { change, edit, endPreview, preview, useDesk } from "../job/store";
 import { isPicked, pickedPoints, pressPoint, shiftPoints } from "../job/picking";
 import { follow } from "./follow";
@@ -148,7 +148,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     e.stopPropagation();
     useDesk.setState({ selection: { kind: "run", id: d.run.id, leg: d.leg } });
     const on = snap?.house ?? house;
-    const position = d.inDeck ? null : legPosition(on, d.run.legs[d.leg]!);
+    const position = d.inDeck || d.run.held ? null : legPosition(on, d.run.legs[d.leg]!);
     const w = drawn.walls.find((x) => x.face.wall.id === d.wall);
     if (!position || !w) return;
     let at: number | null = null;
@@ -183,7 +183,9 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const points = drawn.walls.flatMap((w) =>
     w.face.points.map((p) => ({ w, p, point: house.points[house.pointOfId.get(p.id)!]!.point })),
   );
-  const stops = new Set((plan?.findings ?? []).filter((f) => f.severity === "stop").map((f) => f.subject));
+  const stops = new Set(
+    (plan?.facts ?? []).filter((f) => f.severity === "stop" && f.subject.kind === "point").map((f) => f.subject.id),
+  );
   const runIds = [...new Set(laid.legs.map((l) => l.run.id))];
   const overName = drawn.walls.flatMap((w) => w.over).map((d) => house.decks[d]!)[0];
 
@@ -357,7 +359,7 @@ function RunLine({
     <g
       role="button"
       tabIndex={0}
-      aria-label={`${name}, circuit ${style.label}, ${mm(run.pathLength)} long, ${legWords[run.method as keyof typeof legWords] ?? run.method}${run.pinned ? `, pinned, ${style.label}\u00b7pin` : ""}`}
+      aria-label={`${name}, circuit ${style.label}, ${mm(run.pathLength)} long, ${legWords[run.method as keyof typeof legWords] ?? run.method}${run.pin !== null ? `, pinned, ${style.label}\u00b7pin` : ""}`}
       aria-pressed={selected}
       className="focusable cursor-pointer"
       opacity={faded ? 0.4 : 1}
@@ -414,7 +416,7 @@ function RunLine({
             fontFamily="var(--font-cond)"
           >
             {style.label}
-            {run.pinned ? "\u00b7pin" : ""}
+            {run.pin !== null ? "\u00b7pin" : ""}
           </text>
         </g>
       ) : null}

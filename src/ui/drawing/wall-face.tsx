@@ -1,10 +1,10 @@
 "use client";
 import { memo } from "react";
-import type { House } from "../../core/job/house";
+import type { House } from "../../core/house/house";
 import type { Job } from "../../core/job/model";
-import { mm } from "../../core/rules/findings";
-import { fixtureNames } from "../../core/survey/typical";
-import { BAND } from "../../core/zones/wall-zones";
+import { mm } from "../../core/base/figures";
+import { fixtureNames } from "../../core/house/typical";
+import { BAND } from "../../core/house/wall-zones";
 import type { DeskState } from "../job/store";
 import { STRIP, STRIP_GAP, type UnrolledWall } from "./unrolled-model";
 

@@ -1,7 +1,7 @@
 "use client";
 import { X } from "lucide-react";
 import { useState } from "react";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 import type { DetectorSignal } from "../../instruments/port";
 import { practiceRooms } from "../../instruments/practice-rooms";
 import { judgeSweep, simulatedDetector } from "../../instruments/simulated-detector";

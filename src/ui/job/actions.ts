@@ -1,6 +1,6 @@
 import type { Change, KeyedPatch } from "../../core/job/patch";
 import type { Job } from "../../core/job/model";
-import type { SiteEntry } from "../../core/site-book/entries";
+import type { SiteEntry } from "../../core/job/site-entry";
 
 /** What was stored after a version: the patches, or the whole job where they are no longer kept one by one. */
 export type Since =

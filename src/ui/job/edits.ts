@@ -1,7 +1,7 @@
 "use client";
 import { nanoid } from "nanoid";
 import { toast } from "sonner";
-import { overlap, rectOf } from "../../core/geometry/rect";
+import { overlap, rectOf } from "../../core/base/rect";
 import {
   type Circuit,
   type Deck,
@@ -13,6 +13,8 @@ import {
   openingSchema,
 } from "../../core/job/model";
 import type { Change } from "../../core/job/patch";
+import { pinOf } from "../../core/laid/move-leg";
+import { pinId } from "../../core/job/run-key";
 import type { PointKind } from "../../core/rules/accessories";
 import {
   type Alignment,
@@ -21,13 +23,13 @@ import {
   align as aligned,
   copyPoints as copied,
   paintCircuit,
-} from "../../core/survey/places";
+} from "../../core/house/places";
 import {
   joinWalls as joined,
   moveRoom as movedRoom,
   splitWall as split,
   turnRoom as turned,
-} from "../../core/survey/reshape";
+} from "../../core/house/reshape";
 import {
   type NewRoom,
   addDeck as newDeck,
@@ -37,8 +39,8 @@ import {
   removeRoom as roomGone,
   removeStorey as storeyGone,
   withoutPoints,
-} from "../../core/survey/rooms";
-import { fixtureSizes, openingSizes } from "../../core/survey/typical";
+} from "../../core/house/rooms";
+import { fixtureSizes, openingSizes } from "../../core/house/typical";
 import { change, edit, useDesk } from "./store";
 
 export const newId = (prefix: string): string => `${prefix}-${nanoid(8)}`;
@@ -288,17 +290,10 @@ export function addDeck(kind: Deck["kind"]): string | null {
 
 /** Pins runs where they lie now: they stay there whatever else is laid. */
 export function pinRuns(ids: readonly string[]): string | null {
-  const { snap, job } = useDesk.getState();
-  const plan = snap?.plan ?? null;
-  const runs = (plan?.runs ?? []).filter((r) => ids.includes(r.id) && !r.pinned);
-  return editWith(
-    runs
-      .map((r) => {
-        const id = newId("pin");
-        return change("pins", id, { id, circuit: r.circuit, from: r.from, to: r.to, legs: r.legs });
-      })
-      .filter((c) => !job.pins.some((p) => p.id === c.id)),
+  const runs = (useDesk.getState().snap?.plan.runs ?? []).filter(
+    (r) => ids.includes(r.id) && r.pin === null && !r.held,
   );
+  return editWith(runs.map((r) => change("pins", pinId(r, r.number), pinOf(r))));
 }
 
 /** Lets go of every pinned run. */

@@ -1,7 +1,7 @@
 "use client";
 import { type Change, type KeyedPatch, applyPatch, clashesOf, current, equal, parsePatch } from "../../core/job/patch";
 import { checkInvariants } from "../../core/job/invariants";
-import { layHouse } from "../../core/job/house";
+import { layHouse } from "../../core/house/house";
 import { keyed, useDesk } from "./store";
 
 /** What the device keeps of a desk between reloads: undo and redo, and patches that the server has not yet confirmed. */

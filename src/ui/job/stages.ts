@@ -1,8 +1,8 @@
 import type { Job } from "../../core/job/model";
-import type { Plan } from "../../core/plan/plan-model";
-import { progress } from "../../core/site-book/entries";
-import { neededSteps } from "../../core/site-book/needed";
-import type { SiteEntry } from "../../core/site-book/entries";
+import type { Plan } from "../../core/laid/laid";
+import { progress } from "../../core/record/entries";
+import { neededSteps } from "../../core/record/needed";
+import type { SiteEntry } from "../../core/job/site-entry";
 
 /** The order of work. */
 export const stages = [
@@ -37,6 +37,7 @@ export function stageOfRule(rule: string): StageId {
   if (head === "clip" || head === "fire") return "fixings";
   if (head === "end") return "ends";
   if (head === "stock") return "materials";
+  if (head === "work") return "site-book";
   if (rule === "zone.rcd") return "circuits";
   return "routes";
 }
@@ -53,7 +54,7 @@ const n = (count: number, one: string, many = `${one}s`): string => `${count} ${
 /** What each stage says of itself in the order of work. Counts only; the numbers come from the plan. */
 export function stageStates(job: Job, plan: Plan | null, siteBook: readonly SiteEntry[]): Record<StageId, StageState> {
   const open = (id: StageId): number =>
-    plan?.findings.filter((f) => f.severity !== "note" && stageOfRule(f.rule) === id).length ?? 0;
+    plan?.facts.filter((f) => f.severity !== "note" && stageOfRule(f.rule) === id).length ?? 0;
   const state = (id: StageId, words: string, done: boolean): StageState => ({
     words,
     open: open(id),

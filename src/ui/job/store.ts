@@ -1,14 +1,14 @@
 "use client";
 import { nanoid } from "nanoid";
 import { create } from "zustand";
-import type { XY } from "../../core/geometry/polygon";
-import { type House, layHouse } from "../../core/job/house";
-import { checkInvariants } from "../../core/job/invariants";
+import type { XY } from "../../core/base/polygon";
+import { type House, layHouse } from "../../core/house/house";
+import { checkInvariants, newlyOffWall } from "../../core/job/invariants";
 import type { Job } from "../../core/job/model";
 import { type Change, type KeyedPatch, applyPatch, current, inverse, parsePatch } from "../../core/job/patch";
 import type { Catalogue } from "../../core/rules/catalogue";
-import type { Plan } from "../../core/plan/plan-model";
-import type { SiteEntry } from "../../core/site-book/entries";
+import type { Plan } from "../../core/laid/laid";
+import type { SiteEntry } from "../../core/job/site-entry";
 import type { KeptAnswer } from "../bench/actions";
 import type { StageId, View } from "./stages";
 
@@ -199,7 +199,10 @@ function take(job: Job, patch: Change[]): { job: Job; patch: Change[] } | string
   const refusals =
     "refusals" in parsed
       ? parsed.refusals
-      : checkInvariants(applyPatch(job, parsed.patch), useDesk.getState().catalogue);
+      : [
+          ...checkInvariants(applyPatch(job, parsed.patch), useDesk.getState().catalogue),
+          ...newlyOffWall(job, applyPatch(job, parsed.patch)),
+        ];
   if (refusals.length || "refusals" in parsed)
     return refusals
       .map((r) => sentence(r))

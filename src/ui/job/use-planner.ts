@@ -1,7 +1,7 @@
 "use client";
 import { type Remote, proxy, wrap } from "comlink";
 import { useEffect } from "react";
-import type { House } from "../../core/job/house";
+import type { House } from "../../core/house/house";
 import type { Job } from "../../core/job/model";
 import type { PlanWorker } from "../../workers/plan.worker";
 import { type DeskState, useDesk } from "./store";

@@ -1,6 +1,7 @@
 "use client";
 import { useId } from "react";
-import { type Severity, quantity } from "../../core/rules/findings";
+import { type Severity } from "../../core/rules/fact";
+import { quantity } from "../../core/base/figures";
 
 const paint = { stop: "var(--stop)", warn: "var(--warn)", note: "var(--good)" } as const;
 

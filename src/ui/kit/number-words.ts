@@ -1,5 +1,5 @@
 import { readNumber } from "../../core/base/numbers";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 
 /** Reads a number as people type it, in the field's unit; null when it cannot be told. */
 function parse(text: string, unit = ""): number | null {

@@ -4,7 +4,7 @@ import { useEffect, useState } from "react";
 import { book } from "../../core/rules/book";
 import { editionOf } from "../../core/rules/editions";
 import type { Rule } from "../../core/rules/rule";
-import type { BookTable } from "../../core/rules/tables";
+import type { BookTable } from "../../core/book/tables";
 import { PageBar } from "../kit/page-bar";
 
 const chapters: readonly (readonly [prefix: string, name: string])[] = [

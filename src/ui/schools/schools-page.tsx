@@ -1,12 +1,17 @@
 "use client";
+import { layHouse } from "../../core/house/house";
+import { blankJob } from "../../core/job/model";
+import { factKey } from "../../core/rules/fact";
+import { findingOf, namesOf } from "../../core/words/findings";
+import type { Names } from "../../core/words/say";
 import { type Remote, wrap } from "comlink";
 import { useRouter } from "next/navigation";
-import { useEffect, useRef, useState } from "react";
+import { useEffect, useMemo, useRef, useState } from "react";
 import { toast } from "sonner";
 import type { Job } from "../../core/job/model";
 import type { PlanCounts, SchoolEffect } from "../../core/plan/school-effect";
 import type { Catalogue } from "../../core/rules/catalogue";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 import { type SchoolQuestion, type Schools, otherOption, schoolQuestions } from "../../core/rules/schools";
 import type { CalcWorker } from "../../workers/calc.worker";
 import { PageBar } from "../kit/page-bar";
@@ -65,6 +70,7 @@ export function SchoolsPage({
       made.terminate();
     };
   }, [job, catalogue]);
+  const names = useMemo(() => namesOf(layHouse(job ?? blankJob("none", "none"), catalogue)), [job, catalogue]);
   const schools = job?.settings.schools ?? defaults;
   const pick = async (q: SchoolQuestion, value: string): Promise<void> => {
     try {
@@ -141,7 +147,9 @@ export function SchoolsPage({
                 );
               })}
             </div>
-            {job ? <Effect q={q} e={effects[q.key] ?? null} other={otherOption(q, schools[q.key]).name} /> : null}
+            {job ? (
+              <Effect names={names} q={q} e={effects[q.key] ?? null} other={otherOption(q, schools[q.key]).name} />
+            ) : null}
           </section>
         ))}
       </main>
@@ -150,7 +158,7 @@ export function SchoolsPage({
 }
 
 /** What the other school would change, counted. */
-function Effect({ q, e, other }: { q: SchoolQuestion; e: SchoolEffect | null; other: string }) {
+function Effect({ q, e, other, names }: { q: SchoolQuestion; e: SchoolEffect | null; other: string; names: Names }) {
   if (!e)
     return (
       <p className="mt-2 text-[14px] text-soft" role="status">
@@ -192,13 +200,13 @@ function Effect({ q, e, other }: { q: SchoolQuestion; e: SchoolEffect | null; ot
       {e.come.length || e.gone.length ? (
         <ul className="mt-1">
           {e.come.slice(0, 3).map((m) => (
-            <li key={m}>
-              <span className="font-medium text-stop">comes</span> {m}
+            <li key={factKey(m)}>
+              <span className="font-medium text-stop">comes</span> {findingOf(m, names).message}
             </li>
           ))}
           {e.gone.slice(0, 3).map((m) => (
-            <li key={m}>
-              <span className="font-medium text-good">goes</span> {m}
+            <li key={factKey(m)}>
+              <span className="font-medium text-good">goes</span> {findingOf(m, names).message}
             </li>
           ))}
         </ul>

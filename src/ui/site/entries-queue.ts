@@ -1,6 +1,6 @@
 "use client";
 import { useCallback, useEffect, useRef, useState } from "react";
-import type { SiteEntry } from "../../core/site-book/entries";
+import type { SiteEntry } from "../../core/job/site-entry";
 
 export type Send = (
   jobId: string,

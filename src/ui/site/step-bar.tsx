@@ -1,5 +1,6 @@
 "use client";
-import { type Step, nextStep, type stateOf, stepNames } from "../../core/site-book/entries";
+import { type Step, stepNames } from "../../core/job/site-entry";
+import { nextStep, type stateOf } from "../../core/record/entries";
 
 /** Steps as a strip: done, next, to come; each with its word. */
 export function StepBar({ needed, state }: { needed: readonly Step[]; state: ReturnType<typeof stateOf> }) {

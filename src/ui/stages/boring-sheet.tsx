@@ -1,10 +1,11 @@
 "use client";
 import { Download, Printer } from "lucide-react";
-import { isHeavy } from "../../core/timber/deck";
-import { joistRefusals } from "../../core/timber/check-joist";
-import { joistFor } from "../../core/timber/deck";
-import { boringTotals, chalkLines } from "../../core/timber/boring";
-import { mm } from "../../core/rules/findings";
+import { isHeavy } from "../../core/house/deck";
+import { joistRefusals } from "../../core/trades/timber/check-joist";
+import { joistFor } from "../../core/house/deck";
+import { boringTotals, chalkLines } from "../../core/trades/timber/boring";
+import { findingOf } from "../../core/words/findings";
+import { mm } from "../../core/base/figures";
 import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 
@@ -56,19 +57,19 @@ export function BoringSheet() {
         const lines = chalkLines(l, plan);
         const asks = l.joists.flatMap((j) =>
           j.spans[0]
-            ? joistRefusals(joistFor(l, j.spans[0]), isHeavy(l, j), `J${j.n}`).map((f) => ({ n: j.n, f }))
+            ? joistRefusals(joistFor(l, j.spans[0]), isHeavy(l, j), `J${j.n}`).map((f) => ({ n: j.n, f: findingOf(f) }))
             : [],
         );
-        const words = [...new Set(asks.map((a) => a.f.message))];
+        const rules = [...new Map(asks.map((a) => [`${a.f.rule} ${a.f.measured ?? ""}`, a.f])).entries()];
         return (
           <section key={l.deck.id} className="mb-4" aria-label={l.deck.name}>
             <h3 className="text-lg">{l.deck.name}</h3>
-            {words.map((w) => {
-              const who = asks.filter((a) => a.f.message === w);
+            {rules.map(([key, f]) => {
+              const who = asks.filter((a) => `${a.f.rule} ${a.f.measured ?? ""}` === key);
               return (
-                <p key={w} className="text-[13.5px] font-medium text-stop">
-                  ✕ {who.length === l.joists.length ? "All joists" : `Joist ${who.map((a) => a.n).join(", ")}`}: {w}{" "}
-                  {who[0]!.f.remedy}
+                <p key={key} className="text-[13.5px] font-medium text-stop">
+                  ✕ {who.length === l.joists.length ? "All joists" : `Joist ${who.map((a) => a.n).join(", ")}`}:{" "}
+                  {f.message} {f.remedy}
                 </p>
               );
             })}

@@ -1,10 +1,12 @@
 "use client";
+import { foundShapeWords } from "../../core/words/circuits";
+import { ringAgainstRadialsWords } from "../../core/words/ways";
 import { Paintbrush, Plus, Trash2 } from "lucide-react";
-import { boardOfCircuit } from "../../core/circuits/circuit-findings";
-import { foundShape } from "../../core/circuits/found";
+import { boardOfCircuit } from "../../core/trades/circuits/circuit-facts";
+import { foundShape } from "../../core/trades/circuits/found";
 import type { RingAgainstRadials } from "../../core/plan/compare-plans";
 import type { Circuit } from "../../core/job/model";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 import { runStyles } from "../drawing/run-style";
 import { askWorker } from "../job/ask";
 import { useAsked } from "../job/use-asked";
@@ -124,7 +126,7 @@ function CircuitForm({ c }: { c: Circuit }) {
         ]}
         onCommit={(state) => put({ state })}
       />
-      {c.state === "new" ? null : <p className="text-[13px] text-soft">{foundShape(job, c).words}</p>}
+      {c.state === "new" ? null : <p className="text-[13px] text-soft">{foundShapeWords(foundShape(job, c), label)}</p>}
       <SelectField
         label="Kind"
         value={c.kind}
@@ -257,7 +259,7 @@ function CircuitForm({ c }: { c: Circuit }) {
 /** The circuit laid both ways: one ring, or two radials over the same points. */
 function RingOrRadials({ circuit }: { circuit: string }) {
   const { answer: r, ask } = useAsked<RingAgainstRadials | "none">(
-    async (job) => (await askWorker().ringAgainstRadials(job, useDesk.getState().catalogue, circuit)) ?? "none",
+    async (job) => (await askWorker((w) => w.ringAgainstRadials(job, useDesk.getState().catalogue, circuit))) ?? "none",
   );
   if (r === null) return <Button onClick={ask}>Lay it as a ring and as two radials</Button>;
   if (r === "working") return <p className="text-[13px] text-soft">Laying it both ways.</p>;
@@ -295,7 +297,7 @@ function RingOrRadials({ circuit }: { circuit: string }) {
           ))}
         </tbody>
       </table>
-      <p className="mt-1">{r.words}</p>
+      <p className="mt-1">{ringAgainstRadialsWords(r)}</p>
     </div>
   );
 }

@@ -2,7 +2,7 @@
 import { Plus, Trash2 } from "lucide-react";
 import { nanoid } from "nanoid";
 import { cableOf } from "../../core/rules/catalogue";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/field";

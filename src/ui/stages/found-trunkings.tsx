@@ -1,8 +1,8 @@
 "use client";
 import { Trash2 } from "lucide-react";
-import type { Face } from "../../core/job/house";
+import type { Face } from "../../core/house/house";
 import { type FoundTrunking, foundTrunkingSchema } from "../../core/job/model";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 import { newId, say } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";

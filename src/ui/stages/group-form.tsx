@@ -1,7 +1,7 @@
 "use client";
 import { Trash2 } from "lucide-react";
 import { accessories } from "../../core/rules/accessories";
-import { type Alignment, alignmentWords } from "../../core/survey/places";
+import { type Alignment, alignmentWords } from "../../core/house/places";
 import { alignPoints, removePoints, say, setCircuit } from "../job/edits";
 import { pickPoints } from "../job/picking";
 import { change, edit, useDesk } from "../job/store";

@@ -1,9 +1,10 @@
 "use client";
-import { mm } from "../../core/rules/findings";
-import { isHeavy, joistFor } from "../../core/timber/deck";
-import { joistRefusals } from "../../core/timber/check-joist";
-import { joistWindows } from "../../core/timber/joist";
-import { boreMargins } from "../../core/timber/boring";
+import { worded } from "../../core/words/findings";
+import { mm } from "../../core/base/figures";
+import { isHeavy, joistFor } from "../../core/house/deck";
+import { joistRefusals } from "../../core/trades/timber/check-joist";
+import { joistWindows } from "../../core/trades/timber/joist";
+import { boreMargins } from "../../core/trades/timber/boring";
 import { say } from "../job/edits";
 import { change, edit, useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
@@ -20,7 +21,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
   if (!l || !j || !s)
     return <p className="text-soft">This joist has no clear span here: look at the bearings in Survey.</p>;
   const model = joistFor(l, s);
-  const refusals = joistRefusals(model, isHeavy(l, j), `J${joist}`);
+  const refusals = worded(joistRefusals(model, isHeavy(l, j), `J${joist}`));
   const w = joistWindows(model, school);
   const bores = (plan?.holes ?? [])
     .filter((o) => o.in.deck === deck && o.in.joist === joist && o.in.span === span)

@@ -1,6 +1,6 @@
 "use client";
 import { Trash2 } from "lucide-react";
-import { bounds } from "../../core/geometry/polygon";
+import { bounds } from "../../core/base/polygon";
 import { type Forbidden, forbiddenSchema } from "../../core/job/model";
 import { newId, say } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { type PointKind, accessories, pointKinds } from "../../core/rules/accessories";
-import { usualHeight } from "../../core/survey/places";
+import { usualHeight } from "../../core/house/places";
 import { addPoint, addSeries, copyPoints, pickedWall, say } from "../job/edits";
 import { useDesk } from "../job/store";
 import { Button } from "../kit/button";

@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 import { schoolQuestions } from "../../core/rules/schools";
 import { change, edit, useDesk, usePlan } from "../job/store";
 import { NumberField, SelectField } from "../kit/field";
@@ -18,9 +18,15 @@ export function RoutesPanel() {
       <h2 className="text-lg">Runs</h2>
       {plan.runs.length ? (
         <p className="text-[13px] text-soft">
-          <span className="num">{mm(plan.cable.total / 1000)} m</span> of path; no order over these lines needs less
-          than <span className="num">{mm(plan.cable.bound / 1000)} m</span> (ratio{" "}
-          <span className="num">{plan.cable.ratio.toFixed(2)}</span>).
+          <span className="num">{mm(plan.cable.total / 1000)} m</span> of path
+          {plan.cable.bound === null || plan.cable.ratio === null ? (
+            "; no least length can be told while a run is pinned, done, or has no compliant route."
+          ) : (
+            <>
+              ; no order over these lines needs less than <span className="num">{mm(plan.cable.bound / 1000)} m</span> (
+              <span className="num">{plan.cable.ratio.toFixed(2)}</span> times that).
+            </>
+          )}
         </p>
       ) : (
         <p className="text-soft">None yet. Put points on a circuit and the runs lay themselves.</p>
@@ -35,7 +41,7 @@ export function RoutesPanel() {
             >
               <span>
                 {job.circuits.find((c) => c.id === r.circuit)?.label} · {label(r.from)} to {label(r.to)}
-                {r.pinned ? " · pinned" : ""}
+                {r.held ? " · done" : r.pin !== null ? " · pinned" : ""}
               </span>
               <span className="num">{mm(Math.ceil(r.cutLength))}</span>
             </button>

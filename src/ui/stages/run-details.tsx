@@ -1,13 +1,14 @@
 "use client";
 import { PinOff } from "lucide-react";
 import { useMemo } from "react";
-import { bendRadius } from "../../core/fixings/bends";
-import { legWords } from "../../core/plan/tape";
-import type { Run } from "../../core/plan/plan-model";
-import { legPosition, moveLeg } from "../../core/routing/move-leg";
-import { pathLength } from "../../core/geometry/wall-frame";
+import { bendRadius } from "../../core/trades/fixings/bends";
+import { legWords } from "../../core/drawings/tape";
+import type { Run } from "../../core/laid/laid";
+import { pinId } from "../../core/job/run-key";
+import { legPosition, moveLeg } from "../../core/laid/move-leg";
+import { pathLength } from "../../core/base/wall-frame";
 import { cableOf } from "../../core/rules/catalogue";
-import { mm } from "../../core/rules/findings";
+import { mm } from "../../core/base/figures";
 import { change, edit, useDesk, useSnapshot } from "../job/store";
 import { pinRuns, say } from "../job/edits";
 import { Button } from "../kit/button";
@@ -33,11 +34,7 @@ export function RunDetails({ run }: { run: Run }) {
   );
   const ends = (plan?.ends ?? []).filter((e) => e.run === run.id);
   const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
-  const pin = job.pins.find(
-    (p) =>
-      p.circuit === run.circuit &&
-      ((p.from === run.from && p.to === run.to) || (p.from === run.to && p.to === run.from)),
-  );
+  const pin = useDesk((s) => s.job.pins.find((p) => p.id === pinId(run, run.number)));
   const rows: [string, string][] = [
     ["Path", `${mm(run.pathLength)}`],
     ["Tails and spare", `${mm(ends.reduce((s, e) => s + (e.measures.fromMiddle ?? 0), 0) + 2 * job.settings.slack)}`],
@@ -61,7 +58,7 @@ export function RunDetails({ run }: { run: Run }) {
       </div>
       <p className="text-[13px] text-soft">
         {job.circuits.find((c) => c.id === run.circuit)?.label} · {cable?.name}
-        {run.pinned ? " · pinned by hand" : ""}
+        {run.held ? " · done on site: it stays as it is" : run.pin !== null ? " · pinned by hand" : ""}
       </p>
       <dl className="mt-1">
         {rows.map(([k, v]) => (
@@ -73,7 +70,7 @@ export function RunDetails({ run }: { run: Run }) {
       </dl>
       <div className="mt-2 flex flex-wrap gap-1">
         <WhyThisWay run={run.id} />
-        {run.pinned ? null : <Button onClick={() => say(pinRuns([run.id]))}>Pin this run</Button>}
+        {run.pin !== null || run.held ? null : <Button onClick={() => say(pinRuns([run.id]))}>Pin this run</Button>}
         {bundle.length > 1 ? (
           <Button onClick={() => say(pinRuns(bundle))}>Pin the bundle of {bundle.length}</Button>
         ) : null}
@@ -98,7 +95,7 @@ export function RunDetails({ run }: { run: Run }) {
                 </span>
                 <span className="num">{mm(pathLength(l.path))}</span>
               </button>
-              {leg === i && at ? (
+              {leg === i && at && !run.held ? (
                 <NumberField
                   label={`Leg ${i + 1} ${measureNames[at.measure]}`}
                   name="leg"

@@ -1,12 +1,12 @@
 "use client";
 import { Camera, Trash2 } from "lucide-react";
 import { useRef, useState } from "react";
-import type { Face } from "../../core/job/house";
+import type { Face } from "../../core/house/house";
 import { fixtureKinds, photoSchema } from "../../core/job/model";
 import { behindWall } from "../../core/plan/behind-wall";
-import { mm } from "../../core/rules/findings";
-import { moveWall, setWall } from "../../core/survey/reshape";
-import { fixtureNames } from "../../core/survey/typical";
+import { mm } from "../../core/base/figures";
+import { moveWall, setWall } from "../../core/house/reshape";
+import { fixtureNames } from "../../core/house/typical";
 import { addFixture, addOpening, editWith, joinSides, newId, say, splitSide } from "../job/edits";
 import { pictureUrl, sendPicture } from "../job/pictures";
 import { change, edit, useDesk, usePlan } from "../job/store";

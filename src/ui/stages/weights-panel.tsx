@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { toast } from "sonner";
 import type { Costs } from "../../core/job/model";
 import type { Variant } from "../../core/plan/compare-plans";
 import { presetNames, presetOf, presets, weightWords } from "../../core/routing/weights";
@@ -23,7 +24,12 @@ export function WeightsPanel() {
   const compare = async (): Promise<void> => {
     const { job, catalogue } = useDesk.getState();
     setVariants("working");
-    setVariants(await askWorker().variants(job, catalogue));
+    try {
+      setVariants(await askWorker((w) => w.variants(job, catalogue)));
+    } catch (e) {
+      setVariants(null);
+      toast.error(`The ways could not be compared: ${e instanceof Error ? e.message : String(e)}. Ask again.`);
+    }
   };
   return (
     <section aria-label="How runs are laid" className="grid gap-1.5">
@@ -106,8 +112,8 @@ export function WeightsPanel() {
                     </th>
                     {[
                       v.figures.cable.toFixed(1),
-                      v.figures.bound.toFixed(1),
-                      v.figures.ratio.toFixed(2),
+                      v.figures.bound?.toFixed(1) ?? "–",
+                      v.figures.ratio?.toFixed(2) ?? "–",
                       v.figures.bores,
                       v.figures.wallHoles,
                       v.figures.chase.toFixed(1),

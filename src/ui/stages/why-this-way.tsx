@@ -1,6 +1,7 @@
 "use client";
-import { type Why, differenceWords } from "../../core/routing/why";
-import { mm } from "../../core/rules/findings";
+import type { Why } from "../../core/routing/why";
+import { closedWords, differenceWords } from "../../core/words/ways";
+import { mm } from "../../core/base/figures";
 import { askWorker } from "../job/ask";
 import { useDesk } from "../job/store";
 import { useAsked } from "../job/use-asked";
@@ -8,9 +9,11 @@ import { Button } from "../kit/button";
 
 /** Why a run goes this way: what its way is made of, and what the next best ways would cost more. */
 export function WhyThisWay({ run }: { run: string }) {
-  const { answer: why, ask } = useAsked<Why | "none">(
-    async (job) => (await askWorker().why(job, useDesk.getState().catalogue, run)) ?? "none",
-  );
+  const house = useDesk((s) => s.house);
+  const { answer: why, ask } = useAsked<Why | "none">(async (job) => {
+    const { catalogue, siteBook } = useDesk.getState();
+    return (await askWorker((w) => w.why(job, catalogue, siteBook, run))) ?? "none";
+  });
   if (why === null) return <Button onClick={ask}>Why this way?</Button>;
   if (why === "working")
     return (
@@ -18,7 +21,8 @@ export function WhyThisWay({ run }: { run: string }) {
         Trying the other ways.
       </p>
     );
-  if (why === "none") return <p className="text-[13px] text-soft">It is pinned by hand: it lies where it was put.</p>;
+  if (why === "none")
+    return <p className="text-[13px] text-soft">It is pinned by hand or done: it lies where it was put.</p>;
   return (
     <div className="text-[13px]" data-why aria-live="polite">
       <p>
@@ -31,8 +35,8 @@ export function WhyThisWay({ run }: { run: string }) {
       {why.next.length ? (
         <ul className="mt-1">
           {why.next.map((n) => (
-            <li key={n.without} className="border-t border-dotted border-line py-1">
-              <span className="font-semibold">{n.without}</span>: dearer by what{" "}
+            <li key={JSON.stringify(n.without)} className="border-t border-dotted border-line py-1">
+              <span className="font-semibold">{closedWords(house, n.without)}</span>: dearer by what{" "}
               <span className="num">{mm(n.dearer)}</span> of cable is worth; {differenceWords(why.taken, n.parts)}.
             </li>
           ))}

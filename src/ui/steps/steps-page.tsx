@@ -1,8 +1,8 @@
 "use client";
 import { ArrowLeft, ArrowRight } from "lucide-react";
 import { useEffect, useState } from "react";
-import { type Making } from "../../core/ends/steps/card";
-import { makingOf, makings, startMeasures } from "../../core/ends/steps/makings";
+import { type Making } from "../../core/trades/ends/steps/card";
+import { makingOf, makings, startMeasures } from "../../core/trades/ends/steps/makings";
 import type { Schools } from "../../core/rules/schools";
 import { NumberField } from "../kit/field";
 import { PageBar } from "../kit/page-bar";

@@ -1,4 +1,4 @@
-import { lowestTop } from "../../../core/geometry/ceiling";
+import { lowestTop } from "../../../core/base/ceiling";
 import type { Point } from "../../../core/job/model";
 import { plateOf } from "../../../core/rules/accessories";
 import { preview } from "../../job/store";

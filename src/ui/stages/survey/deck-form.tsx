@@ -1,9 +1,9 @@
 "use client";
 import { words } from "../../kit/number-words";
 import { Trash2 } from "lucide-react";
-import { bounds } from "../../../core/geometry/polygon";
+import { bounds } from "../../../core/base/polygon";
 import type { Deck } from "../../../core/job/model";
-import { mm } from "../../../core/rules/findings";
+import { mm } from "../../../core/base/figures";
 import { KeepFree } from "../keep-free";
 import { newId, say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";

@@ -3,7 +3,7 @@ import { Download, FileUp, ImageUp } from "lucide-react";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { type DxfPlan, outlinesFrom, readDxf } from "../../../core/formats/dxf-in";
-import { mm } from "../../../core/rules/findings";
+import { mm } from "../../../core/base/figures";
 import { traceSchema } from "../../../core/job/model";
 import { addRooms, newId, say } from "../../job/edits";
 import { sendPicture } from "../../job/pictures";

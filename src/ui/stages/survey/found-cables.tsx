@@ -1,5 +1,6 @@
 "use client";
-import { foundShape } from "../../../core/circuits/found";
+import { foundShapeWords } from "../../../core/words/circuits";
+import { foundShape } from "../../../core/trades/circuits/found";
 import { foundCableSchema } from "../../../core/job/model";
 import { newId, say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
@@ -22,7 +23,8 @@ export function FoundCables() {
       </p>
       {old.map((c) => (
         <p key={c.id} className="text-[13px]" data-found={c.label}>
-          <span className="font-semibold">{c.label}</span>: {foundShape(job, c).words}
+          <span className="font-semibold">{c.label}</span>:{" "}
+          {foundShapeWords(foundShape(job, c), (id) => job.points.find((p) => p.id === id)?.label ?? id)}
         </p>
       ))}
       {job.foundCables.map((f) => {

@@ -1,8 +1,8 @@
 "use client";
 import { useState } from "react";
-import type { XY } from "../../../core/geometry/polygon";
+import type { XY } from "../../../core/base/polygon";
 import { type Room, type Wall, roomKinds, wallBuilds } from "../../../core/job/model";
-import type { NewRoom } from "../../../core/survey/rooms";
+import type { NewRoom } from "../../../core/house/rooms";
 import { currentStorey } from "../../job/edits";
 import { useDesk } from "../../job/store";
 import { NumberField, SelectField, TextField } from "../../kit/field";

@@ -1,14 +1,14 @@
 "use client";
 import { useState } from "react";
-import type { XY } from "../../../core/geometry/polygon";
-import { freeCorner } from "../../../core/survey/reshape";
+import type { XY } from "../../../core/base/polygon";
+import { freeCorner } from "../../../core/house/reshape";
 import { addRooms, currentStorey } from "../../job/edits";
 import { useDesk } from "../../job/store";
 import { Sheet } from "../../kit/dialog";
 import { DialogFoot } from "../../kit/dialog-foot";
 import { NumberField } from "../../kit/field";
 import { OutlineDrawing, RoomFactsFields, type RoomFacts, startFacts } from "./new-room";
-import { mm } from "../../../core/rules/findings";
+import { mm } from "../../../core/base/figures";
 
 /** A rectangular room by its inside sizes, or a room of the outline traced on the plan. */
 export function RectangleRoom({

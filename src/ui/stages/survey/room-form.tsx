@@ -2,9 +2,9 @@
 import { Copy, FlipHorizontal2, MoveHorizontal, RotateCw, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { type Room, roomKinds } from "../../../core/job/model";
-import { mm } from "../../../core/rules/findings";
-import { alignRoom, freeCorner, moveCorner } from "../../../core/survey/reshape";
-import { bounds } from "../../../core/geometry/polygon";
+import { mm } from "../../../core/base/figures";
+import { alignRoom, freeCorner, moveCorner } from "../../../core/house/reshape";
+import { bounds } from "../../../core/base/polygon";
 import { copyRoom, editWith, removeRoom, say, turnRoom } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";

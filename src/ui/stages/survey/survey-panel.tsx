@@ -1,7 +1,7 @@
 "use client";
 import { Footprints, Square } from "lucide-react";
 import { useState } from "react";
-import { decksOfStorey } from "../../../core/job/house";
+import { decksOfStorey } from "../../../core/house/house";
 import { addDeck, say } from "../../job/edits";
 import { change, edit, useDesk, useStorey } from "../../job/store";
 import { Button } from "../../kit/button";

@@ -1,12 +1,12 @@
 "use client";
 import { useMemo, useState } from "react";
-import { bounds } from "../../../core/geometry/polygon";
+import { bounds } from "../../../core/base/polygon";
 import { applyPatch } from "../../../core/job/patch";
-import { mm } from "../../../core/rules/findings";
-import { type ClosedWalk, type Diagonal, closeWalk, gapWords } from "../../../core/survey/close-walk";
-import { alignRoom, freeCorner } from "../../../core/survey/reshape";
-import { addRoom } from "../../../core/survey/rooms";
-import { readWalk, stepsOf } from "../../../core/survey/walk";
+import { mm } from "../../../core/base/figures";
+import { type ClosedWalk, type Diagonal, closeWalk, gapWords } from "../../../core/house/close-walk";
+import { alignRoom, freeCorner } from "../../../core/house/reshape";
+import { addRoom } from "../../../core/house/rooms";
+import { readWalk, stepsOf } from "../../../core/house/walk";
 import { takeReading } from "../../instruments/laser";
 import { newId } from "../../job/edits";
 import { edit, useDesk } from "../../job/store";

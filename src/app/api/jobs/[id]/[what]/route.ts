@@ -2,13 +2,12 @@ import { boringCsv, cutListCsv, takeOffCsv } from "../../../../../core/formats/p
 import { pointsCsv } from "../../../../../core/formats/points-csv";
 import { planSheet, unrolledSheet } from "../../../../../core/formats/sheet";
 import { sheetDxf, sheetSvg } from "../../../../../core/formats/sheet-files";
-import { picturesNamed, writeJobFile } from "../../../../../core/job/file";
-import { layHouse } from "../../../../../core/job/house";
+import { layHouse } from "../../../../../core/house/house";
 import { makePlan, planHouse } from "../../../../../core/plan/plan";
 import { catalogueOf } from "../../../../../data/catalogue";
 import { database } from "../../../../../data/client";
+import { jobFileOf } from "../../../../../data/job-files";
 import { findJob } from "../../../../../data/jobs";
-import { picturesOf } from "../../../../../data/pictures";
 import { siteBookOf } from "../../../../../data/site-book";
 
 const csv = { "take-off.csv": takeOffCsv, "cut-list.csv": cutListCsv, "boring.csv": boringCsv } as const;
@@ -50,12 +49,7 @@ export async function GET(
         "content-disposition": `attachment; filename="${fileName(job.name, ending)}"`,
       },
     });
-  if (what === "file")
-    return send(
-      writeJobFile(job, await siteBookOf(db, id), await picturesOf(db, id, picturesNamed(job))),
-      "application/json",
-      ".lumbet.json",
-    );
+  if (what === "file") return send(await jobFileOf(db, job), "application/json", ".lumbet.json");
   const catalogue = await catalogueOf(db);
   if (what === "points.csv") return send(pointsCsv(layHouse(job, catalogue)), "text/csv", "-points.csv");
   if (Object.hasOwn(csv, what))

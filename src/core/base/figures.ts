@@ -1,0 +1,17 @@
+/** "1 hole", "2 holes". */
+export const count = (n: number, one: string, many = `${one}s`): string => `${n} ${n === 1 ? one : many}`;
+/** A number with at most `places` decimals and no trailing noughts. */
+export const figure = (x: number, places = 2): string => String(Number(x.toFixed(places)));
+
+/** A measured value for a gauge: lengths as `mm`, shares to a tenth of a percent, other units with up to three decimals. */
+export const quantity = (x: number, unit: string | undefined): string =>
+  unit === undefined || unit === "mm" ? mm(x) : String(Number(x.toFixed(unit === "%" ? 1 : 3)));
+
+/** A length for a sentence: whole millimetres with thin spaces between thousands, one decimal when it matters. */
+export function mm(x: number): string {
+  const r = Math.round(x * 10) / 10;
+  const s = Number.isInteger(r) ? String(r) : r.toFixed(1);
+  const [whole, part] = s.split(".");
+  const spaced = whole!.replace(/\B(?=(\d{3})+(?!\d))/g, "\u2009");
+  return part ? `${spaced}.${part}` : spaced;
+}

@@ -1,0 +1,123 @@
+import { type Interval, subtract } from "../base/interval";
+import { type XY, bounds, insidePolygon, segmentsMeet, spansAlong } from "../base/polygon";
+import { EPS } from "../base/tolerance";
+import type { Deck, ExistingCut } from "../job/model";
+import type { Cut, Joist } from "./joist";
+
+/** One joist of a deck in the house. `at` is the coordinate of its centre line across the joists; spans run along it, absolute mm. */
+export interface DeckJoist {
+  /** Number from the south (joists east–west) or west, from 1. */
+  n: number;
+  at: number;
+  /** Clear spans between bearing faces. */
+  spans: Interval[];
+  /** Stretches of the joist within the deck. */
+  extent: Interval[];
+}
+
+/** A hole drilled for work already done: numbers from 1, place from the left bearing of its span, mm. */
+export interface Drilled {
+  joist: number;
+  span: number;
+  at: number;
+  diameter: number;
+}
+
+/** A deck laid out in the house. */
+export interface LaidDeck {
+  deck: Deck;
+  /** Axis along which the joists run, and the one across. */
+  along: "x" | "y";
+  across: "x" | "y";
+  /** Where positions along a joist are measured from: west or south edge of the deck. */
+  origin: number;
+  joists: DeckJoist[];
+  /** Holes drilled for work already done, which new bores keep clear of or share; none in a house as planned. */
+  drilled: readonly Drilled[];
+  /** z of the centre line, of the underside and of the top of the joists, mm. */
+  mid: number;
+  underside: number;
+  top: number;
+  /** Edges of the deck across the joists. */
+  low: number;
+  high: number;
+}
+
+/** Works out every joist of a deck: centre lines, stretches inside the outline, clear spans between bearings. */
+export function layDeck(deck: Deck): LaidDeck {
+  const along = deck.joists.direction === "east-west" ? "x" : "y";
+  const across = along === "x" ? "y" : "x";
+  const b = bounds(deck.outline);
+  const [origin, low, high] = along === "x" ? [b.x0, b.y0, b.y1] : [b.y0, b.x0, b.x1];
+  const { depth, breadth, first, spacing, bearings } = deck.joists;
+  const joists: DeckJoist[] = [];
+  if (deck.kind !== "concrete") {
+    const supports: Interval[] = bearings.map(([p, q]) => [origin + p, origin + q]);
+    for (let at = low + first; at + breadth / 2 <= high + EPS; at += spacing) {
+      const extent = spansAlong(deck.outline, along, at);
+      const spans = extent.flatMap((e) => subtract(e, supports)).filter(([p, q]) => q - p > 300);
+      joists.push({ n: joists.length + 1, at, spans, extent });
+    }
+  }
+  return {
+    deck,
+    along,
+    across,
+    origin,
+    joists,
+    drilled: [],
+    mid: deck.underside + depth / 2,
+    underside: deck.underside,
+    top: deck.underside + depth,
+    low,
+    high,
+  };
+}
+
+/** A joist as the timber rules see it, for one of its spans. */
+export const joistFor = (l: LaidDeck, span: Interval): Joist => ({
+  kind: l.deck.kind === "engineered" ? "engineered" : "solid",
+  depth: l.deck.joists.depth,
+  breadth: l.deck.joists.breadth,
+  span: span[1] - span[0],
+});
+
+/** True when the joist, by number, carries more than a floor: named as heavy, or a steel, trimmer or chimney touches it. */
+export function isHeavy(l: LaidDeck, joist: DeckJoist): boolean {
+  if (l.deck.heavyJoists.includes(joist.n)) return true;
+  return l.deck.obstacles.some((o) => {
+    if (o.kind !== "trimmer" && o.kind !== "steel") return false;
+    return joist.extent.some(([p, q]) => meetsPolygon(placeOn(l, p, joist.at), placeOn(l, q, joist.at), o.outline));
+  });
+}
+
+/** Existing cuts of one span of a joist in the timber rules' form. */
+export const cutsOf = (l: LaidDeck, joist: number, span: number): Cut[] =>
+  l.deck.existingCuts.filter((c) => c.joist === joist && c.span === span).map(asCut);
+
+/** True when the maker of an engineered joist allows a hole at a place of a span, mm from its left bearing. */
+export const makerAllows = (l: LaidDeck, at: number, diameter: number): boolean =>
+  l.deck.makerAllows.some((w) => at >= w.from - EPS && at <= w.to + EPS && diameter <= w.most + EPS);
+
+const asCut = (c: ExistingCut): Cut =>
+  c.kind === "hole"
+    ? { id: c.id, kind: "hole", at: c.at, diameter: c.diameter, fromTop: c.fromTop }
+    : { id: c.id, kind: "notch", at: c.at, width: c.width, depth: c.depth, edge: c.edge };
+
+/** Place in plan from coordinates along and across the joists. */
+export const placeOn = (l: LaidDeck, along: number, across: number): XY =>
+  l.along === "x" ? { x: along, y: across } : { x: across, y: along };
+
+/** True when a stretch touches or lies in a polygon. */
+export function meetsPolygon(a: XY, b: XY, outline: readonly XY[]): boolean {
+  const box = bounds(outline);
+  if (
+    Math.max(a.x, b.x) < box.x0 - EPS ||
+    Math.min(a.x, b.x) > box.x1 + EPS ||
+    Math.max(a.y, b.y) < box.y0 - EPS ||
+    Math.min(a.y, b.y) > box.y1 + EPS
+  )
+    return false;
+  if (insidePolygon(outline, a) || insidePolygon(outline, b)) return true;
+  return outline.some((c, i) => segmentsMeet(a, b, c, outline[(i + 1) % outline.length]!));
+}

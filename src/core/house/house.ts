@@ -1,0 +1,252 @@
+import { topEdge } from "../base/ceiling";
+import { type XY, distanceToOutline, insidePolygon } from "../base/polygon";
+import { type WallFrame, type XYZ, toFace, toSpace, wallFrame } from "../base/wall-frame";
+import { boxOf, plateOf } from "../rules/accessories";
+import { type Catalogue, standardCatalogue } from "../rules/catalogue";
+import { type LaidDeck, layDeck } from "./deck";
+import { type OpeningOnFace, type PointOnFace, type WallFaceShape, type Zone, wallZones } from "./wall-zones";
+import type { Job, Point, Room, Wall } from "../job/model";
+
+/** A point where it stands in the house. */
+export interface PlacedPoint {
+  point: Point;
+  plate: { width: number; height: number };
+  box: { width: number; height: number };
+  /** Number of its face, or −1 for a deck point. */
+  face: number;
+  /** Number of its deck, or −1. */
+  deck: number;
+  space: XYZ;
+}
+
+/** One wall face of a room with all that is on it. */
+export interface Face {
+  n: number;
+  wall: Wall;
+  room: Room;
+  frame: WallFrame;
+  /** z of the floor. */
+  floor: number;
+  shape: WallFaceShape;
+  points: PointOnFace[];
+  /** Points on the other face of the same wall, in this face's u. */
+  reverse: PointOnFace[];
+  zones: Zone[];
+  /** Faces of the neighbouring walls of the room, by number, left and right. */
+  left: number;
+  right: number;
+  /** Faces of other rooms on the other side of this wall. */
+  opposite: number[];
+}
+
+/** The job laid out in space: what the router, the checker and the drawings all look at. */
+export interface House {
+  job: Job;
+  /** Sizes of cables and parts the job is worked out with. */
+  catalogue: Catalogue;
+  faces: Face[];
+  faceOfWall: Map<string, number>;
+  decks: LaidDeck[];
+  deckOfId: Map<string, number>;
+  points: PlacedPoint[];
+  pointOfId: Map<string, number>;
+}
+
+/** Two faces belong to one wall when their planes are this much nearer or farther than its thickness, mm. */
+const FACE_SLACK = 40;
+
+export function roomFloor(job: Job, room: Room): number {
+  return job.storeys.find((s) => s.id === room.storey)?.level ?? 0;
+}
+
+/** Lays the job out: faces with zones, decks with joists, points in space. Pure; a few milliseconds for a house. */
+export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): House {
+  const faces: Face[] = [];
+  const faceOfWall = new Map<string, number>();
+  const wallsByRoom = groupBy(job.walls, (w) => w.room);
+  const openingsByWall = groupBy(job.openings, (o) => o.wall);
+  for (const room of job.rooms) {
+    const walls = [...(wallsByRoom.get(room.id) ?? [])].sort((a, b) => a.index - b.index);
+    const floor = roomFloor(job, room);
+    const base = faces.length;
+    const n = walls.length;
+    /** An angle with a side that has no wall is no corner. */
+    const solid = (i: number): boolean => walls[(i + n) % n]!.build !== "open";
+    walls.forEach((wall, i) => {
+      const frame = wallFrame(room.outline, wall.index, floor);
+      const before = wallFrame(room.outline, (wall.index + n - 1) % n, floor);
+      const after = wallFrame(room.outline, (wall.index + 1) % n, floor);
+      const openings: OpeningOnFace[] = (openingsByWall.get(wall.id) ?? []).map(({ u, v, width, height }) => ({
+        u,
+        v,
+        width,
+        height,
+      }));
+      faceOfWall.set(wall.id, base + i);
+      faces.push({
+        n: base + i,
+        wall,
+        room,
+        frame,
+        floor,
+        shape: {
+          length: frame.length,
+          height: room.height,
+          thickness: wall.thickness,
+          openings,
+          cornerLeft: solid(i - 1) && isAngle(before.along, frame.along),
+          cornerRight: solid(i + 1) && isAngle(frame.along, after.along),
+          ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}),
+        },
+        points: [],
+        reverse: [],
+        zones: [],
+        left: base + ((i + n - 1) % n),
+        right: base + ((i + 1) % n),
+        opposite: [],
+      });
+    });
+  }
+  const decks = job.decks.map(layDeck);
+  const deckOfId = new Map(job.decks.map((d, i) => [d.id, i]));
+  const points: PlacedPoint[] = [];
+  const pointOfId = new Map<string, number>();
+  for (const point of job.points) {
+    const plate = plateOf(point);
+    const placed = place(point, faces, faceOfWall, decks, deckOfId);
+    pointOfId.set(point.id, points.length);
+    points.push({ point, plate, box: boxOf(point), ...placed });
+    if (placed.face >= 0 && point.place.on === "wall")
+      faces[placed.face]!.points.push({ id: point.id, u: point.place.u, v: point.place.v, ...plate });
+  }
+  findOpposites(faces);
+  for (const f of faces) {
+    for (const o of f.opposite) {
+      const other = faces[o]!;
+      for (const p of other.points) {
+        const here = toFace(f.frame, toSpace(other.frame, p));
+        if (here.u >= 0 && here.u <= f.shape.length && here.v >= 0 && here.v <= f.shape.height)
+          f.reverse.push({ ...p, u: here.u, v: here.v });
+      }
+    }
+    // Out of doors nothing is hidden in the face, and a side without a wall has none: no zones there.
+    f.zones = f.room.kind === "yard" || f.wall.build === "open" ? [] : wallZones(f.shape, f.points, f.reverse);
+  }
+  return { job, catalogue, faces, faceOfWall, decks, deckOfId, points, pointOfId };
+}
+
+function place(
+  p: Point,
+  faces: Face[],
+  faceOfWall: Map<string, number>,
+  decks: LaidDeck[],
+  deckOfId: Map<string, number>,
+): Pick<PlacedPoint, "face" | "deck" | "space"> {
+  if (p.place.on === "wall") {
+    const face = faceOfWall.get(p.place.wall) ?? -1;
+    return { face, deck: -1, space: face < 0 ? [0, 0, 0] : toSpace(faces[face]!.frame, p.place) };
+  }
+  const deck = deckOfId.get(p.place.deck) ?? -1;
+  const d = decks[deck];
+  return { face: -1, deck, space: [p.place.x, p.place.y, d ? (p.place.face === "ceiling" ? d.underside : d.top) : 0] };
+}
+
+/** A place in the space of a house already laid out; null where its wall or deck is not there. */
+export function layPoint(h: House, at: Point["place"]): XYZ | null {
+  if (at.on === "wall") {
+    const f = h.faces[h.faceOfWall.get(at.wall) ?? -1];
+    return f ? toSpace(f.frame, at) : null;
+  }
+  const d = h.decks[h.deckOfId.get(at.deck) ?? -1];
+  return d ? [at.x, at.y, at.face === "ceiling" ? d.underside : d.top] : null;
+}
+
+const isAngle = (a: XY, b: XY): boolean => Math.abs(a.x * b.y - a.y * b.x) > 0.01 || a.x * b.x + a.y * b.y < 0;
+
+function findOpposites(faces: Face[]): void {
+  for (const a of faces)
+    for (const b of faces) {
+      if (b.n <= a.n || a.room.id === b.room.id) continue;
+      if (a.frame.along.x * b.frame.along.x + a.frame.along.y * b.frame.along.y > -0.999) continue;
+      if (a.floor >= b.floor + b.shape.height || b.floor >= a.floor + a.shape.height) continue;
+      const p = toFace(a.frame, b.frame.origin);
+      const q = toFace(a.frame, toSpace(b.frame, { u: b.shape.length, v: 0 }));
+      // The other room lies behind this face: its plane is a wall's thickness away, on the far side.
+      const gap = -p.into;
+      if (
+        gap < 10 ||
+        Math.abs(gap - a.shape.thickness) > FACE_SLACK ||
+        Math.abs(gap - b.shape.thickness) > Math.max(FACE_SLACK, 0)
+      )
+        continue;
+      if (Math.min(p.u, q.u) >= a.shape.length - 10 || Math.max(p.u, q.u) <= 10) continue;
+      a.opposite.push(b.n);
+      b.opposite.push(a.n);
+    }
+}
+
+/** True when a deck lies over (or under) a place in plan, with its edge within a wall's reach. */
+export const deckReaches = (l: LaidDeck, p: XY, slack = 260): boolean =>
+  insidePolygon(l.deck.outline, p) || distanceToOutline(l.deck.outline, p) <= slack;
+
+/** How far a deck's underside may lie above the ceiling of the room below it, or its top below the floor above it, mm. */
+const DECK_GAP = 80;
+
+/** Numbers of the decks that a face meets at its top and at its foot. */
+export function decksOfFace(h: House, f: Face): { over: number[]; under: number[] } {
+  const over: number[] = [];
+  const under: number[] = [];
+  const mid = toSpace(f.frame, { u: f.shape.length / 2, v: 0 });
+  const ceiling = f.floor + f.shape.height;
+  h.decks.forEach((d, i) => {
+    const touches = [0.02, 0.5, 0.98].some((t) => {
+      const s = toSpace(f.frame, { u: f.shape.length * t, v: 0 });
+      return deckReaches(d, { x: s[0], y: s[1] });
+    });
+    if (!touches && !deckReaches(d, { x: mid[0], y: mid[1] })) return;
+    if (d.underside >= ceiling - 1 && d.underside <= ceiling + DECK_GAP) over.push(i);
+    const floorTop = d.top + d.deck.boards.thickness;
+    if (Math.abs(floorTop - f.floor) <= DECK_GAP && d.top < f.floor + 1) under.push(i);
+  });
+  return { over, under };
+}
+
+/** Points on the walls of a storey, and on the ceilings over its rooms. */
+export function pointsOfStorey(h: House, storey: string): PlacedPoint[] {
+  const level = h.job.storeys.find((s) => s.id === storey)?.level ?? 0;
+  const rooms = h.job.rooms.filter((r) => r.storey === storey);
+  const height = Math.max(0, ...rooms.map((r) => r.height));
+  return h.points.filter((p) => {
+    if (p.face >= 0) return h.faces[p.face]!.room.storey === storey;
+    const d = h.decks[p.deck];
+    if (!d) return false;
+    const over = p.point.place.on === "deck" && p.point.place.face === "ceiling";
+    return over
+      ? d.underside > level && d.underside <= level + height + DECK_GAP + 20
+      : Math.abs(d.top + d.deck.boards.thickness - level) <= DECK_GAP;
+  });
+}
+
+/** Decks over and under the rooms of a storey: within a floor's depth of its ceilings and its floor. */
+export function decksOfStorey(job: Job, storey: string): Job["decks"] {
+  const s = job.storeys.find((x) => x.id === storey);
+  if (!s) return [];
+  const rooms = job.rooms.filter((r) => r.storey === storey);
+  const tops = rooms.length ? rooms.map((r) => s.level + r.height) : [s.level + s.height];
+  return job.decks.filter(
+    (d) =>
+      tops.some((t) => d.underside >= t - 1 && d.underside <= t + DECK_GAP + 20) ||
+      Math.abs(d.underside + d.joists.depth + d.boards.thickness - s.level) <= DECK_GAP,
+  );
+}
+
+function groupBy<T, K>(list: readonly T[], key: (x: T) => K): Map<K, T[]> {
+  const out = new Map<K, T[]>();
+  for (const x of list) {
+    const k = key(x);
+    const g = out.get(k);
+    if (g) g.push(x);
+    else out.set(k, [x]);
+  }
+  return out;
+}

@@ -1,0 +1,28 @@
+import { z } from "zod";
+
+/** Steps of a run on site, in the order they are done. */
+export const steps = ["bored", "drawn-in", "clipped", "made-off", "tested"] as const;
+export type Step = (typeof steps)[number];
+export const stepNames: Record<Step, string> = {
+  bored: "Bored",
+  "drawn-in": "Drawn in",
+  clipped: "Clipped",
+  "made-off": "Made off",
+  tested: "Tested",
+};
+
+/** One line of the site book. Lines are only ever added; `undone` takes an earlier line back. */
+export const siteEntrySchema = z.strictObject({
+  id: z.string().min(1).max(60),
+  /** Key of the run. */
+  run: z.string().min(1).max(140),
+  kind: z.enum(["done", "undone", "cannot", "note"]),
+  step: z.enum(steps).nullable(),
+  text: z.string().max(1000).default(""),
+  by: z.string().trim().min(1).max(60),
+  /** When it was done, ISO 8601 with zone. */
+  at: z.iso.datetime({ offset: true }),
+  /** With the first tick of a run: the run as it was in hand, which stays as it is from then on. */
+  held: z.unknown().optional(),
+});
+export type SiteEntry = z.infer<typeof siteEntrySchema>;

@@ -1,0 +1,100 @@
+import { z } from "zod";
+import { legSchema } from "../job/model";
+import { type Fact, factSchema } from "../rules/fact";
+
+const xyz = z.tuple([z.number(), z.number(), z.number()]);
+
+export const plannedLegSchema = legSchema.extend({ depth: z.number(), path: z.array(xyz).min(2) });
+
+export const runSchema = z.object({
+  /** Key of the run: circuit, both points without direction, number. */
+  id: z.string(),
+  /** Which of several cables between the same points, from 1. */
+  number: z.number(),
+  circuit: z.string(),
+  from: z.string(),
+  to: z.string(),
+  cable: z.string(),
+  legs: z.array(plannedLegSchema),
+  pathLength: z.number(),
+  /** Path, tails at both ends, spare and waste, mm. */
+  cutLength: z.number(),
+  /** Method of the longest part of the run. */
+  method: z.string(),
+  /** Number of circuits that lie together where the run is most crowded, 1 when it is alone. */
+  grouped: z.number(),
+  /** Id of its pin, when the user has said where it goes. */
+  pin: z.string().nullable(),
+  /** True from the first tick on site: it stays as it was done. */
+  held: z.boolean(),
+});
+export type Run = z.infer<typeof runSchema>;
+
+export const holeSchema = z.object({
+  id: z.string(),
+  in: z.object({
+    kind: z.enum(["joist", "wall", "stud"]),
+    deck: z.string().optional(),
+    joist: z.number().optional(),
+    span: z.number().optional(),
+    wall: z.string().optional(),
+  }),
+  /** Joist: from the left bearing of its span. Wall: u from the left end. */
+  at: z.number(),
+  /** Joist: from its top edge. Wall: from the ceiling. */
+  fromTop: z.number(),
+  centre: xyz,
+  diameter: z.number(),
+  runs: z.array(z.string()),
+  /** A steel plate goes over it because 50 mm to the edge is not kept. */
+  plated: z.boolean(),
+});
+export type Hole = z.infer<typeof holeSchema>;
+
+export const clipsSchema = z.object({
+  run: z.string(),
+  leg: z.number(),
+  /** Distances along the leg from its start, mm. */
+  marks: z.array(z.number()),
+  pitch: z.number(),
+  max: z.number(),
+  reachable: z.boolean(),
+  /** Metal, since the cable could fall where people get out. */
+  metal: z.boolean(),
+});
+export type Clips = z.infer<typeof clipsSchema>;
+
+export const endSchema = z.object({
+  point: z.string(),
+  run: z.string(),
+  entry: z.enum(["left", "right", "top", "bottom", "behind"]),
+  /** Measures of the end by name, mm. */
+  measures: z.record(z.string(), z.number()),
+});
+export type End = z.infer<typeof endSchema>;
+
+export const takeOffSchema = z.object({
+  item: z.string(),
+  size: z.string(),
+  quantity: z.number(),
+  unit: z.enum(["m", "each"]),
+  circuit: z.string().nullable(),
+});
+export type TakeOffLine = z.infer<typeof takeOffSchema>;
+
+export const planSchema = z.object({
+  runs: z.array(runSchema),
+  holes: z.array(holeSchema),
+  clips: z.array(clipsSchema),
+  ends: z.array(endSchema),
+  takeoff: z.array(takeOffSchema),
+  /**
+   * Total path of all laid runs; the least that any orders over legal lines could have, and the ratio of the two. Null where there
+   * is no such bound: a point without a legal way, or runs that are pinned or done, which need not keep to legal lines.
+   */
+  cable: z.object({ total: z.number(), bound: z.number().nullable(), ratio: z.number().nullable() }),
+  facts: z.array(factSchema),
+  /** Milliseconds, by the clock of whoever asked; 0 without one. */
+  elapsed: z.number(),
+});
+export type Plan = Omit<z.infer<typeof planSchema>, "facts"> & { facts: Fact[] };

@@ -1,0 +1,385 @@
+import { topAt } from "../base/ceiling";
+import { distanceToOutline, insidePolygon } from "../base/polygon";
+import { contains, crosses, rectAround, rectOf } from "../base/rect";
+import { atMost } from "../base/tolerance";
+import { type XYZ, distance, pathLength, toFace } from "../base/wall-frame";
+import { END_MOST, clipSpacing } from "../trades/fixings/clips";
+import type { Face, House, PlacedPoint } from "../house/house";
+import type { PinnedLeg } from "../job/model";
+import { orientationOf } from "./clips";
+import type { Clips, Hole, Run } from "../laid/laid";
+import { HOLE_FILL } from "../rules/bits";
+import { overall, section } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
+import { type Fact, type Where, fact } from "../rules/fact";
+import { checkJoist, joistRefusals } from "../trades/timber/check-joist";
+import { type LaidDeck, cutsOf, isHeavy, joistFor, makerAllows, meetsPolygon } from "../house/deck";
+import { overCut } from "../trades/timber/over-cut";
+import type { Cut } from "../house/joist";
+import { checkPath } from "../trades/zones/check-path";
+
+/** Places nearer than this are the same place on a wall: a pencil line, mm. */
+const PENCIL = 1;
+/** How far beyond its outline a deck's cables may reach into the wall, mm. */
+const INTO_WALL = 300;
+
+/** How far a floor may lie above the boards of the deck it stands on, mm: screed, battens, a survey's slip. */
+const FLOOR_GAP = 81;
+
+/** What the checker judges: a plan's runs, holes and clips, wherever they came from. */
+export interface ToCheck {
+  runs: readonly Run[];
+  holes: readonly Hole[];
+  clips: readonly Clips[];
+}
+
+/**
+ * Judges every leg, hole and clip of a plan against the house from scratch. It shares nothing with the search:
+ * it looks only at the lines in space and asks of each whether it may be there.
+ */
+export function checkPlan(h: House, p: ToCheck): Fact[] {
+  const out: Fact[] = [];
+  const circuits = new Map(h.job.circuits.map((c) => [c.id, c]));
+  const exposed = new Map<string, Run>();
+  for (const run of p.runs) {
+    const c = circuits.get(run.circuit);
+    if (!c) continue;
+    out.push(...checkEnds(h, run), ...checkContinuity(h, run));
+    run.legs.forEach((leg, i) => {
+      const where = { run: run.id, leg: i };
+      if (leg.surface.kind === "wall") out.push(...checkWallLeg(h, run, leg, { ...where, wall: leg.surface.id }));
+      if (leg.surface.kind === "deck")
+        out.push(...checkDeckLeg(h, run, leg, { ...where, deck: leg.surface.id }, p.holes));
+      if (leg.surface.kind === "through")
+        out.push(...checkThroughLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
+      if (needsRcd(h, leg) && c.rcd !== 30 && !exposed.has(c.id)) exposed.set(c.id, run);
+    });
+  }
+  for (const [id] of exposed) {
+    const c = circuits.get(id)!;
+    out.push(
+      fact("zone.rcd", "circuit", id, {
+        ...(c.rcd === null ? {} : { measured: c.rcd }),
+        limit: 30,
+        sense: "most",
+        unit: "mA",
+        fix: [{ collection: "circuits", id, set: { rcd: 30 } }],
+      }),
+    );
+  }
+  out.push(...checkHoles(h, p.holes, p.runs), ...checkClips(h, p.clips, p.runs));
+  return out;
+}
+
+/** What a fact about a pinned run offers: to let go of the pin, so that it is laid afresh. */
+const again = (run: Run): Pick<Fact, "fix"> =>
+  run.pin === null ? {} : { fix: [{ collection: "pins", id: run.pin, remove: true }] };
+
+/** Where a hole is. */
+const placeOfHole = (o: Hole): Where => ({
+  ...(o.in.deck === undefined ? {} : { deck: o.in.deck }),
+  ...(o.in.joist === undefined ? {} : { joist: o.in.joist }),
+  ...(o.in.span === undefined ? {} : { span: o.in.span }),
+  ...(o.in.wall === undefined ? {} : { wall: o.in.wall }),
+  at: o.at,
+});
+
+function faceOf(h: House, leg: PinnedLeg): Face | undefined {
+  return h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
+}
+
+function needsRcd(h: House, leg: PinnedLeg): boolean {
+  if (leg.surface.kind !== "wall" || leg.method === "surface" || leg.protected) return false;
+  const f = faceOf(h, leg);
+  return f !== undefined && (leg.depth < 50 || f.shape.thickness - leg.depth < 50 || f.wall.build === "metal-stud");
+}
+
+/** True when a place lies on the plate of a point, or at the point itself where it hangs on a deck. */
+function atPoint(h: House, p: PlacedPoint, s: XYZ): boolean {
+  const face = h.faces[p.face];
+  if (!face || p.point.place.on !== "wall") return distance(p.space, s) <= PENCIL;
+  const here = toFace(face.frame, s);
+  return Math.abs(here.into) <= PENCIL && contains(rectAround({ ...p.point.place, ...p.plate }), here);
+}
+
+function checkEnds(h: House, run: Run): Fact[] {
+  const out: Fact[] = [];
+  const first = run.legs[0]!.path[0]!;
+  const lastLeg = run.legs[run.legs.length - 1]!;
+  // Work already done stays where it was done; what has moved since is told elsewhere, planned and done.
+  if (run.held) return out;
+  const last = lastLeg.path[lastLeg.path.length - 1]!;
+  for (const [id, place] of [
+    [run.from, first],
+    [run.to, last],
+  ] as const) {
+    const p = h.points[h.pointOfId.get(id) ?? -1];
+    if (p && atPoint(h, p, place)) continue;
+    out.push(
+      fact("route.loose-end", "run", run.id, {
+        where: { run: run.id },
+        of: { point: id },
+        ...(p ? { measured: distance(p.space, place), limit: 0, sense: "most" as const, unit: "mm" } : {}),
+        ...again(run),
+      }),
+    );
+  }
+  return out;
+}
+
+function checkContinuity(h: House, run: Run): Fact[] {
+  const out: Fact[] = [];
+  for (let i = 1; i < run.legs.length; i++) {
+    const p = run.legs[i - 1]!.path;
+    const gap = distance(p[p.length - 1]!, run.legs[i]!.path[0]!);
+    if (gap > PENCIL)
+      out.push(
+        fact("route.broken", "run", run.id, {
+          where: { run: run.id, leg: i },
+          measured: gap,
+          limit: 0,
+          sense: "most",
+          unit: "mm",
+          ...again(run),
+        }),
+      );
+  }
+  return out;
+}
+
+function checkWallLeg(h: House, run: Run, leg: PinnedLeg, where: Where): Fact[] {
+  const f = faceOf(h, leg);
+  if (!f) return [fact("route.off-surface", "run", run.id, { case: "wall-gone", where, ...again(run) })];
+  const path = leg.path.map((s) => toFace(f.frame, s));
+  const out: Fact[] = [];
+  const off = path.find(
+    (p) =>
+      Math.abs(p.into) > PENCIL ||
+      p.u < -PENCIL ||
+      p.u > f.shape.length + PENCIL ||
+      p.v < -PENCIL ||
+      p.v > (f.shape.top ? topAt(f.shape.top, p.u) : f.shape.height) + PENCIL,
+  );
+  if (off) out.push(fact("route.off-surface", "run", run.id, { case: "leaves-wall", where, ...again(run) }));
+  const judged = checkPath(
+    f.shape,
+    f.zones,
+    path,
+    { depth: leg.depth, protected: leg.protected || leg.method === "surface" },
+    run.id,
+    "run",
+  );
+  for (const x of judged.facts) out.push({ ...x, where, ...(x.severity === "stop" ? again(run) : {}) });
+  // Out of doors the sun reaches it: ordinary flat cable has no place there.
+  if (f.room.kind === "yard" && cableOf(run.cable, h.catalogue)?.family === "sheathed" && !leg.protected)
+    out.push(fact("outside.sheath", "circuit", run.circuit, { where }));
+  for (const x of h.job.forbidden) {
+    const { place } = x;
+    if (
+      place.on === "wall" &&
+      place.wall === f.wall.id &&
+      path.some((q, i) => i > 0 && crosses(rectOf(place), path[i - 1]!, q))
+    )
+      out.push(fact("route.forbidden", "run", run.id, { where, of: { name: x.name }, ...again(run) }));
+  }
+  for (const p of f.points) {
+    if (p.id === run.from || p.id === run.to) continue;
+    const rect = rectAround(p);
+    if (path.some((q, i) => i > 0 && crosses(rect, path[i - 1]!, q)))
+      out.push(fact("route.through-box", "run", run.id, { where, of: { point: p.id } }));
+  }
+  return out;
+}
+
+/** Places where a straight line crosses the body of a joist, and whether it lies lengthwise inside one. */
+function bodies(l: LaidDeck, a: XYZ, b: XYZ): { crossed: { joist: number; at: number }[]; inside: number | null } {
+  const [al, ac] = l.along === "x" ? ([0, 1] as const) : ([1, 0] as const);
+  const half = l.deck.joists.breadth / 2;
+  const crossed: { joist: number; at: number }[] = [];
+  for (const j of l.joists) {
+    const [p, q] = [a[ac] - j.at, b[ac] - j.at];
+    const [lo, hi] = [Math.min(a[al], b[al]), Math.max(a[al], b[al])];
+    const beside = !j.extent.some(([s, e]) => hi > s + PENCIL && lo < e - PENCIL);
+    if (Math.abs(p) < half && Math.abs(q) < half && Math.abs(a[al] - b[al]) > PENCIL && !beside)
+      return { crossed, inside: j.n };
+    if ((p <= -half + 1e-6 && q >= half - 1e-6) || (q <= -half + 1e-6 && p >= half - 1e-6)) {
+      const t = p / (p - q);
+      const at = a[al] + t * (b[al] - a[al]);
+      if (j.extent.some(([s, e]) => at >= s - 1e-6 && at <= e + 1e-6)) crossed.push({ joist: j.n, at });
+    } else if (Math.min(p, q) < half - 1e-6 && Math.max(p, q) > -half + 1e-6 && !beside) {
+      // One end lies within the timber.
+      if (Math.abs(p) < half - 1e-6 || Math.abs(q) < half - 1e-6) return { crossed, inside: j.n };
+    }
+  }
+  return { crossed, inside: null };
+}
+
+function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: readonly Hole[]): Fact[] {
+  const l = h.decks[h.deckOfId.get(leg.surface.id) ?? -1];
+  const out: Fact[] = [];
+  if (!l) return [fact("route.off-surface", "run", run.id, { case: "deck-gone", where, ...again(run) })];
+  for (let i = 1; i < leg.path.length; i++) {
+    const [a, b] = [leg.path[i - 1]!, leg.path[i]!];
+    for (const s of [a, b]) {
+      const xy = { x: s[0], y: s[1] };
+      const outside = !insidePolygon(l.deck.outline, xy) && distanceToOutline(l.deck.outline, xy) > INTO_WALL;
+      const offLevel = s[2] > l.top + l.deck.boards.thickness + FLOOR_GAP || s[2] < l.underside - 100;
+      if (outside || offLevel)
+        out.push(fact("route.off-surface", "run", run.id, { case: "leaves-deck", where, ...again(run) }));
+    }
+    if (Math.abs(a[0] - b[0]) > PENCIL && Math.abs(a[1] - b[1]) > PENCIL)
+      out.push(fact("route.off-surface", "run", run.id, { case: "askew", where }));
+    for (const x of h.job.forbidden)
+      if (
+        x.place.on === "deck" &&
+        x.place.deck === l.deck.id &&
+        meetsPolygon({ x: a[0], y: a[1] }, { x: b[0], y: b[1] }, x.place.outline)
+      )
+        out.push(fact("route.forbidden", "run", run.id, { where, of: { name: x.name }, ...again(run) }));
+    const { crossed, inside } = bodies(l, a, b);
+    // Right under or over a joist a light's tail lies on its face, not in it.
+    const within =
+      a[2] > l.underside + PENCIL && b[2] > l.underside + PENCIL && a[2] < l.top - PENCIL && b[2] < l.top - PENCIL;
+    if (inside !== null && (within || Math.abs(a[2] - b[2]) > PENCIL))
+      out.push(fact("timber.in-joist", "run", run.id, { where: { ...where, joist: inside } }));
+    if (!within) continue;
+    const allowed = (x: { joist: number; at: number }): boolean => {
+      const hole = holes.find((o) => o.in.deck === l.deck.id && o.in.joist === x.joist && o.runs.includes(run.id));
+      return hole !== undefined && makerAllows(l, hole.at, hole.diameter);
+    };
+    if (l.deck.kind === "engineered" && crossed.some((x) => !allowed(x)))
+      out.push(fact("timber.engineered", "run", run.id, { where }));
+    for (const x of crossed) {
+      const al = l.along === "x" ? 0 : 1;
+      const hole = holes.find(
+        (o) =>
+          o.in.kind === "joist" &&
+          o.in.deck === l.deck.id &&
+          o.in.joist === x.joist &&
+          o.runs.includes(run.id) &&
+          Math.abs(o.centre[al]! - x.at) <= 1.5 * PENCIL &&
+          Math.abs(o.centre[2] - (a[2] + b[2]) / 2) <= 1.5 * PENCIL,
+      );
+      if (!hole)
+        out.push(fact("hole.missing", "run", run.id, { case: "joist", where: { ...where, joist: x.joist, at: x.at } }));
+    }
+  }
+  return out;
+}
+
+function checkThroughLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: readonly Hole[]): Fact[] {
+  const hole = holes.find(
+    (o) =>
+      o.in.kind === "wall" &&
+      o.in.wall === leg.surface.id &&
+      o.runs.includes(run.id) &&
+      leg.path.some((s) => distance(s, o.centre) <= 1.5 * PENCIL),
+  );
+  return hole || !faceOf(h, leg) ? [] : [fact("hole.missing", "run", run.id, { case: "wall", where })];
+}
+
+function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fact[] {
+  const out: Fact[] = [];
+  const { schools, axisTolerance } = h.job.settings;
+  const runOf = new Map(runs.map((r) => [r.id, r]));
+  for (const l of h.decks) {
+    if (l.deck.kind === "concrete") continue;
+    for (const j of l.joists)
+      j.spans.forEach((span, s) => {
+        const mine = holes.filter(
+          (o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === j.n && o.in.span === s + 1,
+        );
+        const old = cutsOf(l, j.n, s + 1);
+        if (mine.length && overCut(l, j, s + 1))
+          out.push(
+            fact("timber.over-cut", "joist", `${l.deck.id}.J${j.n}`, {
+              where: { deck: l.deck.id, joist: j.n, span: s + 1 },
+            }),
+          );
+        if (l.deck.kind === "engineered" && !old.length && mine.every((o) => makerAllows(l, o.at, o.diameter))) return;
+        const cuts: Cut[] = [
+          ...old,
+          ...mine.map((o): Cut => ({ id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop })),
+        ];
+        if (!cuts.length) return;
+        const found = checkJoist(
+          joistFor(l, span),
+          cuts,
+          {
+            notchSchool: schools.notch,
+            notchEdge: schools.notchEdge,
+            axisTolerance,
+            heavyLoad: isHeavy(l, j),
+            plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]),
+          },
+          `${l.deck.id}.J${j.n}`,
+        );
+        const place = { deck: l.deck.id, joist: j.n, span: s + 1 };
+        for (const f of found) {
+          const there = old.some((c) => c.id === f.subject.id) ? 1 : 0;
+          out.push({
+            ...f,
+            ...(f.subject.kind === "cut" && !there ? { subject: { kind: "hole" as const, id: f.subject.id } } : {}),
+            where: { ...place, ...f.where },
+            of: { ...f.of, there },
+          });
+        }
+      });
+  }
+  for (const o of holes) {
+    const through = o.runs.flatMap((r) => cableOf(runOf.get(r)?.cable ?? "", h.catalogue) ?? []);
+    const area = through.reduce((sum, c) => sum + section(c), 0);
+    const fill = area / ((Math.PI * o.diameter ** 2) / 4);
+    const widest = Math.max(0, ...through.map((c) => overall(c)));
+    if (!atMost(fill, HOLE_FILL) || !atMost(widest, o.diameter))
+      out.push(
+        fact("hole.too-small", "hole", o.id, {
+          where: placeOfHole(o),
+          measured: fill * 100,
+          limit: HOLE_FILL * 100,
+          sense: "most",
+          unit: "%",
+          of: { diameter: o.diameter, cables: through.length, widest },
+        }),
+      );
+  }
+  return out;
+}
+
+function checkClips(h: House, clips: readonly Clips[], runs: readonly Run[]): Fact[] {
+  const out: Fact[] = [];
+  const runOf = new Map(runs.map((r) => [r.id, r]));
+  for (const c of clips) {
+    const run = runOf.get(c.run);
+    const leg = run?.legs[c.leg];
+    const cable = run && cableOf(run.cable, h.catalogue);
+    if (!run || !leg || !cable) continue;
+    const { max } = clipSpacing(cable.family, overall(cable), orientationOf(leg), c.reachable);
+    const gaps = c.marks.slice(1).map((m, i) => m - c.marks[i]!);
+    const widest = Math.max(0, ...gaps);
+    if (c.reachable && max !== null && !atMost(widest, max))
+      out.push(
+        fact("clip.spacing", "run", run.id, {
+          where: { run: run.id, leg: c.leg },
+          measured: widest,
+          limit: max,
+          sense: "most",
+          unit: "mm",
+        }),
+      );
+    // Both ends of the stretch, not only the one the tape is hooked on.
+    const lastMark = c.marks[c.marks.length - 1] ?? 0;
+    const farthest = Math.max(c.marks[0] ?? 0, pathLength(leg.path) - lastMark);
+    if (!atMost(farthest, END_MOST))
+      out.push(
+        fact("clip.end", "run", run.id, {
+          where: { run: run.id, leg: c.leg },
+          measured: farthest,
+          limit: END_MOST,
+          sense: "most",
+          unit: "mm",
+        }),
+      );
+  }
+  return out;
+}

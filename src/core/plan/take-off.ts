@@ -1,0 +1,118 @@
+import { pathLength } from "../base/wall-frame";
+import type { House } from "../house/house";
+import { accessories } from "../rules/accessories";
+import { cableOf } from "../rules/catalogue";
+import { pickGland } from "../trades/ends/gland-pick";
+import type { Clips, Hole, Run, TakeOffLine, End } from "../laid/laid";
+
+/** Widths of capping sold over chased cable, mm. Typical. */
+const cappings = [12, 25, 38];
+
+const gangName = (gang: number): string => (gang === 2 ? "2-gang" : "1-gang");
+
+/** What to buy and bring, circuit by circuit: cable, boxes, plates, clips, grommets, capping, steel plates. Lengths in metres, unrounded. */
+export function takeOff(
+  h: House,
+  runs: readonly Run[],
+  holes: readonly Hole[],
+  clips: readonly Clips[],
+  ends: readonly End[],
+): TakeOffLine[] {
+  const sums = new Map<string, TakeOffLine>();
+  const add = (
+    item: string,
+    size: string,
+    quantity: number,
+    unit: TakeOffLine["unit"],
+    circuit: string | null,
+  ): void => {
+    const key = [circuit ?? "", item, size].join("\u0000");
+    const line = sums.get(key);
+    if (line) line.quantity += quantity;
+    else sums.set(key, { item, size, quantity, unit, circuit });
+  };
+  const circuitOfPoint = new Map<string, string>();
+  for (const c of h.job.circuits)
+    for (const p of [...c.points, ...c.spurs.map((s) => s.point)]) circuitOfPoint.set(p, c.id);
+  const runOf = new Map(runs.map((r) => [r.id, r]));
+  for (const r of runs) {
+    const cable = cableOf(r.cable, h.catalogue)!;
+    add("Cable", cable.name, r.cutLength / 1000, "m", r.circuit);
+    for (const l of r.legs)
+      if (l.method === "chase" && !l.protected) {
+        const width = cappings.find((w) => w >= cable.width) ?? cappings[cappings.length - 1]!;
+        add("Capping", `${width} mm`, pathLength(l.path) / 1000, "m", r.circuit);
+      }
+  }
+  for (const p of h.points) {
+    const { point } = p;
+    const circuit = circuitOfPoint.get(point.id) ?? null;
+    const kind = accessories[point.kind];
+    if (point.kind === "junction-box" && p.deck >= 0) {
+      const hatch = h.job.settings.schools.floorJoints === "hatch";
+      add(hatch ? "Joint box" : "Maintenance-free joint box", "", 1, "each", circuit);
+      if (hatch) add("Access hatch in the floor", "", 1, "each", circuit);
+      continue;
+    }
+    add(kind.name, kind.gangs.length > 1 ? gangName(point.gang) : "", 1, "each", circuit);
+    if (point.kind === "board" || p.deck >= 0) continue;
+    add(
+      point.mount === "flush" ? "Flush box" : "Surface box",
+      `${gangName(kind.gangs.length > 1 ? point.gang : 1)}, ${point.boxDepth} mm deep`,
+      1,
+      "each",
+      circuit,
+    );
+  }
+  for (const e of ends) {
+    const p = h.points[h.pointOfId.get(e.point)!]!;
+    if (p.face >= 0 && p.point.kind !== "board" && p.point.mount === "flush")
+      add("Grommet", "20 mm", 1, "each", runOf.get(e.run)?.circuit ?? null);
+  }
+  for (const c of clips) {
+    const run = runOf.get(c.run)!;
+    add(c.metal ? "Metal clip" : "Clip", cableOf(run.cable, h.catalogue)!.name, c.marks.length, "each", run.circuit);
+  }
+  addGlands(h, runs, ends, add);
+  for (const hole of holes) if (hole.plated) add("Steel plate", "for one bore", 1, "each", null);
+  return [...sums.values()].sort((a, b) => {
+    const ka = [a.circuit ?? "\uffff", a.item, a.size].join("\u0000");
+    const kb = [b.circuit ?? "\uffff", b.item, b.size].join("\u0000");
+    return ka < kb ? -1 : ka > kb ? 1 : 0;
+  });
+}
+
+/** Glands with their parts for armoured runs, one at each end; a plugged spare at the board where the school wants one. */
+function addGlands(
+  h: House,
+  runs: readonly Run[],
+  ends: readonly End[],
+  add: (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null) => void,
+): void {
+  for (const r of runs) {
+    const cable = cableOf(r.cable, h.catalogue)!;
+    if (cable.family !== "armoured" || cable.bedding === undefined || cable.wire === undefined) continue;
+    const { gland } = pickGland(
+      { bedding: cable.bedding, overall: cable.width, wire: cable.wire },
+      true,
+      h.catalogue.glands,
+    );
+    const size = gland ? `${gland.id}, ${gland.thread}` : "ask the maker";
+    add("Gland with tag, lock ring and shroud", size, ends.filter((e) => e.run === r.id).length, "each", r.circuit);
+    const atBoard = ends.some((e) => e.run === r.id && h.points[h.pointOfId.get(e.point)!]?.point.kind === "board");
+    if (atBoard && h.job.settings.schools.spareGland === "spare")
+      add("Plug for a spare gland hole", gland?.thread ?? "", 1, "each", r.circuit);
+  }
+}
+
+/** The same list summed over all circuits. */
+export function totals(lines: readonly TakeOffLine[]): TakeOffLine[] {
+  const sums = new Map<string, TakeOffLine>();
+  for (const l of lines) {
+    const key = `${l.item}\u0000${l.size}`;
+    const s = sums.get(key);
+    if (s) s.quantity += l.quantity;
+    else sums.set(key, { ...l, circuit: null });
+  }
+  return [...sums.entries()].sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)).map(([, l]) => l);
+}

@@ -1,0 +1,154 @@
+import type { House } from "../../house/house";
+import type { Hole, Plan } from "../../laid/laid";
+import { mm } from "../../base/figures";
+import { type LaidDeck, cutsOf } from "../../house/deck";
+import { timberRules } from "../../rules/timber";
+
+/** Bores nearer to one line than this are on it: a chalk line, mm. */
+const CHALK = 1;
+
+/** Bores of a deck in one straight line across its joists: snapped once with a chalk line between two marks. */
+export interface ChalkLine {
+  deck: string;
+  /** Where the line lies along the joists: from the deck's west (or south) edge, and its coordinate in the house, mm. */
+  from: number;
+  along: number;
+  /** Distance from the left bearing face of the span, the same on every joist of the line. */
+  at: number;
+  span: number;
+  /** Joists bored, in order, with the hole of each. */
+  joists: { joist: number; hole: Hole }[];
+  /** The two end marks: first and last joist, measured from the bearing. */
+  marks: [{ joist: number; at: number }, { joist: number; at: number }];
+}
+
+/** Chalk lines of a deck: bores at one place along the joists, without a joist between them that is left whole by more than two. */
+export function chalkLines(l: LaidDeck, plan: Pick<Plan, "holes">): ChalkLine[] {
+  const mine = plan.holes.filter((o) => o.in.kind === "joist" && o.in.deck === l.deck.id);
+  const along = (o: Hole): number => (l.along === "x" ? o.centre[0]! : o.centre[1]!);
+  const sorted = [...mine].sort((p, q) => along(p) - along(q) || p.in.joist! - q.in.joist!);
+  const out: ChalkLine[] = [];
+  for (const o of sorted) {
+    const last = out[out.length - 1];
+    if (last && Math.abs(last.along - along(o)) <= CHALK && last.span === (o.in.span ?? 1))
+      last.joists.push({ joist: o.in.joist!, hole: o });
+    else
+      out.push({
+        deck: l.deck.id,
+        from: along(o) - l.origin,
+        along: along(o),
+        at: o.at,
+        span: o.in.span ?? 1,
+        joists: [{ joist: o.in.joist!, hole: o }],
+        marks: [
+          { joist: 0, at: 0 },
+          { joist: 0, at: 0 },
+        ],
+      });
+  }
+  for (const c of out) {
+    c.joists.sort((a, b) => a.joist - b.joist);
+    const [first, end] = [c.joists[0]!, c.joists[c.joists.length - 1]!];
+    c.marks = [
+      { joist: first.joist, at: first.hole.at },
+      { joist: end.joist, at: end.hole.at },
+    ];
+  }
+  return out;
+}
+
+/** One line of the boring schedule. */
+export interface BoringStep {
+  deck: string;
+  joist: number;
+  hole: Hole;
+  /** Number of the chalk line in its deck, from 1. */
+  line: number;
+}
+
+/**
+ * All bores in the order a person walks: deck by deck from below, chalk line by chalk line, out on one line and back on the next.
+ */
+export function boringOrder(h: House, plan: Pick<Plan, "holes">): BoringStep[] {
+  const decks = [...h.decks].sort((a, b) => a.underside - b.underside || (a.deck.id < b.deck.id ? -1 : 1));
+  return decks.flatMap((l) =>
+    chalkLines(l, plan).flatMap((c, i) =>
+      (i % 2 ? [...c.joists].reverse() : c.joists).map((j): BoringStep => ({
+        deck: l.deck.id,
+        joist: j.joist,
+        hole: j.hole,
+        line: i + 1,
+      })),
+    ),
+  );
+}
+
+/** How many bores of each bit, and how many steel plates. */
+export function boringTotals(plan: Pick<Plan, "holes">): { diameter: number; joists: number; walls: number }[] {
+  const by = new Map<number, { diameter: number; joists: number; walls: number }>();
+  for (const o of plan.holes) {
+    const t = by.get(o.diameter) ?? { diameter: o.diameter, joists: 0, walls: 0 };
+    if (o.in.kind === "joist") t.joists++;
+    else t.walls++;
+    by.set(o.diameter, t);
+  }
+  return [...by.values()].sort((a, b) => a.diameter - b.diameter);
+}
+
+/** Room a bore keeps to each of its limits: measured and limit, mm, as a gauge shows them. */
+export interface Margin {
+  name: string;
+  measured: number;
+  limit: number;
+  sense: "least" | "most";
+}
+
+/** Distances of a bore in a solid joist to every limit that binds it: window, size, edges of the timber, neighbours and old cuts. */
+export function boreMargins(l: LaidDeck, plan: Pick<Plan, "holes">, o: Hole): Margin[] {
+  const j = l.joists[(o.in.joist ?? 0) - 1];
+  const span = j?.spans[(o.in.span ?? 1) - 1];
+  if (!j || !span || l.deck.kind !== "solid-joists") return [];
+  const length = span[1] - span[0];
+  const near = Math.min(o.at, length - o.at);
+  const edge = Math.min(o.fromTop, l.deck.joists.depth - o.fromTop) - o.diameter / 2;
+  const out: Margin[] = [
+    { name: "From the nearer bearing, least", measured: near, limit: timberRules.hole.from * length, sense: "least" },
+    { name: "From the nearer bearing, most", measured: near, limit: timberRules.hole.to * length, sense: "most" },
+    { name: "Bit", measured: o.diameter, limit: timberRules.hole.size * l.deck.joists.depth, sense: "most" },
+    {
+      name: o.plated ? "To the edge of the timber, plated" : "To the edge of the timber",
+      measured: edge,
+      limit: o.plated ? 0 : timberRules.cableEdge,
+      sense: "least",
+    },
+  ];
+  const others = plan.holes.filter(
+    (x) => x !== o && x.in.deck === o.in.deck && x.in.joist === o.in.joist && x.in.span === o.in.span,
+  );
+  const gap = (at: number): number => Math.abs(at - o.at);
+  const next = others.sort((a, b) => gap(a.at) - gap(b.at))[0];
+  if (next)
+    out.push({
+      name: `To the bore at ${mm(next.at)}, centres`,
+      measured: gap(next.at),
+      limit: timberRules.hole.spacing * Math.max(o.diameter, next.diameter),
+      sense: "least",
+    });
+  for (const c of cutsOf(l, o.in.joist!, o.in.span ?? 1)) {
+    if (c.kind === "hole")
+      out.push({
+        name: `To the old hole at ${mm(c.at)}, centres`,
+        measured: gap(c.at),
+        limit: timberRules.hole.spacing * Math.max(o.diameter, c.diameter),
+        sense: "least",
+      });
+    else
+      out.push({
+        name: `To the old notch at ${mm(c.at)}`,
+        measured: Math.abs(c.at - o.at) - c.width / 2 - o.diameter / 2,
+        limit: timberRules.apart,
+        sense: "least",
+      });
+  }
+  return out;
+}

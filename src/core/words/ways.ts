@@ -1,0 +1,72 @@
+import { mm } from "../base/figures";
+import type { House } from "../house/house";
+import type { Change } from "../routing/freeing";
+import type { Closed, WayParts } from "../routing/why";
+
+const wallName = (h: House, id: string): string => {
+  const f = h.faces[h.faceOfWall.get(id) ?? -1];
+  return f ? `wall ${f.wall.index + 1} of ${f.room.name}` : "the wall";
+};
+const deckName = (h: House, id: string | undefined): string => h.job.decks.find((d) => d.id === id)?.name ?? "the deck";
+
+/** What was closed to find another way. */
+export function closedWords(h: House, c: Closed): string {
+  switch (c.kind) {
+    case "deck":
+      return `without ${deckName(h, c.id)}`;
+    case "bores":
+      return "by other holes";
+    case "wall":
+      return `without ${wallName(h, c.id)}`;
+    case "wall-hole":
+      return `without the hole in ${wallName(h, c.id)}`;
+  }
+}
+
+/** A change that would free a way, as something to do. */
+export function freeingWords(h: House, c: Change): string {
+  switch (c.kind) {
+    case "surface":
+      return `take ${h.job.circuits.find((x) => x.id === c.circuit)?.label ?? "the circuit"} on the surface of the walls`;
+    case "unforbid":
+      return `give up keeping ${c.name || "a part"} free`;
+    case "past-obstacle":
+      return `find a way past ${c.name} in ${deckName(h, c.deck)}`;
+    case "maker-chart":
+      return `enter where the maker of the joists of ${deckName(h, c.deck)} allows holes`;
+    case "heavy-joists":
+      return `ask an engineer about the heavy joists of ${deckName(h, c.deck)}`;
+    case "repair-cuts":
+      return `have the cut joists of ${deckName(h, c.deck)} repaired`;
+  }
+}
+
+/** The difference between two ways in words: what more and what less the other would take. */
+export function differenceWords(taken: WayParts, other: WayParts): string {
+  const words: string[] = [];
+  const length = other.length - taken.length;
+  if (Math.abs(length) >= 1) words.push(`${mm(Math.abs(length))} ${length > 0 ? "more" : "less"} cable`);
+  const count = (a: number, b: number, one: string): void =>
+    void (
+      a !== b && words.push(`${Math.abs(b - a)} ${b > a ? "more" : "fewer"} ${one}${Math.abs(b - a) === 1 ? "" : "s"}`)
+    );
+  count(taken.newBores, other.newBores, "new bore");
+  count(taken.wallHoles, other.wallHoles, "hole");
+  count(taken.bends, other.bends, "bend");
+  const stretch = (a: number, b: number, what: string): void =>
+    void (Math.abs(b - a) >= 10 && words.push(`${mm(Math.abs(b - a))} ${b > a ? "more" : "less"} ${what}`));
+  stretch(taken.chase, other.chase, "chase");
+  stretch(taken.boards, other.boards, "boards up");
+  stretch(taken.ladder, other.ladder, "off a ladder");
+  return words.length ? words.join(", ") : "the same parts, laid otherwise";
+}
+
+/** What ring and radials come to side by side. Cable m. */
+export function ringAgainstRadialsWords(c: { ring: { cable: number }; radials: { cable: number } }): string {
+  const less = c.ring.cable - c.radials.cable;
+  const cable =
+    Math.abs(less) < 0.05
+      ? "Both take the same cable"
+      : `The ${less > 0 ? "radials take" : "ring takes"} ${Math.abs(less).toFixed(1)} m less`;
+  return `${cable}. Two radials need one more way and give 40 A in all; a ring gives 32 A, and one loose terminal breaks it without a sign.`;
+}
