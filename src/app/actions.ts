@@ -3,6 +3,7 @@ import { nanoid } from "nanoid";
 import { z } from "zod";
 import { picturesNamed, readJobFile } from "../core/job/file";
 import { blankJob, idSchema } from "../core/job/model";
+import { heldRunSchema } from "../core/laid/held";
 import { keyedPatchSchema } from "../core/job/patch";
 import { siteEntrySchema } from "../core/job/site-entry";
 import { database } from "../data/client";
@@ -52,6 +53,8 @@ export async function addSiteEntries(jobId: string, entries: unknown) {
       ok: false as const,
       message: parsed.error.issues.map((i) => `${i.path.join(".")}: ${i.message}`).join("; "),
     };
+  const bad = parsed.data.findIndex((e) => e.held !== undefined && !heldRunSchema.safeParse(e.held).success);
+  if (bad >= 0) return { ok: false as const, message: `${bad}.held: is no run as it was done` };
   const db = await database();
   if (!(await findJob(db, idSchema.parse(jobId))))
     return { ok: false as const, message: "This job is no longer there." };

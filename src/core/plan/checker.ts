@@ -12,7 +12,7 @@ import { HOLE_FILL } from "../rules/bits";
 import { overall, section } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { type Fact, type Where, fact } from "../rules/fact";
-import { checkJoist, joistRefusals } from "../trades/timber/check-joist";
+import { checkJoist } from "../trades/timber/check-joist";
 import { type LaidDeck, cutsOf, isHeavy, joistFor, makerAllows, meetsPolygon } from "../house/deck";
 import { overCut } from "../trades/timber/over-cut";
 import type { Cut } from "../house/joist";

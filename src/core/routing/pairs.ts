@@ -80,6 +80,8 @@ export function pairsOf(
   });
   const ids = places.map((i) => all[i]!);
   const out: Pairs = ids.some(old) ? extended(h, matrix, ids, c, old, facts) : fresh(matrix, ids, c, isGiven);
+  // A point that no legal line reaches leaves no length below which a plan cannot go.
+  if (ok.some((x) => !x)) out.bound = null;
   branches.forEach(([from, to], i) => {
     const k = 1 + chain.length + i;
     if (!ok[k]) return;

@@ -15,7 +15,9 @@ import type { JobActions } from "../job/actions";
 import type { StageId } from "../job/stages";
 import type { Catalogue } from "../../core/rules/catalogue";
 import type { KeptAnswer } from "../bench/actions";
-import { type View, openDesk, settle, useDesk } from "../job/store";
+import { partsOfKey } from "../../core/job/run-key";
+import { stepNames } from "../../core/job/site-entry";
+import { type View, edit, openDesk, settle, useDesk } from "../job/store";
 import { recall, remember } from "../job/remember";
 import { useStoring } from "../job/storing";
 import { cancelPlanning, planAgain, usePlanner } from "../job/use-planner";
@@ -129,6 +131,7 @@ function Opened({ actions }: { actions: JobActions }) {
       </div>
       <FindBox />
       <ConflictSheet />
+      <ContradictsSheet />
     </div>
   );
 }
@@ -346,6 +349,56 @@ function Empty() {
         </Button>
       </div>
     </div>
+  );
+}
+
+/** Before a change that would move what is already done: what it touches, and a way back. */
+function ContradictsSheet() {
+  const contradicts = useDesk((s) => s.contradicts);
+  const job = useDesk((s) => s.job);
+  const siteBook = useDesk((s) => s.siteBook);
+  if (!contradicts) return null;
+  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const runs = [...new Set(contradicts.touched.map((t) => t.run))];
+  const name = (key: string): string => {
+    const p = partsOfKey(key);
+    return p ? `${label(p.from)} to ${label(p.to)}` : key;
+  };
+  const last = (key: string) => [...siteBook].reverse().find((e) => e.run === key && e.kind === "done");
+  const leave = (): void => useDesk.setState({ contradicts: null });
+  return (
+    <Sheet
+      open
+      onOpenChange={(o) => !o && leave()}
+      title="Work is already done on this"
+      about="What is in the wall stays where it was done, whatever the plan says. Changed all the same, the plan will show both, planned and done."
+    >
+      <ul className="mb-3 list-inside list-disc">
+        {runs.map((r) => {
+          const e = last(r);
+          return (
+            <li key={r}>
+              {name(r)}
+              {e?.step ? `: ${stepNames[e.step].toLowerCase()} by ${e.by}, ${e.at.slice(0, 10)}` : ""}
+            </li>
+          );
+        })}
+      </ul>
+      <div className="flex flex-wrap justify-end gap-2">
+        <Button
+          onClick={() => {
+            leave();
+            const refused = edit(contradicts.patch, true);
+            if (refused) toast.error(refused);
+          }}
+        >
+          Change it all the same
+        </Button>
+        <Button look="solid" data-do onClick={leave}>
+          Leave it as it was done
+        </Button>
+      </div>
+    </Sheet>
   );
 }
 

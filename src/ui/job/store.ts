@@ -3,6 +3,8 @@ import { nanoid } from "nanoid";
 import { create } from "zustand";
 import type { XY } from "../../core/base/polygon";
 import { type House, layHouse } from "../../core/house/house";
+import { type Touched, touchedWork } from "../../core/plan/held-work";
+import { heldRuns } from "../../core/record/held";
 import { checkInvariants, newlyOffWall } from "../../core/job/invariants";
 import type { Job } from "../../core/job/model";
 import { type Change, type KeyedPatch, applyPatch, current, inverse, parsePatch } from "../../core/job/patch";
@@ -61,6 +63,8 @@ export interface DeskState {
   /** Why the server would not store what waits; null when it did. */
   notStored: string | null;
   conflict: Conflict | null;
+  /** A change that contradicts work already done, kept until a person says whether to make it. */
+  contradicts: { patch: Change[]; touched: Touched[] } | null;
   /** The newest plan with the job and house it was worked out for; null before the first. */
   snap: Snapshot | null;
   planning: boolean;
@@ -116,6 +120,7 @@ export function openDesk(
     storing: "stored",
     notStored: null,
     conflict: null,
+    contradicts: null,
     snap: null,
     planning: true,
     progress: null,
@@ -175,15 +180,21 @@ const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({
 });
 
 /**
- * Makes an edit: checked, applied at once, remembered for undo, and put in line for storing.
+ * Makes an edit: checked, applied at once, remembered for undo, and put in line for storing. One that contradicts work already done
+ * is put to the person first.
  * @returns the sentence why it was refused, or null when it was taken
  */
-export function edit(patch: Change[]): string | null {
+export function edit(patch: Change[], knowingly = false): string | null {
   const s = useDesk.getState();
   const taken = take(s.job, patch);
   if (typeof taken === "string") {
     useDesk.setState({ shown: s.job, house: layHouse(s.job, s.catalogue) });
     return taken;
+  }
+  const touched = knowingly ? [] : touchedWork(s.job, taken.job, heldRuns(s.siteBook));
+  if (touched.length) {
+    useDesk.setState({ shown: s.job, house: layHouse(s.job, s.catalogue), contradicts: { patch, touched } });
+    return "Work is already done on this: say whether to change it all the same.";
   }
   useDesk.setState({
     ...show(taken.job),

@@ -11,13 +11,14 @@ import { mm } from "../../core/base/figures";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
 import { neededSteps } from "../../core/record/needed";
+import { holdOf } from "../../core/laid/held";
+import { heldRuns } from "../../core/record/held";
+import { personName, setPersonName } from "../kit/person";
 import { runStyles } from "../drawing/run-style";
 import { useTheme } from "../kit/theme";
 import { type Send, useEntries } from "./entries-queue";
 import { StepBar } from "./step-bar";
 import { StepDetail } from "./step-detail";
-
-const NAME_KEY = "lumbet-name";
 
 /** The site at phone width: runs as cards, one run at a time, a tap for each step. */
 export function SiteView({
@@ -41,7 +42,7 @@ export function SiteView({
   const house = useMemo(() => layHouse(job, catalogue), [job, catalogue]);
   const styles = useMemo(() => runStyles(job), [job]);
   useEffect(() => {
-    setBy(localStorage.getItem(NAME_KEY) || "Electrician 1");
+    setBy(personName() || "Electrician 1");
     setOpen(new URLSearchParams(window.location.search).get("run"));
     const back = (): void => setOpen(new URLSearchParams(window.location.search).get("run"));
     window.addEventListener("popstate", back);
@@ -65,6 +66,10 @@ export function SiteView({
       text,
       by: by.trim() || "Electrician 1",
       at: new Date().toISOString(),
+      // From the first tick on, the run stays as it was in hand.
+      ...(kind === "done" && !heldRuns(entries).some((h) => h.key === r.id)
+        ? { held: holdOf(r, plan.holes, job.points) }
+        : {}),
     });
   const all = plan.runs.map((r) => ({ r, ...stateFor(r) }));
   const todo = all.filter(({ state, needed }) => nextStep(state, needed) !== null);
@@ -166,7 +171,7 @@ export function SiteView({
                 maxLength={60}
                 onChange={(e) => {
                   setBy(e.target.value);
-                  localStorage.setItem(NAME_KEY, e.target.value);
+                  setPersonName(e.target.value);
                 }}
               />
             </label>

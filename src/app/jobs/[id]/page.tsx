@@ -4,6 +4,8 @@ import { catalogueOf } from "../../../data/catalogue";
 import { database } from "../../../data/client";
 import { findJob } from "../../../data/jobs";
 import { keptAnswers } from "../../../data/kept-answers";
+import { doneButNotHeld } from "../../../core/record/held";
+import { planOf } from "../../../data/plans";
 import { siteBookOf } from "../../../data/site-book";
 import { Desk } from "../../../ui/desk/desk";
 import { isStage, viewOf } from "../../../ui/job/stages";
@@ -27,12 +29,15 @@ export default async function Page({ params, searchParams }: Props) {
   const db = await database();
   const found = await findJob(db, id);
   if (!found) notFound();
+  // Ticks of an earlier edition are held before the desk lays anything round them.
+  const stored = await siteBookOf(db, id);
+  const record = doneButNotHeld(stored).length ? (await planOf(db, found.job)).siteBook : stored;
   const room = typeof q.room === "string" && found.job.rooms.some((r) => r.id === q.room) ? q.room : null;
   return (
     <Desk
       job={found.job}
       version={found.version}
-      siteBook={await siteBookOf(db, id)}
+      siteBook={record}
       catalogue={await catalogueOf(db)}
       kept={await keptAnswers(db, id)}
       start={{ stage: isStage(q.stage) ? q.stage : "points", room, view: viewOf(q.view) }}

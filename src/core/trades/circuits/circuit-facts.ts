@@ -1,6 +1,5 @@
 import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
-import { figure } from "../../base/figures";
 import { cookerDemand } from "./cooker";
 import { type Fact, fact } from "../../rules/fact";
 import type { Circuit, Job, Point } from "../../job/model";

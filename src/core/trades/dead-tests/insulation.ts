@@ -1,6 +1,5 @@
 import { atLeast } from "../../base/tolerance";
 import { type Fact, fact } from "../../rules/fact";
-import { figure } from "../../base/figures";
 
 /** Least insulation resistance at 500 V d.c., MΩ, and what new work usually reads. Source: BS 7671:2018+A2:2022 Table 64. */
 export const insulationLeast = 1;

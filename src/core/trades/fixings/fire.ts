@@ -1,6 +1,5 @@
 import { atMost } from "../../base/tolerance";
 import { type Fact, fact } from "../../rules/fact";
-import { mm } from "../../base/figures";
 
 /** Where cable could fall in a fire. Lengths mm. */
 export interface FirePlace {

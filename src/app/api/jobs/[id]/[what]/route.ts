@@ -3,12 +3,11 @@ import { pointsCsv } from "../../../../../core/formats/points-csv";
 import { planSheet, unrolledSheet } from "../../../../../core/formats/sheet";
 import { sheetDxf, sheetSvg } from "../../../../../core/formats/sheet-files";
 import { layHouse } from "../../../../../core/house/house";
-import { makePlan, planHouse } from "../../../../../core/plan/plan";
 import { catalogueOf } from "../../../../../data/catalogue";
 import { database } from "../../../../../data/client";
 import { jobFileOf } from "../../../../../data/job-files";
 import { findJob } from "../../../../../data/jobs";
-import { siteBookOf } from "../../../../../data/site-book";
+import { planOf } from "../../../../../data/plans";
 
 const csv = { "take-off.csv": takeOffCsv, "cut-list.csv": cutListCsv, "boring.csv": boringCsv } as const;
 const sheets = {
@@ -50,10 +49,11 @@ export async function GET(
       },
     });
   if (what === "file") return send(await jobFileOf(db, job), "application/json", ".lumbet.json");
-  const catalogue = await catalogueOf(db);
-  if (what === "points.csv") return send(pointsCsv(layHouse(job, catalogue)), "text/csv", "-points.csv");
-  if (Object.hasOwn(csv, what))
-    return send(csv[what as keyof typeof csv](job, makePlan(job, { catalogue })), "text/csv", `-${what}`);
+  if (what === "points.csv") return send(pointsCsv(layHouse(job, await catalogueOf(db))), "text/csv", "-points.csv");
+  const known = Object.hasOwn(csv, what) || Object.hasOwn(sheets, what);
+  if (!known) return missing("export", `got ${JSON.stringify(what)}; must be ${names.join(", ")}`);
+  const { house, plan } = await planOf(db, job);
+  if (Object.hasOwn(csv, what)) return send(csv[what as keyof typeof csv](job, plan), "text/csv", `-${what}`);
   if (!Object.hasOwn(sheets, what))
     return missing("export", `got ${JSON.stringify(what)}; must be ${names.join(", ")}`);
   const [view, format] = sheets[what as keyof typeof sheets];
@@ -66,8 +66,6 @@ export async function GET(
       field,
       `got ${JSON.stringify(wanted)}; must be ${list.map((x) => x.id).join(", ") || `a ${field} of this job, which has none`}`,
     );
-  const house = layHouse(job, catalogue);
-  const plan = planHouse(house);
   const sheet = view === "plan" ? planSheet(house, wanted, plan) : unrolledSheet(house, wanted, plan);
   return send(
     format === "svg" ? sheetSvg(sheet) : sheetDxf(sheet),
