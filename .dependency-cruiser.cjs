@@ -1,7 +1,58 @@
 /** Boundaries between the parts of the program; `npm run boundaries` enforces them. */
+
+/** Folders of the core from the ground up: each imports only what stands before it. The same list stands in ARCHITECTURE.md. */
+const layers = [
+  "base",
+  "rules",
+  "job",
+  "house",
+  "laid",
+  "trades",
+  "routing",
+  "plan",
+  "record",
+  "words",
+  "book",
+  "drawings",
+  "calculators",
+  "formats",
+];
+const layerRules = layers.map((layer, i) => ({
+  name: `core-${layer}-looks-down-only`,
+  comment: `core/${layer} imports only ${layers.slice(0, i).join(", ") || "nothing else of the core"}.`,
+  severity: "error",
+  from: { path: `^src/core/${layer}/`, pathNot: "\\.test\\.ts$" },
+  to: { path: `^src/core/(${layers.slice(i + 1).join("|") || "none"})/` },
+}));
+
+/** Trades side by side: none imports another, but that each may look at what stands before it here. */
+const trades = ["zones", "timber", "kitchen", "dead-tests", "outside", "fixings", "ends", "containment", "circuits", "board"];
+const tradeRules = trades.map((trade, i) => ({
+  name: `trade-${trade}-looks-down-only`,
+  severity: "error",
+  from: { path: `^src/core/trades/${trade}/`, pathNot: "\\.test\\.ts$" },
+  to: { path: `^src/core/trades/(${trades.slice(i + 1).join("|") || "none"})/` },
+}));
+
 module.exports = {
   forbidden: [
     { name: "no-cycles", severity: "error", from: {}, to: { circular: true, dependencyTypesNot: ["type-only"] } },
+    ...layerRules,
+    ...tradeRules,
+    {
+      name: "core-folders-are-listed",
+      comment: "A folder of the core that is not in the list has no place in the order.",
+      severity: "error",
+      from: {},
+      to: { path: `^src/core/(?!(${layers.join("|")})/)` },
+    },
+    {
+      name: "words-only-above-the-plan",
+      comment: "Checks return facts. Only screens, papers, calculators and the command line put them in words.",
+      severity: "error",
+      from: { path: "^src/core/(base|rules|job|house|laid|trades|routing|plan|record)/", pathNot: "\\.test\\.ts$" },
+      to: { path: "^src/core/words/" },
+    },
     {
       name: "core-is-pure",
       comment: "The core imports nothing outside itself but zod and small pure libraries.",

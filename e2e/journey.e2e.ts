@@ -120,9 +120,9 @@ describe("from a surveyed room to a tick on site", () => {
     await press("Bored: DB1 to K1");
     await page.waitForSelector('[data-to-send="0"]');
     await page.reload();
-    await page.waitForSelector('[data-run="k.board-k1"]');
-    expect(await text('[data-run="k.board-k1"]')).toMatch(/✓ Bored/);
-    await page.click('[data-run="k.board-k1"] button');
+    await page.waitForSelector('[data-run="k.board.k1"]');
+    expect(await text('[data-run="k.board.k1"]')).toMatch(/✓ Bored/);
+    await page.click('[data-run="k.board.k1"] button');
     await page.waitForSelector('[data-step="drawn-in"]');
     await press("Take back");
     await page.waitForSelector('[data-step="bored"]');

@@ -8,7 +8,7 @@ import {
   standardCatalogue,
   withRows,
 } from "../core/rules/catalogue";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import { rowsOf } from "./job-rows";
 import * as schema from "./schema";
 

@@ -1,12 +1,9 @@
 import { mkdirSync } from "node:fs";
 import { isAbsolute, join } from "node:path";
-import type { PgDatabase, PgQueryResultHKT } from "drizzle-orm/pg-core";
+import type { Db } from "./db";
 import { lockFolder } from "./folder-lock";
 import * as schema from "./schema";
 import { upgradeStored } from "./upgrade-stored";
-
-/** The database as repositories see it: Drizzle's PostgreSQL dialect, whatever runs below. */
-export type Db = PgDatabase<PgQueryResultHKT, typeof schema>;
 
 /** Folder of the embedded database: LUMBET_DATA, or `data` in the working folder. */
 export function dataFolder(): string {

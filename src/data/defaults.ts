@@ -1,6 +1,6 @@
 import { eq } from "drizzle-orm";
 import { type Schools, schoolsSchema } from "../core/rules/schools";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import * as schema from "./schema";
 
 /** The schools with which new jobs start. */

@@ -1,7 +1,7 @@
 import { type JobFile, picturesNamed, renamedInCatalogue, rowsForJob, writeJobFile } from "../core/job/file";
 import type { Job } from "../core/job/model";
 import { addRowsOfFile, ownRows } from "./catalogue";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import { writeJob } from "./job-rows";
 import { addPictures, picturesOf } from "./pictures";
 import { addSiteEntries, siteBookOf } from "./site-book";

@@ -3,7 +3,7 @@ import type { PgTable } from "drizzle-orm/pg-core";
 import type { Collection, Job } from "../core/job/model";
 import { canonical, collectionNames, jobSchema } from "../core/job/model";
 import { type Head, headNames } from "../core/job/patch";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import * as schema from "./schema";
 
 /** Table of each collection. */

@@ -12,7 +12,7 @@ import {
   parsePatch,
 } from "../core/job/patch";
 import { catalogueFrom, ownRowsColumn } from "./catalogue";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import { type RowChanges, jobColumns, jobOfRow, readJob, rowsOf, writeJob, writeRows } from "./job-rows";
 import * as schema from "./schema";
 

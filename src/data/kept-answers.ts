@@ -1,5 +1,5 @@
 import { desc, eq } from "drizzle-orm";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import * as schema from "./schema";
 
 /** An answer of the Bench kept by name, for one job or for none. */

@@ -1,6 +1,6 @@
 import { and, eq } from "drizzle-orm";
 import type { JobFile } from "../core/job/file";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import * as schema from "./schema";
 
 /** A picture kept beside a job: its kind and the file as base64. */

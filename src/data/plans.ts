@@ -9,7 +9,7 @@ import { planHouse } from "../core/plan/plan";
 import { doneButNotHeld, heldRuns } from "../core/record/held";
 import type { Catalogue } from "../core/rules/catalogue";
 import { catalogueOf } from "./catalogue";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import { addSiteEntries, siteBookOf } from "./site-book";
 
 /** Plans kept in memory under the hash of all they are made from. */

@@ -1,5 +1,5 @@
 import { sql } from "drizzle-orm";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import { ternCottage } from "./demo/tern-cottage";
 import { addJob } from "./jobs";
 import * as schema from "./schema";

@@ -1,6 +1,6 @@
 import { asc, eq } from "drizzle-orm";
 import type { SiteEntry } from "../core/job/site-entry";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import * as schema from "./schema";
 
 /** All lines of a job's site book, oldest first. */

@@ -1,7 +1,7 @@
 import { eq, sql } from "drizzle-orm";
 import { keyOfOldId } from "../core/job/run-key";
 import { onePinAKey } from "../core/job/upgrades";
-import type { Db } from "./client";
+import type { Db } from "./db";
 import { rowsOf } from "./job-rows";
 import * as schema from "./schema";
 

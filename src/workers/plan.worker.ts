@@ -1,13 +1,16 @@
 import { expose } from "comlink";
 import type { Catalogue } from "../core/rules/catalogue";
-import { layHouse } from "../core/house/house";
+import { type House, layHouse } from "../core/house/house";
+import { relayHouse } from "../core/house/relay";
+import { type Change, applyPatch } from "../core/job/patch";
+import type { HeldRun } from "../core/laid/held";
 import type { Job } from "../core/job/model";
 import { type RingAgainstRadials, type Variant, ringAgainstRadials, variantsOf } from "../core/plan/compare-plans";
 import type { SiteEntry } from "../core/job/site-entry";
 import { withFix } from "../core/plan/tried-fixes";
 import { heldRuns } from "../core/record/held";
 import type { Fix } from "../core/rules/fact";
-import { makePlan } from "../core/plan/plan";
+import { makePlan, planHouse } from "../core/plan/plan";
 import type { Plan } from "../core/laid/laid";
 import { buildGraph } from "../core/routing/build";
 import { type Freeing, whatFrees } from "../core/routing/freeing";
@@ -19,15 +22,31 @@ const TELL = 120;
 /** The core's plan and the questions about it, off the main thread. */
 let last: Plan | null = null;
 
+/** The job and house that this worker knows; what comes later is told as changes to it. */
+let known: { job: Job; house: House; catalogue: Catalogue; held: HeldRun[] } | null = null;
+
 const api = {
-  /** @param quick true while something is dragged: the runs of the last plan are laid again as they are joined, without a second look */
+  /** Tells the worker the whole job, once: later it hears only what has changed. */
+  open: (job: Job, catalogue: Catalogue, siteBook: readonly SiteEntry[]): void => {
+    known = { job, house: layHouse(job, catalogue), catalogue, held: heldRuns(siteBook) };
+    last = null;
+  },
+  /**
+   * The plan of the known job with some changes made to it, which it knows from then on.
+   * @param siteBook the record, when it has changed
+   * @param quick true while something is dragged: the runs of the last plan are laid again as they are joined, without a second look
+   * @throws when no job has been told
+   */
   plan: (
-    job: Job,
-    catalogue: Catalogue,
-    siteBook: readonly SiteEntry[],
+    changes: readonly Change[],
+    siteBook: readonly SiteEntry[] | null,
     quick: boolean,
     tell?: (share: number) => void,
   ): Plan => {
+    if (!known) throw new Error("the planner has not been told a job");
+    const job = applyPatch(known.job, changes);
+    const house = relayHouse(known.house, job);
+    known = { ...known, job, house, held: siteBook ? heldRuns(siteBook) : known.held };
     let told = performance.now();
     const progress = (done: number, of: number): void => {
       const now = performance.now();
@@ -35,9 +54,8 @@ const api = {
       told = now;
       tell?.(done / of);
     };
-    const plan = makePlan(job, {
-      catalogue,
-      held: heldRuns(siteBook),
+    const plan = planHouse(house, {
+      held: known.held,
       clock: () => performance.now(),
       before: quick ? last : null,
       ...(tell ? { progress } : {}),

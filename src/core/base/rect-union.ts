@@ -103,9 +103,14 @@ export function unionCovers(z: RectUnion, a: UV, b: UV): boolean {
   const lo = level ? Math.min(a.u, b.u) : Math.min(a.v, b.v);
   const hi = level ? Math.max(a.u, b.u) : Math.max(a.v, b.v);
   const at = level ? a.v : a.u;
+  // Most lines lie in one rectangle from end to end.
+  for (const r of z.rects) {
+    const [c0, c1, s0, s1] = level ? [r.v0, r.v1, r.u0, r.u1] : [r.u0, r.u1, r.v0, r.v1];
+    if (at >= c0 - EPS && at <= c1 + EPS && s0 <= lo + EPS && s1 >= hi - EPS) return true;
+  }
   let reached = lo;
   // Sweep: repeatedly extend with any rectangle that holds the line at the reached place.
-  const stretches = z.bands.flatMap((s) => bandStretch(s, level, at) ?? []);
+  const stretches = z.bands.length ? z.bands.flatMap((s) => bandStretch(s, level, at) ?? []) : [];
   for (let guard = 0; guard <= z.rects.length + z.bands.length; guard++) {
     let next = reached;
     let any = false;

@@ -5,7 +5,7 @@ import { boxOf, plateOf } from "../rules/accessories";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 import { type LaidDeck, layDeck } from "./deck";
 import { type OpeningOnFace, type PointOnFace, type WallFaceShape, type Zone, wallZones } from "./wall-zones";
-import type { Job, Point, Room, Wall } from "../job/model";
+import type { Job, Opening, Point, Room, Wall } from "../job/model";
 
 /** A point where it stands in the house. */
 export interface PlacedPoint {
@@ -59,100 +59,113 @@ export function roomFloor(job: Job, room: Room): number {
   return job.storeys.find((s) => s.id === room.storey)?.level ?? 0;
 }
 
+/** The faces of one room, numbered from `base`, as bare walls: no points, zones or opposite faces yet. */
+export function facesOfRoom(
+  room: Room,
+  walls: readonly Wall[],
+  openingsOf: (wall: string) => readonly Opening[],
+  floor: number,
+  base: number,
+): Face[] {
+  const sorted = [...walls].sort((a, b) => a.index - b.index);
+  const n = sorted.length;
+  /** An angle with a side that has no wall is no corner. */
+  const solid = (i: number): boolean => sorted[(i + n) % n]!.build !== "open";
+  return sorted.map((wall, i): Face => {
+    const frame = wallFrame(room.outline, wall.index, floor);
+    const before = wallFrame(room.outline, (wall.index + n - 1) % n, floor);
+    const after = wallFrame(room.outline, (wall.index + 1) % n, floor);
+    return {
+      n: base + i,
+      wall,
+      room,
+      frame,
+      floor,
+      shape: {
+        length: frame.length,
+        height: room.height,
+        thickness: wall.thickness,
+        openings: openingsOf(wall.id).map(({ u, v, width, height }): OpeningOnFace => ({ u, v, width, height })),
+        cornerLeft: solid(i - 1) && isAngle(before.along, frame.along),
+        cornerRight: solid(i + 1) && isAngle(frame.along, after.along),
+        ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}),
+      },
+      points: [],
+      reverse: [],
+      zones: [],
+      left: base + ((i + n - 1) % n),
+      right: base + ((i + 1) % n),
+      opposite: [],
+    };
+  });
+}
+
+/** A point where it stands, on faces and decks already laid out. */
+export function placePoint(point: Point, on: Pick<House, "faces" | "faceOfWall" | "decks" | "deckOfId">): PlacedPoint {
+  const { place } = point;
+  const face = place.on === "wall" ? (on.faceOfWall.get(place.wall) ?? -1) : -1;
+  const deck = place.on === "deck" ? (on.deckOfId.get(place.deck) ?? -1) : -1;
+  const space = layPoint(on, place) ?? (place.on === "deck" ? [place.x, place.y, 0] : [0, 0, 0]);
+  return { point, plate: plateOf(point), box: boxOf(point), face, deck, space };
+}
+
+/** A point as its face sees it. */
+export const onFace = (p: PlacedPoint): PointOnFace => {
+  const { u, v } = p.point.place as { u: number; v: number };
+  return { id: p.point.id, u, v, ...p.plate };
+};
+
+/** What stands on the other side of a face's wall, and the zones that follow from both: after all points are placed. */
+export function dressFace(f: Face, faces: readonly Face[]): void {
+  f.reverse = f.opposite.flatMap((o) => {
+    const other = faces[o]!;
+    return other.points.flatMap((p): PointOnFace[] => {
+      const here = toFace(f.frame, toSpace(other.frame, p));
+      const seen = here.u >= 0 && here.u <= f.shape.length && here.v >= 0 && here.v <= f.shape.height;
+      return seen ? [{ ...p, u: here.u, v: here.v }] : [];
+    });
+  });
+  // Out of doors nothing is hidden in the face, and a side without a wall has none: no zones there.
+  f.zones = f.room.kind === "yard" || f.wall.build === "open" ? [] : wallZones(f.shape, f.points, f.reverse);
+}
+
 /** Lays the job out: faces with zones, decks with joists, points in space. Pure; a few milliseconds for a house. */
 export function layHouse(job: Job, catalogue: Catalogue = standardCatalogue): House {
   const faces: Face[] = [];
-  const faceOfWall = new Map<string, number>();
   const wallsByRoom = groupBy(job.walls, (w) => w.room);
   const openingsByWall = groupBy(job.openings, (o) => o.wall);
-  for (const room of job.rooms) {
-    const walls = [...(wallsByRoom.get(room.id) ?? [])].sort((a, b) => a.index - b.index);
-    const floor = roomFloor(job, room);
-    const base = faces.length;
-    const n = walls.length;
-    /** An angle with a side that has no wall is no corner. */
-    const solid = (i: number): boolean => walls[(i + n) % n]!.build !== "open";
-    walls.forEach((wall, i) => {
-      const frame = wallFrame(room.outline, wall.index, floor);
-      const before = wallFrame(room.outline, (wall.index + n - 1) % n, floor);
-      const after = wallFrame(room.outline, (wall.index + 1) % n, floor);
-      const openings: OpeningOnFace[] = (openingsByWall.get(wall.id) ?? []).map(({ u, v, width, height }) => ({
-        u,
-        v,
-        width,
-        height,
-      }));
-      faceOfWall.set(wall.id, base + i);
-      faces.push({
-        n: base + i,
-        wall,
+  for (const room of job.rooms)
+    faces.push(
+      ...facesOfRoom(
         room,
-        frame,
-        floor,
-        shape: {
-          length: frame.length,
-          height: room.height,
-          thickness: wall.thickness,
-          openings,
-          cornerLeft: solid(i - 1) && isAngle(before.along, frame.along),
-          cornerRight: solid(i + 1) && isAngle(frame.along, after.along),
-          ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}),
-        },
-        points: [],
-        reverse: [],
-        zones: [],
-        left: base + ((i + n - 1) % n),
-        right: base + ((i + 1) % n),
-        opposite: [],
-      });
-    });
-  }
+        wallsByRoom.get(room.id) ?? [],
+        (wall) => openingsByWall.get(wall) ?? [],
+        roomFloor(job, room),
+        faces.length,
+      ),
+    );
+  const faceOfWall = new Map(faces.map((f) => [f.wall.id, f.n]));
   const decks = job.decks.map(layDeck);
   const deckOfId = new Map(job.decks.map((d, i) => [d.id, i]));
-  const points: PlacedPoint[] = [];
-  const pointOfId = new Map<string, number>();
-  for (const point of job.points) {
-    const plate = plateOf(point);
-    const placed = place(point, faces, faceOfWall, decks, deckOfId);
-    pointOfId.set(point.id, points.length);
-    points.push({ point, plate, box: boxOf(point), ...placed });
-    if (placed.face >= 0 && point.place.on === "wall")
-      faces[placed.face]!.points.push({ id: point.id, u: point.place.u, v: point.place.v, ...plate });
-  }
-  findOpposites(faces);
-  for (const f of faces) {
-    for (const o of f.opposite) {
-      const other = faces[o]!;
-      for (const p of other.points) {
-        const here = toFace(f.frame, toSpace(other.frame, p));
-        if (here.u >= 0 && here.u <= f.shape.length && here.v >= 0 && here.v <= f.shape.height)
-          f.reverse.push({ ...p, u: here.u, v: here.v });
+  const on = { faces, faceOfWall, decks, deckOfId };
+  const points = job.points.map((p) => placePoint(p, on));
+  for (const p of points) if (p.face >= 0) faces[p.face]!.points.push(onFace(p));
+  for (const a of faces)
+    for (const b of faces)
+      if (b.n > a.n && opposes(a, b)) {
+        a.opposite.push(b.n);
+        b.opposite.push(a.n);
       }
-    }
-    // Out of doors nothing is hidden in the face, and a side without a wall has none: no zones there.
-    f.zones = f.room.kind === "yard" || f.wall.build === "open" ? [] : wallZones(f.shape, f.points, f.reverse);
-  }
+  for (const f of faces) dressFace(f, faces);
+  const pointOfId = new Map(job.points.map((p, i) => [p.id, i]));
   return { job, catalogue, faces, faceOfWall, decks, deckOfId, points, pointOfId };
 }
 
-function place(
-  p: Point,
-  faces: Face[],
-  faceOfWall: Map<string, number>,
-  decks: LaidDeck[],
-  deckOfId: Map<string, number>,
-): Pick<PlacedPoint, "face" | "deck" | "space"> {
-  if (p.place.on === "wall") {
-    const face = faceOfWall.get(p.place.wall) ?? -1;
-    return { face, deck: -1, space: face < 0 ? [0, 0, 0] : toSpace(faces[face]!.frame, p.place) };
-  }
-  const deck = deckOfId.get(p.place.deck) ?? -1;
-  const d = decks[deck];
-  return { face: -1, deck, space: [p.place.x, p.place.y, d ? (p.place.face === "ceiling" ? d.underside : d.top) : 0] };
-}
-
 /** A place in the space of a house already laid out; null where its wall or deck is not there. */
-export function layPoint(h: House, at: Point["place"]): XYZ | null {
+export function layPoint(
+  h: Pick<House, "faces" | "faceOfWall" | "decks" | "deckOfId">,
+  at: Point["place"],
+): XYZ | null {
   if (at.on === "wall") {
     const f = h.faces[h.faceOfWall.get(at.wall) ?? -1];
     return f ? toSpace(f.frame, at) : null;
@@ -163,26 +176,18 @@ export function layPoint(h: House, at: Point["place"]): XYZ | null {
 
 const isAngle = (a: XY, b: XY): boolean => Math.abs(a.x * b.y - a.y * b.x) > 0.01 || a.x * b.x + a.y * b.y < 0;
 
-function findOpposites(faces: Face[]): void {
-  for (const a of faces)
-    for (const b of faces) {
-      if (b.n <= a.n || a.room.id === b.room.id) continue;
-      if (a.frame.along.x * b.frame.along.x + a.frame.along.y * b.frame.along.y > -0.999) continue;
-      if (a.floor >= b.floor + b.shape.height || b.floor >= a.floor + a.shape.height) continue;
-      const p = toFace(a.frame, b.frame.origin);
-      const q = toFace(a.frame, toSpace(b.frame, { u: b.shape.length, v: 0 }));
-      // The other room lies behind this face: its plane is a wall's thickness away, on the far side.
-      const gap = -p.into;
-      if (
-        gap < 10 ||
-        Math.abs(gap - a.shape.thickness) > FACE_SLACK ||
-        Math.abs(gap - b.shape.thickness) > Math.max(FACE_SLACK, 0)
-      )
-        continue;
-      if (Math.min(p.u, q.u) >= a.shape.length - 10 || Math.max(p.u, q.u) <= 10) continue;
-      a.opposite.push(b.n);
-      b.opposite.push(a.n);
-    }
+/** True when two faces of different rooms are the two sides of one wall. */
+export function opposes(a: Face, b: Face): boolean {
+  if (a.room.id === b.room.id) return false;
+  if (a.frame.along.x * b.frame.along.x + a.frame.along.y * b.frame.along.y > -0.999) return false;
+  if (a.floor >= b.floor + b.shape.height || b.floor >= a.floor + a.shape.height) return false;
+  const p = toFace(a.frame, b.frame.origin);
+  const q = toFace(a.frame, toSpace(b.frame, { u: b.shape.length, v: 0 }));
+  // The other room lies behind this face: its plane is a wall's thickness away, on the far side.
+  const gap = -p.into;
+  if (gap < 10 || Math.abs(gap - a.shape.thickness) > FACE_SLACK || Math.abs(gap - b.shape.thickness) > FACE_SLACK)
+    return false;
+  return Math.min(p.u, q.u) < a.shape.length - 10 && Math.max(p.u, q.u) > 10;
 }
 
 /** True when a deck lies over (or under) a place in plan, with its edge within a wall's reach. */

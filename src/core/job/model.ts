@@ -431,11 +431,13 @@ export const collections = {
 export type Collection = keyof typeof collections;
 export const collectionNames = Object.keys(collections) as Collection[];
 
+/** Order of ids, by their code units: the same everywhere. */
+export const byId = (a: { id: string }, b: { id: string }): number => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+
 /** Lists sorted by id, so that the same things make the same job whatever order they were added in. */
 export function canonical(job: Job): Job {
   const out = { ...job };
-  for (const c of collectionNames)
-    (out as Record<string, unknown>)[c] = [...job[c]].sort((a, b) => (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
+  for (const c of collectionNames) (out as Record<string, unknown>)[c] = [...job[c]].sort(byId);
   return out;
 }
 

@@ -1,13 +1,5 @@
 import { z } from "zod";
-import {
-  type Collection,
-  type Job,
-  canonical,
-  collectionNames,
-  collections,
-  dwellingSchema,
-  settingsSchema,
-} from "./model";
+import { type Collection, type Job, byId, collectionNames, collections, dwellingSchema, settingsSchema } from "./model";
 
 /** Heads of a job that are edited whole. */
 const headSchemas = {
@@ -84,18 +76,46 @@ export function clashesOf(job: Job, patch: readonly Change[]): Pick<Change, "col
 export const inverse = (patch: readonly Change[]): Change[] =>
   [...patch].reverse().map((c) => ({ ...c, before: c.after, after: c.before }));
 
-/** Applies a patch without judging it; returns a new job in canonical order. Unknown heads are ignored. */
+/** Applies a patch without judging it to a job in canonical order; returns a new one in that order. Unknown heads are ignored. */
 export function applyPatch(job: Job, patch: readonly Change[]): Job {
   const out: Record<string, unknown> = { ...job };
+  const last = new Map<Collection, Map<string, unknown>>();
   for (const c of patch) {
     if (c.collection === "head") {
       if (Object.hasOwn(headSchemas, c.id)) out[c.id] = c.after;
       continue;
     }
-    const rest = (out[c.collection] as { id: string }[]).filter((x) => x.id !== c.id);
-    out[c.collection] = c.after === null ? rest : [...rest, c.after];
+    const list = last.get(c.collection) ?? new Map<string, unknown>();
+    last.set(c.collection, list.set(c.id, c.after));
   }
-  return canonical(out as Job);
+  // Only the lists that a patch names are made anew; the others are the same lists.
+  for (const [collection, changes] of last) {
+    const rest = (job[collection] as { id: string }[]).filter((x) => !changes.has(x.id));
+    const put = [...changes.values()].filter((x) => x !== null && x !== undefined) as { id: string }[];
+    out[collection] = [...rest, ...put].sort(byId);
+  }
+  return out as unknown as Job;
+}
+
+/**
+ * The changes that lead from one job to another, found by identity: what a patch left alone is the same thing in both. Both in
+ * canonical order. `before` is left out of each, since it is for applying, not for judging.
+ */
+export function changesBetween(from: Job, to: Job): Change[] {
+  const out: Change[] = [];
+  for (const h of headNames)
+    if (from[h] !== to[h]) out.push({ collection: "head", id: h, before: undefined, after: to[h] });
+  for (const collection of collectionNames) {
+    const [a, b] = [from[collection], to[collection]] as [{ id: string }[], { id: string }[]];
+    if (a === b) continue;
+    const was = new Map(a.map((x) => [x.id, x]));
+    for (const x of b) {
+      if (was.get(x.id) !== x) out.push({ collection, id: x.id, before: undefined, after: x });
+      was.delete(x.id);
+    }
+    for (const id of was.keys()) out.push({ collection, id, before: undefined, after: null });
+  }
+  return out;
 }
 
 /** A change that cannot be accepted, with the field and words. */

@@ -45,6 +45,15 @@ interface Lane {
 /** A bore place and a hole drilled already are one when they are this near, mm. */
 const SAME_PLACE = 1;
 
+const linesOfDeck = new WeakMap<LaidDeck, ReturnType<typeof boreLines>[]>();
+
+/** Where every joist of a deck may be bored. Kept with the deck, which a house shares with the one before while nothing of it changes. */
+function boreLinesOf(l: LaidDeck): ReturnType<typeof boreLines>[] {
+  let lines = linesOfDeck.get(l);
+  if (!lines) linesOfDeck.set(l, (lines = l.joists.map((j) => boreLines(l, j))));
+  return lines;
+}
+
 /** Positions along a joist where it may be bored: tidy distances from the nearer bearing, clear of existing cuts. Absolute. */
 export function boreLines(
   l: LaidDeck,
@@ -131,7 +140,7 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
     ...l.deck.obstacles,
     ...h.job.forbidden.flatMap((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? [x.place] : [])),
   ]);
-  const lineList = l.joists.map((j) => boreLines(l, j));
+  const lineList = boreLinesOf(l);
   const bays: { stations: number[]; lanes: [Lane | null, Lane | null] }[] = [];
   for (let b = 0; b <= l.joists.length; b++) {
     const below = l.joists[b - 1];

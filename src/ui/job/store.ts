@@ -3,6 +3,7 @@ import { nanoid } from "nanoid";
 import { create } from "zustand";
 import type { XY } from "../../core/base/polygon";
 import { type House, layHouse } from "../../core/house/house";
+import { relayHouse } from "../../core/house/relay";
 import { type Touched, touchedWork } from "../../core/plan/held-work";
 import { heldRuns } from "../../core/record/held";
 import { checkInvariants, newlyOffWall } from "../../core/job/invariants";
@@ -176,7 +177,7 @@ export const keyed = (patch: Change[]): KeyedPatch => ({ key: nanoid(12), patch 
 const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({
   job,
   shown: job,
-  house: layHouse(job, useDesk.getState().catalogue),
+  house: relayHouse(useDesk.getState().house, job, useDesk.getState().catalogue),
 });
 
 /**
@@ -188,12 +189,12 @@ export function edit(patch: Change[], knowingly = false): string | null {
   const s = useDesk.getState();
   const taken = take(s.job, patch);
   if (typeof taken === "string") {
-    useDesk.setState({ shown: s.job, house: layHouse(s.job, s.catalogue) });
+    useDesk.setState({ shown: s.job, house: relayHouse(s.house, s.job, s.catalogue) });
     return taken;
   }
   const touched = knowingly ? [] : touchedWork(s.job, taken.job, heldRuns(s.siteBook));
   if (touched.length) {
-    useDesk.setState({ shown: s.job, house: layHouse(s.job, s.catalogue), contradicts: { patch, touched } });
+    useDesk.setState({ shown: s.job, house: relayHouse(s.house, s.job, s.catalogue), contradicts: { patch, touched } });
     return "Work is already done on this: say whether to change it all the same.";
   }
   useDesk.setState({
@@ -232,12 +233,12 @@ const sentence = (r: { path: string; message: string }): string => {
 export function preview(patch: Change[]): void {
   const s = useDesk.getState();
   const shown = applyPatch(s.job, patch);
-  useDesk.setState({ shown, house: layHouse(shown, s.catalogue) });
+  useDesk.setState({ shown, house: relayHouse(s.house, shown, s.catalogue) });
 }
 
 export function endPreview(): void {
   const s = useDesk.getState();
-  if (s.shown !== s.job) useDesk.setState({ shown: s.job, house: layHouse(s.job, s.catalogue) });
+  if (s.shown !== s.job) useDesk.setState({ shown: s.job, house: relayHouse(s.house, s.job, s.catalogue) });
 }
 
 function step(from: "past" | "future", to: "past" | "future"): boolean {

@@ -3,6 +3,7 @@ import { type Remote, proxy, wrap } from "comlink";
 import { useEffect } from "react";
 import type { House } from "../../core/house/house";
 import type { Job } from "../../core/job/model";
+import { changesBetween } from "../../core/job/patch";
 import type { PlanWorker } from "../../workers/plan.worker";
 import { type DeskState, useDesk } from "./store";
 
@@ -39,6 +40,8 @@ export function usePlanner(): void {
     let worker: Worker;
     let remote: Remote<PlanWorker>;
     let turn = 0;
+    /** What the worker knows; null for one just begun. */
+    let told: Pick<Asked, "job" | "siteBook"> | null = null;
     let busySince: number | null = null;
     let next = false;
     let stopped = false;
@@ -46,6 +49,7 @@ export function usePlanner(): void {
 
     const begin = (): void => {
       worker = new Worker(new URL("../../workers/plan.worker.ts", import.meta.url), { type: "module" });
+      told = null;
       // A worker that cannot start, or falls over outside a question, says so here and never answers.
       worker.onerror = (e) => fault(e.message || "the planner could not be started");
       worker.onmessageerror = () => fault("the planner's answer could not be read");
@@ -79,12 +83,18 @@ export function usePlanner(): void {
         if (mine === turn && !stopped) useDesk.setState({ progress: share });
       });
       try {
-        const { catalogue } = useDesk.getState();
-        const plan = await remote.plan(asked.job, catalogue, asked.siteBook, asked.quick, tell);
+        // The worker is told the job whole once, and after that only what has changed.
+        if (!told) await remote.open(asked.job, useDesk.getState().catalogue, asked.siteBook);
+        const changes = told ? changesBetween(told.job, asked.job) : [];
+        const record = told && told.siteBook !== asked.siteBook ? asked.siteBook : null;
+        told = { job: asked.job, siteBook: asked.siteBook };
+        const plan = await remote.plan(changes, record, asked.quick, tell);
         if (stopped || mine !== turn) return;
         useDesk.setState({ snap: { job: asked.job, house: asked.house, plan }, planFault: null });
       } catch (e) {
         if (stopped || mine !== turn) return;
+        // What it knows after a fault is not certain: the next question tells it all again.
+        told = null;
         useDesk.setState({ planFault: e instanceof Error ? e.message : String(e) });
       }
       busySince = null;

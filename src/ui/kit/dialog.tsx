@@ -41,10 +41,13 @@ export function Sheet({
             if (start instanceof HTMLInputElement) start.select();
           }}
           onKeyDown={(e) => {
-            // Enter in a line of a dialog does what the dialog is for, once the field has taken what was typed.
+            // Where one line is all there is to type, Enter does what the dialog is for, once the line has taken it.
             if (e.key !== "Enter" || e.defaultPrevented || !(e.target instanceof HTMLInputElement)) return;
-            if (e.target.form || ["checkbox", "radio", "file"].includes(e.target.type)) return;
             const content = e.currentTarget;
+            const lines = [...content.querySelectorAll("input")].filter(
+              (x) => !["checkbox", "radio", "file", "hidden"].includes(x.type),
+            );
+            if (e.target.form || lines.length !== 1 || lines[0] !== e.target) return;
             setTimeout(() => content.querySelector<HTMLButtonElement>("[data-do]:not([disabled])")?.click());
           }}
           onInteractOutside={(e) => keep && e.preventDefault()}
