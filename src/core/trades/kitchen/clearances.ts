@@ -44,7 +44,8 @@ export function checkClearances(
       u === null ? {} : { of: { u }, fix: [{ collection: "points", id: p.id, set: { u } }] };
     for (const s of input.sinks) {
       if (!aboveTop) {
-        if (gap(own, s) === 0 && p.kind !== "control")
+        // Beside the bowl, edge to edge, is not under it.
+        if (below(own.u0, s.u1) && below(s.u0, own.u1) && p.kind !== "control")
           out.push(fact("kitchen.under-sink", "point", p.id, move(clearOf(p, s, 0, wallLength))));
         continue;
       }

@@ -1,0 +1,10 @@
+import { defineConfig } from "vitest/config";
+
+/** Tests of the core alone, with few examples each: a mutant is judged by whether a test notices it, not by how often it is asked. */
+export default defineConfig({
+  test: {
+    include: ["src/core/**/*.test.ts"],
+    testTimeout: 60_000,
+    setupFiles: ["./scripts/few-examples.ts"],
+  },
+});
