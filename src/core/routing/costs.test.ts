@@ -92,8 +92,13 @@ describe("what the router weighs", () => {
           if (!t.way) continue;
           site.count(t, t.way, -1);
           const way = site.wayFor(t)!;
-          for (const e of way.edges)
-            for (const axis of [0, 1, 2]) if (axis !== g.axis[e] && site.at[g.b[e]! * 3 + axis]! > 0) count++;
+          way.edges.forEach((e, k) => {
+            const next = way.edges[k + 1];
+            // Straight on through a place where another cable goes another way.
+            if (next === undefined || g.axis[next] !== g.axis[e]) return;
+            const n = [g.a[e]!, g.b[e]!].find((x) => x === g.a[next] || x === g.b[next])!;
+            if ([0, 1, 2].some((axis) => axis !== g.axis[e] && site.at[n * 3 + axis]! > 0)) count++;
+          });
           site.count(t, t.way, 1);
         }
       }
