@@ -1,7 +1,7 @@
 // Mutation testing of the core: `npm run mutants [folder]`, such as `npm run mutants trades/timber`. Not part of `npm test`.
 const folder = process.env.MUTANTS ?? "";
 
-/** @type {import('@stryker-mutator/api/core').PartialStrykerOptions} */
+/** @type {Record<string, unknown>} */
 export default {
   packageManager: "npm",
   plugins: ["@stryker-mutator/vitest-runner"],

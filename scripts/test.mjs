@@ -70,6 +70,8 @@ check("route types", () => bin("next/dist/bin/next", "typegen"));
 check("types", () => bin("typescript/bin/tsc", "--noEmit"));
 check("types of the core, without DOM or Node", () => bin("typescript/bin/tsc", "--noEmit", "-p", "src/core"));
 check("lint", () => bin("eslint/bin/eslint.js", "src", "e2e", "scripts"));
+check("layout", () => bin("prettier/bin/prettier.cjs", "--check", "--log-level=warn", "."));
+check("nothing unused", () => bin("knip/bin/knip.js", "--no-progress"));
 check("boundaries", () =>
   bin("dependency-cruiser/bin/dependency-cruise.mjs", "src", "--config", ".dependency-cruiser.cjs"),
 );

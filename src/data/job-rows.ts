@@ -1,4 +1,4 @@
-import { type SQL, eq, getTableColumns, getTableName, sql } from "drizzle-orm";
+import { type SQL, getTableColumns, getTableName, sql } from "drizzle-orm";
 import type { PgTable } from "drizzle-orm/pg-core";
 import type { Collection, Job } from "../core/job/model";
 import { canonical, collectionNames, jobSchema } from "../core/job/model";
@@ -149,9 +149,4 @@ export async function writeJob(db: Db, job: Job): Promise<void> {
   const rows = new Map<Collection, RowChanges>();
   for (const c of collectionNames) if (job[c].length) rows.set(c, { put: job[c], drop: [] });
   await writeRows(db, id, rows, {}, 1, null);
-}
-
-/** True when a job of that id is stored, on the list or not. */
-export async function jobIsThere(db: Db, id: string): Promise<boolean> {
-  return (await db.select({ id: schema.jobs.id }).from(schema.jobs).where(eq(schema.jobs.id, id))).length > 0;
 }

@@ -36,10 +36,5 @@ export function intersect(p: Interval, q: Interval): Interval | null {
   return b >= a - EPS ? [a, Math.max(a, b)] : null;
 }
 
-/** True when [a, b] lies wholly within one stretch of the (disjoint, sorted) list; ends on the edge are within. */
-export function covers(list: readonly Interval[], [a, b]: Interval): boolean {
-  return list.some(([p, q]) => a >= p - EPS && b <= q + EPS);
-}
-
 /** True when x lies in the stretch, ends included. */
 export const within = (x: number, [a, b]: Interval): boolean => x >= a - EPS && x <= b + EPS;

@@ -13,8 +13,6 @@ export const atMost = (a: number, b: number): boolean => a <= b + EPS;
 export const atLeast = (a: number, b: number): boolean => a >= b - EPS;
 /** a < b by more than the tolerance. */
 export const below = (a: number, b: number): boolean => a < b - EPS;
-/** a > b by more than the tolerance. */
-export const above = (a: number, b: number): boolean => a > b + EPS;
 /** Limits x to [low, high]. */
 export const clamp = (x: number, low: number, high: number): number => Math.min(Math.max(x, low), high);
 /** Rounds away binary noise (to 1e-6 mm) so that equal plans print equal bytes. */

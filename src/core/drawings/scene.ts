@@ -46,7 +46,7 @@ export interface Scene {
   template: boolean;
 }
 
-export type Pen = ReturnType<typeof pen>;
+type Pen = ReturnType<typeof pen>;
 
 /** A pen that collects shapes: what a symbol is drawn with. */
 export function pen() {

@@ -389,7 +389,6 @@ export const jobSchema = z.strictObject({
 
 export type Settings = z.infer<typeof settingsSchema>;
 export type Dwelling = z.infer<typeof dwellingSchema>;
-export type Storey = z.infer<typeof storeySchema>;
 export type Room = z.infer<typeof roomSchema>;
 export type Wall = z.infer<typeof wallSchema>;
 export type Opening = z.infer<typeof openingSchema>;
@@ -401,12 +400,8 @@ export type Circuit = z.infer<typeof circuitSchema>;
 export type LegMethod = (typeof legMethods)[number];
 export type PinnedLeg = z.infer<typeof legSchema>;
 export type Pin = z.infer<typeof pinSchema>;
-export type Slope = z.infer<typeof slopeSchema>;
-export type FoundCable = z.infer<typeof foundCableSchema>;
 export type FoundTrunking = z.infer<typeof foundTrunkingSchema>;
 export type Forbidden = z.infer<typeof forbiddenSchema>;
-export type Photo = z.infer<typeof photoSchema>;
-export type Trace = z.infer<typeof traceSchema>;
 export type Drum = z.infer<typeof drumSchema>;
 export type Job = z.infer<typeof jobSchema>;
 

@@ -1,27 +1,19 @@
 "use client";
 import { type PointerEvent as RPointer, useCallback, useMemo, useRef, useState } from "react";
-import { toast } from "sonner";
 import { type XY, bounds } from "../../core/base/polygon";
 import { decksOfStorey, pointsOfStorey } from "../../core/house/house";
-import type { Deck, Point } from "../../core/job/model";
+import type { Deck } from "../../core/job/model";
 import { stringPaths } from "../../core/trades/kitchen/string-path";
-import { legPosition, moveLeg } from "../../core/laid/move-leg";
-import { mm } from "../../core/base/figures";
-import { chalkLines } from "../../core/trades/timber/boring";
-import { joistFor } from "../../core/house/deck";
-import { joistWindows } from "../../core/trades/timber/joist";
-import { plateOf } from "../../core/rules/accessories";
-import type { Run } from "../../core/laid/laid";
-import { change, edit, endPreview, preview, useDesk, usePlan, useStorey } from "../job/store";
-import { isPicked, pickedPoints, pressPoint, shiftPoints } from "../job/picking";
+import { isPicked } from "../job/picking";
 import { pictureUrl } from "../job/pictures";
-import { follow } from "./follow";
+import { useDesk, usePlan, useStorey } from "../job/store";
 import { DrawingFrame } from "./frame";
+import { DeckHoles, DeckLayer } from "./plan-decks";
 import { PlanHandles } from "./plan-handles";
+import { PlanPoint } from "./plan-points";
 import { PlanRooms } from "./plan-rooms";
+import { PlanRuns } from "./plan-runs";
 import { ToolBar, ToolShapes, nextCorner } from "./plan-tool";
-import { runStyles } from "./run-style";
-import { movePoint, nudge } from "./tools/move-point";
 import { useViewport } from "./viewport";
 
 /** A storey from above: rooms, points and runs; with `deck` the joists over it, their legal windows, bores and old cuts. */
@@ -32,7 +24,6 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   const room = useDesk((s) => s.room);
   const selection = useDesk((s) => s.selection);
   const frame = useRef<HTMLDivElement>(null);
-  const styles = useMemo(() => runStyles(job), [job]);
   const storey = useStorey();
   const stage = useDesk((s) => s.stage);
   const tool = useDesk((s) => s.tool);
@@ -75,62 +66,9 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
     `${storey} ${deck ? [...storeyDecks].join(" ") : ""} ${rooms.length} ${traces.length}`,
   );
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
-  const [ghost, setGhost] = useState<{ run: Run; leg: number; at: number } | null>(null);
   const toPlan = (e: { clientX: number; clientY: number }): { x: number; y: number } => {
     const r = frame.current!.getBoundingClientRect();
     return { x: (e.clientX - r.left - view.x) / view.scale, y: -(e.clientY - r.top - view.y) / view.scale };
-  };
-
-  const dragLeg = (e: RPointer, run: Run, leg: number): void => {
-    if (e.button !== 0) return;
-    e.stopPropagation();
-    useDesk.setState({ selection: { kind: "run", id: run.id, leg } });
-    const l = run.legs[leg]!;
-    const position = l.surface.kind === "deck" ? legPosition(house, l) : null;
-    if (!position) return;
-    let at: number | null = null;
-    follow(
-      (m) => {
-        if (at === null && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 5) return;
-        const p = toPlan(m);
-        at = Math.round((position.measure === "x" ? p.x : p.y) / (m.altKey ? 1 : 5)) * (m.altKey ? 1 : 5);
-        setGhost({ run, leg, at });
-      },
-      (m) => {
-        setGhost(null);
-        if (at === null || m.type === "pointercancel") return;
-        const pin = moveLeg(house, run, leg, at);
-        const refused = pin && edit([change("pins", pin.id, pin)]);
-        if (refused) toast.error(refused);
-      },
-    );
-  };
-
-  const dragDeckPoint = (e: RPointer, p: Point): void => {
-    if (e.button !== 0) return;
-    e.stopPropagation();
-    if (!pressPoint(p.id, e) || p.place.on !== "deck") return;
-    const start = p.place;
-    const from = toPlan(e);
-    let to: Point["place"] | null = null;
-    follow(
-      (m) => {
-        if (!to && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 4) return;
-        const at = toPlan(m);
-        const grid = m.altKey ? 1 : 10;
-        to = {
-          ...start,
-          x: Math.round((start.x + at.x - from.x) / grid) * grid,
-          y: Math.round((start.y + at.y - from.y) / grid) * grid,
-        };
-        preview([change("points", p.id, { ...p, place: to })]);
-      },
-      (m) => {
-        if (!to || m.type === "pointercancel") return endPreview();
-        const refused = movePoint(p, to);
-        if (refused) toast.error(refused);
-      },
-    );
   };
 
   const pressTool = (e: RPointer): void => {
@@ -185,263 +123,10 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
             <PlanRooms house={house} job={job} storey={storey} room={room} px={px} onRoom={showRoom} />
           </g>
           {visibleDecks.map((l) => (
-            <g key={l.deck.id}>
-              <polygon
-                points={l.deck.outline.map((p) => `${p.x},${-p.y}`).join(" ")}
-                fill="none"
-                stroke="var(--timberline)"
-                strokeWidth={px(1)}
-                strokeDasharray={`${px(6)} ${px(4)}`}
-                pointerEvents="none"
-              />
-              {l.joists.map((j) => {
-                const half = l.deck.joists.breadth / 2;
-                const box = (from: number, to: number): { x: number; y: number; width: number; height: number } =>
-                  l.along === "x"
-                    ? { x: from, y: -(j.at + half), width: to - from, height: half * 2 }
-                    : { x: j.at - half, y: -to, width: half * 2, height: to - from };
-                const picked = selection?.kind === "joist" && selection.deck === l.deck.id && selection.joist === j.n;
-                return (
-                  <g
-                    key={j.n}
-                    role="button"
-                    tabIndex={0}
-                    aria-label={`Joist ${j.n} of ${l.deck.name}`}
-                    aria-pressed={picked}
-                    className="focusable cursor-pointer"
-                    onPointerDown={(e) => e.stopPropagation()}
-                    onClick={(e) => pick(e.clientX, e.clientY)}
-                    onKeyDown={(e) =>
-                      (e.key === "Enter" || e.key === " ") &&
-                      (e.preventDefault(),
-                      useDesk.setState({ selection: { kind: "joist", deck: l.deck.id, joist: j.n, span: 1 } }))
-                    }
-                  >
-                    {j.extent.map(([p, q], i) => (
-                      <rect
-                        key={i}
-                        className="ring"
-                        {...box(p, q)}
-                        fill="var(--timber)"
-                        stroke={picked ? "var(--accent)" : "var(--timberline)"}
-                        strokeWidth={px(picked ? 2.5 : 0.7)}
-                      />
-                    ))}
-                    {l.deck.kind === "solid-joists"
-                      ? j.spans.flatMap((s, k) =>
-                          joistWindows(joistFor(l, s), job.settings.schools.notch).hole.zones.map(([p, q], i) => (
-                            <rect
-                              key={`${k} ${i}`}
-                              {...box(s[0] + p, s[0] + q)}
-                              fill="url(#window)"
-                              pointerEvents="none"
-                            />
-                          )),
-                        )
-                      : null}
-                    <text
-                      {...(l.along === "x"
-                        ? { x: l.origin + px(3), y: -j.at + px(4) }
-                        : { x: j.at, y: -l.origin + px(14) })}
-                      fontSize={px(10.5)}
-                      textAnchor={l.along === "x" ? "start" : "middle"}
-                      fontFamily="var(--font-mono)"
-                      fill="var(--ink)"
-                      pointerEvents="none"
-                    >
-                      {j.n}
-                    </text>
-                  </g>
-                );
-                function pick(clientX: number, clientY: number): void {
-                  const p = toPlan({ clientX, clientY });
-                  const along = l.along === "x" ? p.x : p.y;
-                  const span = j.spans.findIndex(([s, e]) => along >= s && along <= e);
-                  useDesk.setState({
-                    selection: { kind: "joist", deck: l.deck.id, joist: j.n, span: Math.max(0, span) + 1 },
-                  });
-                }
-              })}
-              {l.deck.noggins.map((n, i) => (
-                <rect
-                  key={`n${i}`}
-                  {...(l.along === "x"
-                    ? { x: l.origin + n.at - 23, y: -l.high, width: 46, height: l.high - l.low }
-                    : { x: l.low, y: -(l.origin + n.at + 23), width: l.high - l.low, height: 46 })}
-                  fill="none"
-                  stroke="var(--timberline)"
-                  strokeWidth={px(0.8)}
-                  strokeDasharray={`${px(3)} ${px(3)}`}
-                  pointerEvents="none"
-                />
-              ))}
-              {chalkLines(l, { holes: plan?.holes ?? [] })
-                .filter((c) => c.joists.length > 1)
-                .map((c) => {
-                  const [a, z] = [l.joists[c.marks[0].joist - 1]!.at, l.joists[c.marks[1].joist - 1]!.at];
-                  const p =
-                    l.along === "x"
-                      ? { x1: c.along, x2: c.along, y1: -a, y2: -z }
-                      : { x1: a, x2: z, y1: -c.along, y2: -c.along };
-                  return (
-                    <g
-                      key={`${c.along} ${c.span} ${c.marks[0].joist}`}
-                      pointerEvents="none"
-                      data-chalk={Math.round(c.at)}
-                    >
-                      <line
-                        {...p}
-                        stroke="var(--accent)"
-                        strokeWidth={px(1.1)}
-                        strokeDasharray={`${px(1.5)} ${px(3)}`}
-                      />
-                      <text
-                        x={p.x2 + px(6)}
-                        y={p.y2 - px(5)}
-                        fontSize={px(10.5)}
-                        fontFamily="var(--font-mono)"
-                        fill="var(--ink)"
-                      >
-                        {mm(c.at)}
-                      </text>
-                    </g>
-                  );
-                })}
-              {job.forbidden.map((x) =>
-                x.place.on === "deck" && x.place.deck === l.deck.id ? (
-                  <polygon
-                    key={x.id}
-                    points={x.place.outline.map((p) => `${p.x},${-p.y}`).join(" ")}
-                    fill="var(--stop)"
-                    fillOpacity={0.15}
-                    stroke="var(--stop)"
-                    strokeWidth={px(1.2)}
-                    strokeDasharray={`${px(4)} ${px(3)}`}
-                    pointerEvents="none"
-                  />
-                ) : null,
-              )}
-              {l.deck.obstacles.map((o) => (
-                <g key={o.id} pointerEvents="none">
-                  <polygon
-                    points={o.outline.map((p) => `${p.x},${-p.y}`).join(" ")}
-                    fill="var(--soft)"
-                    stroke="var(--ink)"
-                    strokeWidth={px(1)}
-                  />
-                  <text
-                    x={bounds(o.outline).x1 + px(5)}
-                    y={-(bounds(o.outline).y0 + bounds(o.outline).y1) / 2}
-                    fontSize={px(11)}
-                    fill="var(--ink)"
-                    fontFamily="var(--font-cond)"
-                  >
-                    {o.name || o.kind}
-                  </text>
-                </g>
-              ))}
-              {l.deck.existingCuts.map((c) => {
-                const j = l.joists[c.joist - 1];
-                const s = j?.spans[c.span - 1];
-                if (!j || !s) return null;
-                const half = l.deck.joists.breadth / 2;
-                const wide = c.kind === "hole" ? c.diameter : c.width;
-                const at = l.along === "x" ? { x: s[0] + c.at, y: -j.at } : { x: j.at, y: -(s[0] + c.at) };
-                // To scale: a hole is as long as its bit is wide, through the joist; a notch is filled.
-                return (
-                  <g key={c.id} pointerEvents="none">
-                    <rect
-                      {...(l.along === "x"
-                        ? { x: at.x - wide / 2, y: at.y - half, width: wide, height: 2 * half }
-                        : { x: at.x - half, y: at.y - wide / 2, width: 2 * half, height: wide })}
-                      fill={c.kind === "notch" ? "var(--stop)" : "var(--plate)"}
-                      fillOpacity={0.7}
-                      stroke="var(--stop)"
-                      strokeWidth={px(1.2)}
-                    />
-                    <path
-                      d={`M${at.x - px(5)},${at.y - px(5)}L${at.x + px(5)},${at.y + px(5)}M${at.x - px(5)},${at.y + px(5)}L${at.x + px(5)},${at.y - px(5)}`}
-                      stroke="var(--stop)"
-                      strokeWidth={px(2.2)}
-                    />
-                  </g>
-                );
-              })}
-            </g>
+            <DeckLayer key={l.deck.id} l={l} px={px} toPlan={toPlan} holes={plan?.holes ?? []} />
           ))}
-          {(plan?.runs ?? []).map((run) => {
-            const style = styles.get(run.circuit);
-            if (!style) return null;
-            const picked = selection?.kind === "run" && selection.id === run.id;
-            return (
-              <g
-                key={run.id}
-                opacity={surveying ? 0.3 : selection?.kind === "run" && !picked ? 0.35 : 1}
-                className="cursor-pointer"
-                pointerEvents={surveying ? "none" : undefined}
-              >
-                {run.legs.map((l, i) => {
-                  if (!l.path.every((p) => p[2] >= level - 600 && p[2] <= high)) return null;
-                  const onDeck = l.surface.kind === "deck";
-                  const d = l.path.map((p, k) => `${k ? "L" : "M"}${p[0]},${-p[1]}`).join("");
-                  return (
-                    <g key={i} onPointerDown={(e) => dragLeg(e, run, i)}>
-                      <path d={d} stroke="transparent" strokeWidth={px(11)} fill="none" />
-                      <path
-                        d={d}
-                        stroke={style.color}
-                        strokeWidth={px(picked ? 4 : onDeck ? 2.2 : 3)}
-                        strokeDasharray={
-                          style.dash
-                            ? style.dash
-                                .split(" ")
-                                .map((n) => px(Number(n)))
-                                .join(" ")
-                            : undefined
-                        }
-                        fill="none"
-                      />
-                    </g>
-                  );
-                })}
-              </g>
-            );
-          })}
-          {deck
-            ? (plan?.holes ?? [])
-                .filter((o) => o.in.kind === "joist")
-                .map((o) => (
-                  <circle
-                    key={o.id}
-                    cx={o.centre[0]}
-                    cy={-o.centre[1]}
-                    r={Math.max(px(3.6), o.diameter / 2)}
-                    fill="var(--plate)"
-                    stroke="var(--ink)"
-                    strokeWidth={px(1.5)}
-                    pointerEvents="none"
-                  />
-                ))
-            : null}
-          {ghost
-            ? (() => {
-                const l = ghost.run.legs[ghost.leg]!;
-                const [a, z] = [l.path[0]!, l.path[l.path.length - 1]!];
-                const plumb = Math.abs(a[0] - z[0]) < 1e-6;
-                return (
-                  <line
-                    x1={plumb ? ghost.at : a[0]}
-                    x2={plumb ? ghost.at : z[0]}
-                    y1={plumb ? -a[1] : -ghost.at}
-                    y2={plumb ? -z[1] : -ghost.at}
-                    stroke="var(--accent)"
-                    strokeWidth={px(3)}
-                    strokeDasharray={`${px(5)} ${px(4)}`}
-                    pointerEvents="none"
-                  />
-                );
-              })()
-            : null}
+          <PlanRuns low={level - 600} high={high} faint={surveying} px={px} toPlan={toPlan} />
+          {deck ? <DeckHoles holes={plan?.holes ?? []} px={px} /> : null}
           {stage === "survey" && !deck && shownRoom && !tool ? (
             <PlanHandles room={shownRoom} px={px} toPlan={toPlan} scale={view.scale} />
           ) : null}
@@ -457,62 +142,9 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
               pointerEvents="none"
             />
           ))}
-          {points.map((p) => {
-            const picked = isPicked(selection, p.point.id);
-            const w = Math.max(px(p.point.label.length * 7 + 7), p.deck >= 0 ? plateOf(p.point).width : 0);
-            return (
-              <g
-                key={p.point.id}
-                role="button"
-                tabIndex={0}
-                data-point-tag={p.point.label}
-                aria-label={`${p.point.label}, ${p.deck >= 0 ? `on the deck at ${mm(p.space[0])} east, ${mm(p.space[1])} north` : `${mm(p.space[2])} up`}`}
-                aria-pressed={picked}
-                className="focusable cursor-grab touch-none"
-                onPointerDown={(e) => dragDeckPoint(e, p.point)}
-                onFocus={(e) =>
-                  e.currentTarget.matches(":focus-visible") &&
-                  !isPicked(selection, p.point.id) &&
-                  useDesk.setState({ selection: { kind: "point", id: p.point.id } })
-                }
-                onKeyDown={(e) => {
-                  const by = nudge(e);
-                  if (!by || (p.point.place.on !== "deck" && pickedPoints(selection).length < 2)) return;
-                  e.preventDefault();
-                  e.stopPropagation();
-                  const ids = picked ? pickedPoints(selection) : [p.point.id];
-                  const refused = shiftPoints(
-                    job.points.filter((q) => ids.includes(q.id)),
-                    by.u,
-                    by.v,
-                  );
-                  if (refused) toast.error(refused);
-                }}
-              >
-                <rect
-                  className="ring"
-                  x={p.space[0] - w / 2}
-                  y={-p.space[1] - px(8)}
-                  width={w}
-                  height={px(16)}
-                  rx={p.deck >= 0 ? px(8) : 0}
-                  fill="var(--plate)"
-                  stroke={picked ? "var(--accent)" : "var(--ink)"}
-                  strokeWidth={px(picked ? 3 : 1.2)}
-                />
-                <text
-                  x={p.space[0]}
-                  y={-p.space[1] + px(3.8)}
-                  fontSize={px(10.5)}
-                  textAnchor="middle"
-                  fontFamily="var(--font-mono)"
-                  fill="var(--ink)"
-                >
-                  {p.point.label}
-                </text>
-              </g>
-            );
-          })}
+          {points.map((p) => (
+            <PlanPoint key={p.point.id} p={p} px={px} toPlan={toPlan} />
+          ))}
           <g transform={`translate(${b.x0} ${-b.y0 + 450 + px(20)})`} pointerEvents="none">
             <text fontSize={px(11.5)} fill="var(--soft)">
               North is up{strings.length ? " · dotted: a taut string within 3 000 of the bowl" : ""}

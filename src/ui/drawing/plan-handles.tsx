@@ -9,7 +9,7 @@ import { mm } from "../../core/base/figures";
 import { moveCorner, moveRoom, moveWall } from "../../core/house/reshape";
 import { editWith, say } from "../job/edits";
 import { endPreview, preview, useDesk } from "../job/store";
-import { follow } from "./follow";
+import { drag as takeHold } from "./tools/drag";
 import { nudge } from "./tools/move-point";
 
 const GRID = 10;
@@ -53,28 +53,18 @@ export function PlanHandles({
     e.stopPropagation();
     (e.currentTarget as SVGElement).focus();
     const from = toPlan(e);
-    let made: Change[] | null = null;
-    let asked = 0;
-    follow(
-      (m) => {
-        if (!made && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 4) return;
-        made = work(toPlan(m), from, m.altKey);
-        if (!asked)
-          asked = requestAnimationFrame(() => {
-            asked = 0;
-            if (made) preview(made);
-          });
-      },
-      (m) => {
-        cancelAnimationFrame(asked);
-        if (!made || m.type === "pointercancel") return endPreview();
+    takeHold<Change[]>(e, {
+      threshold: 4,
+      changeAt: (m) => work(toPlan(m), from, m.altKey),
+      show: preview,
+      drop: endPreview,
+      make: (made) => {
         const refused = editWith(made);
-        if (refused) {
-          endPreview();
-          toast.error(refused);
-        }
+        if (!refused) return;
+        endPreview();
+        toast.error(refused);
       },
-    );
+    });
   };
   const handle = "focusable cursor-move touch-none";
   return (

@@ -1,27 +1,22 @@
 "use client";
 import { type PointerEvent as RPointer, useCallback, useEffect, useMemo, useRef, useState } from "react";
-import { toast } from "sonner";
-import { rectAround } from "../../core/base/rect";
-import type { Point } from "../../core/job/model";
-import { legPosition, moveLeg } from "../../core/laid/move-leg";
-import { legWords } from "../../core/drawings/tape";
-import { accessories } from "../../core/rules/accessories";
 import { mm } from "../../core/base/figures";
-import { change, edit, endPreview, preview, useDesk } from "../job/store";
-import { isPicked, pickedPoints, pressPoint, shiftPoints } from "../job/picking";
-import { follow } from "./follow";
+import type { Point } from "../../core/job/model";
+import { isPicked } from "../job/picking";
+import { useDesk } from "../job/store";
 import { DrawingFrame } from "./frame";
+import { Hatches } from "./hatches";
+import { PointTag } from "./point-tag";
+import { LegOutline, RunLine } from "./run-line";
 import { runStyles } from "./run-style";
-import { movePoint, nudge, placeAt, previewMove } from "./tools/move-point";
+import { dragLegOnWall } from "./tools/move-leg";
+import { dragWallPoint } from "./tools/move-point";
 import { type DrawnLeg, STRIP, STRIP_GAP, unroll } from "./unrolled-model";
 import { useViewport } from "./viewport";
 import { WallFace } from "./wall-face";
 
 /** How a run is drawn whose circuit has just been taken out. */
 const UNKNOWN = { color: "var(--soft)", dash: "", label: "?" };
-/** Gap between runs that lie on one line, px. */
-const SIDE = 5;
-
 /** The walls of a room laid side by side, with everything on them. Points and legs are taken hold of here. */
 export function UnrolledRoom({ roomId }: { roomId: string }) {
   const house = useDesk((s) => s.house);
@@ -68,116 +63,19 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     [view],
   );
 
-  const dragPoint = (e: RPointer, point: Point, at: { x: number; y: number }): void => {
-    if (e.button !== 0 || point.place.on !== "wall") return;
-    e.stopPropagation();
-    (e.currentTarget as SVGElement).focus();
-    if (!pressPoint(point.id, e)) return;
-    const group = pickedPoints(useDesk.getState().selection);
-    if (group.length > 1) return dragGroup(e, group, at);
-    const from = toDrawing(e);
-    const [dx, dy] = [from.x - at.x, from.y - at.y];
-    let last: ReturnType<typeof placeAt> = null;
-    let frameAsked = 0;
-    let moved = false;
-    const move = (m: PointerEvent): void => {
-      if (!moved && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 4) return;
-      moved = true;
-      const p = toDrawing(m);
-      last = placeAt(drawn.walls, point, p.x - dx, p.y - dy, view.scale, m.altKey);
-      if (!frameAsked)
-        frameAsked = requestAnimationFrame(() => {
-          frameAsked = 0;
-          if (!last) return;
-          setGuide(last.snapped);
-          previewMove(point, last);
-        });
-    };
-    const up = (m: PointerEvent): void => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", up);
-      window.removeEventListener("pointercancel", up);
-      cancelAnimationFrame(frameAsked);
-      setGuide(null);
-      if (!moved || !last || m.type === "pointercancel") return endPreview();
-      const refused = movePoint(point, { on: "wall", wall: last.wall, u: last.u, v: last.v });
-      if (refused) toast.error(refused);
-    };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", up);
-    window.addEventListener("pointercancel", up);
-  };
-
-  /** Several points go together, by the same amount along and up. */
-  const dragGroup = (e: RPointer, ids: readonly string[], at: { x: number; y: number }): void => {
-    const from = toDrawing(e);
-    let by: { u: number; v: number } | null = null;
-    const points = job.points.filter((p) => ids.includes(p.id) && p.place.on === "wall");
-    follow(
-      (m) => {
-        if (!by && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 4) return;
-        const p = toDrawing(m);
-        const g = m.altKey ? 1 : 10;
-        by = { u: Math.round((p.x - from.x) / g) * g, v: Math.round((from.y - p.y) / g) * g };
-        setGuide(-at.y + by.v);
-        const moved = by;
-        preview(
-          points.map((q) =>
-            change("points", q.id, {
-              ...q,
-              place: {
-                ...q.place,
-                u: (q.place as { u: number }).u + moved.u,
-                v: (q.place as { v: number }).v + moved.v,
-              },
-            }),
-          ),
-        );
-      },
-      (m) => {
-        setGuide(null);
-        if (!by || m.type === "pointercancel") return endPreview();
-        const refused = shiftPoints(points, by.u, by.v);
-        if (refused) toast.error(refused);
-      },
-    );
-  };
-
+  const dragPoint = (e: RPointer, point: Point, at: { x: number; y: number }): void =>
+    dragWallPoint(e, point, at, { walls: drawn.walls, scale: view.scale, toDrawing, guide: setGuide });
   const dragLeg = (e: RPointer, d: DrawnLeg): void => {
-    if (e.button !== 0) return;
-    e.stopPropagation();
-    useDesk.setState({ selection: { kind: "run", id: d.run.id, leg: d.leg } });
-    const on = snap?.house ?? house;
-    const position = d.inDeck || d.run.held ? null : legPosition(on, d.run.legs[d.leg]!);
     const w = drawn.walls.find((x) => x.face.wall.id === d.wall);
-    if (!position || !w) return;
-    let at: number | null = null;
-    const move = (m: PointerEvent): void => {
-      if (at === null && Math.hypot(m.clientX - e.clientX, m.clientY - e.clientY) < 5) return;
-      const p = toDrawing(m);
-      const raw = position.measure === "u" ? p.x - w.x : -p.y;
-      const most = position.measure === "u" ? w.face.shape.length : w.face.shape.height;
-      at = Math.min(most, Math.max(0, m.altKey ? Math.round(raw) : Math.round(raw / 10) * 10));
-      setLegGhost({ leg: d, at });
-    };
-    const up = (m: PointerEvent): void => {
-      window.removeEventListener("pointermove", move);
-      window.removeEventListener("pointerup", up);
-      window.removeEventListener("pointercancel", up);
-      setLegGhost(null);
-      if (at === null || m.type === "pointercancel") return;
-      const pin = moveLeg(on, d.run, d.leg, at);
-      if (!pin) return;
-      const refused = edit([change("pins", pin.id, pin)]);
-      if (refused) toast.error(refused);
-      else
-        toast(`Pinned: leg ${d.leg + 1} at ${mm(at)}`, {
-          description: "It stays where you put it. The findings say what becomes of it.",
-        });
-    };
-    window.addEventListener("pointermove", move);
-    window.addEventListener("pointerup", up);
-    window.addEventListener("pointercancel", up);
+    if (d.inDeck || !w || !snap) {
+      if (e.button === 0) e.stopPropagation();
+      useDesk.setState({ selection: { kind: "run", id: d.run.id, leg: d.leg } });
+      return;
+    }
+    const { length, height } = w.face.shape;
+    dragLegOnWall(e, snap.house, d.run, d.leg, { x: w.x, length, height }, toDrawing, (at) =>
+      setLegGhost(at === null ? null : { leg: d, at }),
+    );
   };
 
   const points = drawn.walls.flatMap((w) =>
@@ -197,39 +95,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       zoom={zoom}
       label={`Unrolled walls of ${drawn.walls[0]?.face.room.name ?? "the room"}`}
     >
-      <defs>
-        {/* Hatches keep their size on the screen whatever the zoom. */}
-        <pattern id="band" patternUnits="userSpaceOnUse" width={px(7)} height={px(7)} patternTransform="rotate(45)">
-          <rect width={px(7)} height={px(7)} fill="var(--zone)" />
-          <line x1={0} y1={0} x2={0} y2={px(7)} stroke="var(--zoneline)" strokeWidth={px(1.4)} />
-        </pattern>
-        <pattern id="strip" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(-45)">
-          <rect width={px(6)} height={px(6)} fill="var(--zone)" />
-          <line x1={0} y1={0} x2={0} y2={px(6)} stroke="var(--zoneline)" strokeWidth={px(0.9)} />
-        </pattern>
-        <pattern id="barred" patternUnits="userSpaceOnUse" width={px(9)} height={px(9)} patternTransform="rotate(45)">
-          <path d={`M0,0v${px(9)}M0,0h${px(9)}`} stroke="var(--stop)" strokeWidth={px(0.9)} opacity={0.55} />
-        </pattern>
-        <pattern id="foil" patternUnits="userSpaceOnUse" width={px(22)} height={px(22)}>
-          <path
-            d={`M0,${px(11)}h${px(6)}M${px(11)},0v${px(6)}`}
-            stroke="var(--soft)"
-            strokeWidth={px(0.7)}
-            opacity={0.6}
-          />
-        </pattern>
-        <pattern id="reverse" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(-45)">
-          <line
-            x1={0}
-            y1={0}
-            x2={0}
-            y2={px(6)}
-            stroke="var(--zoneline)"
-            strokeWidth={px(1.4)}
-            strokeDasharray={`${px(2)} ${px(2)}`}
-          />
-        </pattern>
-      </defs>
+      <Hatches px={px} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
         {overName ? (
           <text x={0} y={-drawn.height - STRIP - STRIP_GAP - px(6)} fontSize={px(11.5)} fill="var(--soft)">
@@ -287,7 +153,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
           />
         ))}
         {legGhost ? (
-          <Ghost
+          <LegOutline
             d={legGhost.leg}
             at={legGhost.at}
             px={px}
@@ -319,268 +185,4 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     const l = (id: string): string => snap?.job.points.find((p) => p.id === id)?.label ?? id;
     return `${l(r.from)} to ${l(r.to)}`;
   }
-}
-
-function RunLine({
-  legs,
-  style,
-  px,
-  selected,
-  leg,
-  faded,
-  onDown,
-  name,
-}: {
-  legs: DrawnLeg[];
-  style: { color: string; dash: string; label: string };
-  px: (n: number) => number;
-  selected: boolean;
-  leg: number | null;
-  faded: boolean;
-  onDown: (e: RPointer, d: DrawnLeg) => void;
-  name: string;
-}) {
-  const longest = legs
-    .filter((l) => !l.inDeck)
-    .reduce<DrawnLeg | null>((best, l) => (best && len(best) >= len(l) ? best : l), null);
-  const shifted = legs.map((l) => {
-    const plumb = Math.abs(l.a.x - l.b.x) < 1;
-    const s = px(SIDE) * l.slot;
-    return {
-      l,
-      x1: l.a.x + (plumb ? s : 0),
-      y1: l.a.y + (plumb ? 0 : s),
-      x2: l.b.x + (plumb ? s : 0),
-      y2: l.b.y + (plumb ? 0 : s),
-    };
-  });
-  const run = legs[0]!.run;
-  return (
-    <g
-      role="button"
-      tabIndex={0}
-      aria-label={`${name}, circuit ${style.label}, ${mm(run.pathLength)} long, ${legWords[run.method as keyof typeof legWords] ?? run.method}${run.pin !== null ? `, pinned, ${style.label}\u00b7pin` : ""}`}
-      aria-pressed={selected}
-      className="focusable cursor-pointer"
-      opacity={faded ? 0.4 : 1}
-      onFocus={() =>
-        useDesk.getState().selection?.kind !== "run" && useDesk.setState({ selection: { kind: "run", id: run.id } })
-      }
-      onKeyDown={(e) => {
-        if (e.key === "Enter" || e.key === " ") {
-          e.preventDefault();
-          useDesk.setState({ selection: { kind: "run", id: run.id } });
-        }
-      }}
-    >
-      {shifted.map(({ l, ...p }, i) => (
-        <g key={i} onPointerDown={(e) => onDown(e, l)}>
-          <line {...p} stroke="transparent" strokeWidth={px(13)} />
-          <line {...p} stroke="var(--plate)" strokeWidth={px(selected ? 7 : 4.6)} strokeLinecap="square" />
-          <line
-            {...p}
-            stroke={style.color}
-            strokeWidth={px(selected ? (leg === l.leg ? 5 : 3.6) : 2.4)}
-            strokeDasharray={
-              style.dash
-                ? style.dash
-                    .split(" ")
-                    .map((d) => px(Number(d)))
-                    .join(" ")
-                : undefined
-            }
-            strokeLinecap="butt"
-          />
-        </g>
-      ))}
-      {longest && len(longest) > px(44) ? (
-        <g
-          transform={`translate(${(longest.a.x + longest.b.x) / 2 + (Math.abs(longest.a.x - longest.b.x) < 1 ? px(SIDE) * longest.slot : 0)} ${(longest.a.y + longest.b.y) / 2 + longest.slot * px(16)})`}
-          pointerEvents="none"
-        >
-          <rect
-            x={-px(style.label.length * 4 + 4)}
-            y={-px(8)}
-            width={px(style.label.length * 8 + 8)}
-            height={px(15)}
-            fill="var(--plate)"
-            stroke={style.color}
-            strokeWidth={px(1)}
-          />
-          <text
-            y={px(3.8)}
-            fontSize={px(11)}
-            textAnchor="middle"
-            fill={style.color}
-            fontWeight={600}
-            fontFamily="var(--font-cond)"
-          >
-            {style.label}
-            {run.pin !== null ? "\u00b7pin" : ""}
-          </text>
-        </g>
-      ) : null}
-    </g>
-  );
-}
-
-const len = (l: DrawnLeg): number => Math.hypot(l.a.x - l.b.x, l.a.y - l.b.y);
-
-function Ghost({
-  d,
-  at,
-  px,
-  x,
-  plumb,
-}: {
-  d: DrawnLeg;
-  at: number;
-  px: (n: number) => number;
-  x: number;
-  plumb: boolean;
-}) {
-  const p = plumb ? { x1: x + at, x2: x + at, y1: d.a.y, y2: d.b.y } : { x1: d.a.x, x2: d.b.x, y1: -at, y2: -at };
-  return (
-    <g pointerEvents="none">
-      <line {...p} stroke="var(--accent)" strokeWidth={px(3)} strokeDasharray={`${px(5)} ${px(4)}`} />
-      <text
-        x={(p.x1 + p.x2) / 2 + px(8)}
-        y={(p.y1 + p.y2) / 2 - px(8)}
-        fontSize={px(14)}
-        fontFamily="var(--font-mono)"
-        fill="var(--ink)"
-      >
-        {mm(at)}
-      </text>
-    </g>
-  );
-}
-
-function PointTag({
-  point,
-  x,
-  y,
-  width,
-  height,
-  px,
-  selected,
-  stop,
-  where,
-  onDown,
-}: {
-  point: Point;
-  x: number;
-  y: number;
-  width: number;
-  height: number;
-  px: (n: number) => number;
-  selected: boolean;
-  stop: boolean;
-  where: string;
-  onDown: (e: RPointer, p: Point, at: { x: number; y: number }) => void;
-}) {
-  const ref = useRef<SVGGElement>(null);
-  const pressing = useRef(false);
-  useEffect(() => {
-    if (selected && document.activeElement === document.body) ref.current?.focus({ preventScroll: true });
-  }, [selected]);
-  const r = rectAround({ u: x, v: y, width, height });
-  const w = Math.max(width, px(point.label.length * 7.5 + 8));
-  const h = Math.max(height, px(17));
-  return (
-    <g
-      ref={ref}
-      role="button"
-      tabIndex={0}
-      data-point-tag={point.label}
-      aria-label={`${point.label}, ${accessories[point.kind].name}${point.gang === 2 ? ", 2-gang" : ""}, ${where}${point.existing ? ", found in the house" : ""}${stop ? ", has a stop finding" : ""}`}
-      aria-pressed={selected}
-      className="focusable cursor-grab touch-none"
-      onPointerDown={(e) => {
-        pressing.current = true;
-        onDown(e, point, { x, y });
-        window.addEventListener("pointerup", () => (pressing.current = false), { once: true });
-      }}
-      onFocus={() => {
-        // The keyboard picks what it comes to; a press is for pressPoint to judge.
-        if (!pressing.current && !isPicked(useDesk.getState().selection, point.id))
-          useDesk.setState({ selection: { kind: "point", id: point.id } });
-      }}
-      onKeyDown={(e) => {
-        if (e.key === "Enter" || e.key === " ") {
-          e.preventDefault();
-          e.stopPropagation();
-          pressPoint(point.id, e);
-          return;
-        }
-        const by = nudge(e);
-        if (!by || point.place.on !== "wall") return;
-        e.preventDefault();
-        e.stopPropagation();
-        const { job, selection } = useDesk.getState();
-        const ids = isPicked(selection, point.id) ? pickedPoints(selection) : [point.id];
-        const refused = shiftPoints(
-          job.points.filter((p) => ids.includes(p.id)),
-          by.u,
-          by.v,
-        );
-        if (refused) toast.error(refused);
-      }}
-    >
-      <rect
-        x={r.u0}
-        y={r.v0}
-        width={width}
-        height={height}
-        fill="var(--plate)"
-        stroke="var(--ink)"
-        strokeWidth={px(1)}
-      />
-      <rect
-        className="ring"
-        x={x - w / 2}
-        y={y - h / 2}
-        width={w}
-        height={h}
-        fill="var(--plate)"
-        stroke={stop ? "var(--stop)" : "var(--ink)"}
-        strokeWidth={px(selected || stop ? 2.5 : 1.5)}
-        strokeDasharray={point.existing ? `${px(3)} ${px(2)}` : undefined}
-      />
-      {selected ? (
-        <rect
-          x={x - w / 2 - px(4)}
-          y={y - h / 2 - px(4)}
-          width={w + px(8)}
-          height={h + px(8)}
-          fill="none"
-          stroke="var(--accent)"
-          strokeWidth={px(2.5)}
-        />
-      ) : null}
-      <text
-        x={x}
-        y={y + px(4.2)}
-        fontSize={px(12)}
-        textAnchor="middle"
-        fontFamily="var(--font-mono)"
-        fontWeight={500}
-        fill={stop ? "var(--stop)" : "var(--ink)"}
-      >
-        {point.label}
-      </text>
-      {stop ? (
-        <text
-          x={x + w / 2 + px(3)}
-          y={y - h / 2 + px(3)}
-          fontSize={px(14)}
-          fontWeight={700}
-          fill="var(--stop)"
-          fontFamily="var(--font-cond)"
-        >
-          ✕
-        </text>
-      ) : null}
-    </g>
-  );
 }

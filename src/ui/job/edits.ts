@@ -24,12 +24,7 @@ import {
   copyPoints as copied,
   paintCircuit,
 } from "../../core/house/places";
-import {
-  joinWalls as joined,
-  moveRoom as movedRoom,
-  splitWall as split,
-  turnRoom as turned,
-} from "../../core/house/reshape";
+import { joinWalls as joined, splitWall as split, turnRoom as turned } from "../../core/house/reshape";
 import {
   type NewRoom,
   addDeck as newDeck,
@@ -216,8 +211,6 @@ export const joinSides = (room: Room, side: number): string | null => {
   if (!refused) useDesk.setState({ selection: null });
   return refused;
 };
-export const moveRoom = (room: Room, dx: number, dy: number): string | null =>
-  editWith(movedRoom(useDesk.getState().job, room, dx, dy));
 export const turnRoom = (room: Room, degrees: number): string | null =>
   editWith(turned(useDesk.getState().job, room, degrees));
 
