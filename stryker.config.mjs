@@ -10,7 +10,7 @@ export default {
   coverageAnalysis: "perTest",
   mutate: [`src/core/${folder ? `${folder}/` : ""}**/*.ts`, "!src/core/**/*.test.ts"],
   ignorePatterns: [".next", "docs", "e2e", "data", "public"],
-  reporters: ["clear-text", "json"],
+  reporters: ["clear-text", "json", "progress-append-only"],
   clearTextReporter: { logTests: false, allowColor: false, reportMutants: true },
   jsonReporter: { fileName: ".lumbet/mutants.json" },
   tempDirName: ".lumbet/stryker",

@@ -5,6 +5,7 @@ export default defineConfig({
   test: {
     include: ["src/core/**/*.test.ts"],
     testTimeout: 60_000,
+    isolate: false,
     setupFiles: ["./scripts/few-examples.ts"],
   },
 });

@@ -7,6 +7,7 @@ import { gzipSync } from "node:zlib";
 import { answer } from "../src/core/calculators/calculator";
 import { calculatorNamed, calculators } from "../src/core/calculators/registry";
 import { layHouse } from "../src/core/house/house";
+import { relayHouse } from "../src/core/house/relay";
 import { type Job, canonical } from "../src/core/job/model";
 import { makePlan } from "../src/core/plan/plan";
 import { generatedBlock } from "../src/core/routing/generated-block";
@@ -43,15 +44,25 @@ const moved = (round: number): Job =>
   });
 time("plan of the demo after moving one point", "400", 31, (r) => makePlan(moved(r)));
 const planned = makePlan(demo);
-time("quick plan while a point is dragged", "50", 31, (r) => makePlan(moved(r), { before: planned }));
-time("zones and points while dragging (one frame)", "16", 51, (r) => layHouse(moved(r)));
-const house90 = generatedHouse(5, 12, 6);
-time("12 rooms, 97 points: one frame of dragging", "16", 51, () => layHouse(house90));
+time("quick plan while a point is dragged", "40", 31, (r) => makePlan(moved(r), { before: planned }));
+const frameOf = (job: Job): ((round: number) => unknown) => {
+  const p = job.points.find((x) => x.place.on === "wall")!;
+  const laid = layHouse(job);
+  return (r) =>
+    relayHouse(laid, {
+      ...job,
+      points: job.points.map((x) =>
+        x === p && p.place.on === "wall" ? { ...p, place: { ...p.place, u: p.place.u + 1 + (r % 50) } } : x,
+      ),
+    });
+};
+time("one frame of dragging on the demo", "4", 101, frameOf(demo));
 const house16 = generatedBlock(5, 1, 12, 6);
 time(`plan of a house of ${house16.points.length} points and ${house16.circuits.length} circuits`, "1000", 5, () =>
   makePlan(house16),
 );
 const block = generatedBlock(3, 12);
+time(`one frame of dragging on a block of ${block.points.length} points`, "8", 101, frameOf(block));
 time(`plan of a block of 12 flats, ${block.points.length} points`, "20000", 1, () => makePlan(block), 0);
 console.log(
   `${"  memory of this process after it".padEnd(46)} ${(process.memoryUsage().rss / 1e6).toFixed(0).padStart(9)} MB   (aim 500)`,

@@ -43,14 +43,15 @@ async function openServer(url: string): Promise<Db> {
   return upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
 }
 
-/** A database in memory, migrated: for tests. */
-export async function openMemory(): Promise<Db> {
+/** A database in memory, migrated: for tests and timings; every statement it is sent is told to `onStatement`. */
+export async function openMemory(onStatement?: (statement: string) => void): Promise<Db> {
   const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
     import("@electric-sql/pglite"),
     import("drizzle-orm/pglite"),
     import("drizzle-orm/pglite/migrator"),
   ]);
-  const db = drizzle({ client: new PGlite(), schema });
+  const logger = onStatement ? { logQuery: onStatement } : false;
+  const db = drizzle({ client: new PGlite(), schema, logger });
   return upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
 }
 

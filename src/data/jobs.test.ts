@@ -29,12 +29,25 @@ const patch = (before: typeof s4, after: unknown) => [
 
 describe("jobs in the database", () => {
   let db: Db;
+  const statements: string[] = [];
   beforeAll(async () => {
-    db = await openMemory();
+    db = await openMemory((s) => void statements.push(s));
   }, SLOW);
   beforeEach(async () => {
     await db.execute(sql`delete from jobs`);
     await addJob(db, job);
+  });
+  it("cost an edit at most four statements, however much it changes", async () => {
+    statements.length = 0;
+    await editJob(db, job.id, 1, patch(s4, move(s4, 2123)));
+    expect(statements.length).toBeLessThanOrEqual(4);
+    expect(statements.length).toBeGreaterThan(0);
+    const many = job.points
+      .filter((p) => p.id !== s4.id)
+      .map((p, i) => ({ collection: "points", id: p.id, before: p, after: { ...p, label: `Q${i + 1}` } }));
+    statements.length = 0;
+    expect(await editJob(db, job.id, 2, [{ key: "many-at-once", patch: many }])).toMatchObject({ kind: "stored" });
+    expect(statements.length).toBeLessThanOrEqual(4);
   });
   it("come back as they were put in", async () => {
     expect((await findJob(db, "tern-cottage"))!.job).toEqual(job);

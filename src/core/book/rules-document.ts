@@ -10,8 +10,8 @@ const readings: readonly string[] = [
   "A strip only part of whose width meets an opening goes on beside it.",
   "A clip line exactly twice the end distance long takes one clip, not two in the same place.",
   "Cable in a stud void is taken to hang 25 mm behind the face, so it wants a zone even where the void is deeper.",
-  "Bores along one joist keep a pitch of 75 mm, three times the largest bit carried, so that any two may stand side by side.",
-  "Cables fill at most 45 % of a bore.",
+  "Holes along one joist keep a pitch of 75 mm, three times the largest bit carried, so that any two may stand side by side.",
+  "Cables fill at most 45 % of a hole.",
   "A cable whose section would fit by area but whose thickness does not go in at all is refused.",
 ];
 

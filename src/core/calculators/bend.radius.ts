@@ -10,7 +10,7 @@ const shared = {
   conductor: f
     .choice("Conductor", ["circular", "shaped"], { circular: "round copper", shaped: "shaped, or solid aluminium" })
     .default("circular"),
-  actual: f.length0("Radius there is").optional(),
+  actual: f.length0("Actual radius").optional(),
 };
 
 export default calculator({

@@ -16,7 +16,7 @@ export default calculator({
       z.strictObject({
         id: f.name("Circuit"),
         rating: f.number("Rating", "A", 0.1, 1000),
-        arrival: f.number("Place in the trunking", "", 0, 1000),
+        arrival: f.number("Position in trunking, 0 = main-switch side", "", 0, 1000),
       }),
       100,
     ),

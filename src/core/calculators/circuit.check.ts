@@ -33,7 +33,7 @@ export default calculator({
         z.strictObject({
           length: f.size("Length"),
           method: f.choice("Method", methods),
-          grouped: f.whole("Circuits together", 1, 20).default(1),
+          grouped: f.whole("Circuits grouped", 1, 20).default(1),
           ambient: f.number("Ambient", "°C", -10, 60).default(30),
           insulated: f.length0("Through insulation").default(0),
           arrangement: f
@@ -55,7 +55,7 @@ export default calculator({
     accessories: z
       .union([z.literal(70), z.literal(90)])
       .default(70)
-      .meta({ title: "Accessories stand", unit: "°C" }),
+      .meta({ title: "Terminal temperature rating", unit: "°C" }),
     earth: f.choice("Earth of armoured cable", ["armour", "core", "both"]).default("armour"),
     floorArea: f.number("Floor served by a ring", "m²", 0, 10_000).optional(),
   }),

@@ -49,7 +49,7 @@ export default calculator({
   },
   sheet: (i, o) => ({
     headline: o.findings.length
-      ? `${count(o.findings.length, "thing")} against it.`
+      ? `No: ${count(o.findings.length, "reason")}.`
       : `Yes: ${count(i.points.filter((p) => p.on === "spur").length, "spur")} on ${count(i.points.filter((p) => p.on === "ring").length, "point")} of the ring.`,
   }),
 });

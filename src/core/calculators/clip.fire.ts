@@ -34,7 +34,7 @@ export default calculator({
   sheet: (_, o) => ({
     headline:
       o.findings.length === 0
-        ? "They may be as they are."
+        ? "Plastic fixings are acceptable here."
         : o.ok
           ? "Metal is better: plastic alone may let it fall."
           : "Yes: it could fall where people must get out.",

@@ -12,7 +12,7 @@ export default calculator({
   source: "On-site working practice to BS 7671:2018+A2:2022, support of cables",
   input: z.strictObject({
     length: f.size("Length of the stretch"),
-    max: z.number().min(1).max(100_000).meta({ title: "Farthest apart", unit: "mm" }),
+    max: z.number().min(1).max(100_000).meta({ title: "Maximum spacing", unit: "mm" }),
     end: f.length0("First and last from the ends").default(END_USUAL),
   }),
   output: z.object({ count: z.number(), pitch: z.number(), marks: z.array(z.number()) }),

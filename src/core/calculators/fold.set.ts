@@ -23,7 +23,7 @@ export default calculator({
     secondNear: z.number(),
     marks: z.array(z.number()).length(6),
   }),
-  first: { depth: 50, offset: 30, halfNotch: 10 },
+  first: { depth: 75, offset: 42, angle: 30 },
   run: (i) => {
     if ((i.angle === undefined) === (i.halfNotch === undefined))
       throw new InputFault(

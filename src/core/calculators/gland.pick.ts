@@ -73,7 +73,7 @@ export default calculator({
       o.gland === null
         ? []
         : [
-            `Bore Ø ${mm(o.hole!)} before anything is mounted: a hole made larger later is a spoiled hour.`,
+            `Drill Ø ${mm(o.hole!)} before anything is mounted: a hole made larger later is a spoiled hour.`,
             "With each gland: lock ring, serrated washer, earth tag, shroud.",
             `Two spanners of ${mm(o.acrossFlats!)} must turn beside it: ${mm(o.acrossCorners!)} across corners and hand room.`,
           ],

@@ -8,7 +8,7 @@ import * as f from "./fields";
 
 export default calculator({
   name: "gland.row",
-  purpose: "Where do I bore for a row of glands?",
+  purpose: "Where do I drill for a row of glands?",
   group: "Ends",
   source: "Trade habit; BS EN 62444 glands, typical sizes",
   input: z.strictObject({

@@ -58,7 +58,7 @@ export default calculator({
   },
   run: (i) => ({ facts: checkKitchen(i) }),
   sheet: (i, o) => ({
-    headline: o.findings.length ? `${count(o.findings.length, "thing")} to put right.` : "All clear.",
+    headline: o.findings.length ? `Not yet: ${o.findings.length} to fix.` : "All clear.",
     scene: drawKitchen(i, new Set(o.findings.map((x) => x.subject))),
   }),
 });

@@ -14,7 +14,7 @@ export default calculator({
   group: "Ends",
   source: "BS EN 60702-1, typical sheath diameters",
   input: z.strictObject({
-    designation: f.name("Designation, such as 2L1.5"),
+    designation: f.name("Designation, such as 4L2.5"),
     covered: f.flag("With a plastic cover").default(true),
   }),
   output: z.object({
@@ -25,7 +25,7 @@ export default calculator({
     clipHorizontal: z.number().nullable(),
     clipVertical: z.number().nullable(),
   }),
-  first: { designation: "2L1.5", covered: true },
+  first: { designation: "4L2.5", covered: false },
   run: (i, catalogue) => {
     const c = rowOf(catalogue.mineral, i.designation.toUpperCase());
     if (!c)

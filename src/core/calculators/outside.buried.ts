@@ -23,9 +23,7 @@ export default calculator({
   first: { depth: 600, armoured: true, duct: false, bedding: 75, marker: 150 },
   run: (i) => ({ facts: buried(i) }),
   sheet: (i, o) => ({
-    headline: o.findings.length
-      ? `${mm(i.depth)} deep: ${o.findings.length === 1 ? "one thing" : `${o.findings.length} things`} to put right.`
-      : `${mm(i.depth)} deep is right.`,
+    headline: o.findings.length ? `${mm(i.depth)} deep: ${o.findings.length} to fix.` : `${mm(i.depth)} deep is right.`,
     scene: drawTrench(i),
     tape: {
       length: i.depth + trench.bed[0],

@@ -17,7 +17,7 @@ const windows = z
 
 export default calculator({
   name: "timber.windows",
-  purpose: "Where along a joist may I bore or notch, and how big?",
+  purpose: "Where along a joist may I drill or notch, and how big?",
   group: "Timber",
   source: "Approved Document A, and new-home warranty practice; BS 7671:2018+A2:2022 522.6.201",
   input: z.strictObject({
@@ -33,7 +33,7 @@ export default calculator({
       .nullable(),
     findings: f.findings,
   }),
-  first: { joist: { kind: "solid", depth: 150, breadth: 47, span: 4000 }, notchSchool: "warranty", noggin: 0 },
+  first: { joist: { kind: "solid", depth: 195, breadth: 47, span: 3600 }, notchSchool: "warranty", noggin: 0 },
   run: (i) => {
     const facts = joistRefusals(i.joist, false, "joist");
     if (i.joist.kind === "engineered") return { hole: null, notch: null, facts };
@@ -49,22 +49,22 @@ export default calculator({
       return { headline: "Engineered joists are cut only as their maker says.", scene: drawJoist(i.joist, null) };
     const [[a, b], [c, d]] = o.hole.zones;
     return {
-      headline: `Bore ${mm(a)} to ${mm(b)} from either bearing, ${mm(o.hole.fromTop)} down, Ø ${mm(o.hole.maxDiameter)} at most${o.hole.maxDiameterUnplated < o.hole.maxDiameter ? `; over Ø ${mm(o.hole.maxDiameterUnplated)} with a steel plate` : ""}.`,
+      headline: `Drill ${mm(a)} to ${mm(b)} from either bearing, ${mm(o.hole.fromTop)} down, Ø ${mm(o.hole.maxDiameter)} at most${o.hole.maxDiameterUnplated < o.hole.maxDiameter ? `; over Ø ${mm(o.hole.maxDiameterUnplated)} with a steel plate` : ""}.`,
       scene: drawJoist(i.joist, joistWindows(i.joist, i.notchSchool, i.noggin)),
       tape: {
         length: i.joist.span,
         datum: "left bearing face",
         marks: [
-          { at: a, text: "bore from" },
-          { at: b, text: "bore to" },
-          { at: c, text: "bore from" },
-          { at: d, text: "bore to" },
+          { at: a, text: "drill from" },
+          { at: b, text: "drill to" },
+          { at: c, text: "drill from" },
+          { at: d, text: "drill to" },
         ],
       },
       steps: [
         "Hook the tape on the bearing face, not on the room's plaster.",
         `Mark ${mm(a)} and ${mm(b)} from each bearing on every joist.`,
-        `Bore on the centre line, ${mm(o.hole.fromTop)} from the top, bits up to Ø ${mm(o.hole.maxDiameter)}.`,
+        `Drill on the centre line, ${mm(o.hole.fromTop)} from the top, bits up to Ø ${mm(o.hole.maxDiameter)}.`,
         `Keep holes three diameters apart: ${mm(3 * o.hole.maxDiameter)} for the largest.`,
       ],
     };

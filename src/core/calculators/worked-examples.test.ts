@@ -39,16 +39,16 @@ describe("folds and bends, worked by hand", () => {
     expect([o.near, o.far]).toEqual([expect.closeTo(250, 9), expect.closeTo(350, 9)]);
     expect(rules(ask("fold.trunking", { depth: 50, angle: 90, at: 40 }))).toEqual(["fold.room stop"]);
   });
-  it("makes a set of 30 in 50 trunking with half notch 10: θ = 2 atan(10/50) = 22.62°, pitch 30/sin θ + 10 = 88, second cut from 78", () => {
-    const o = ask("fold.set", { depth: 50, offset: 30, halfNotch: 10 });
+  it("makes a set of 42 in 75 trunking with half notch 15: θ = 2 atan(15/75) = 22.62°, pitch 42/sin θ + 15 = 124.2, second cut from 109.2", () => {
+    const o = ask("fold.set", { depth: 75, offset: 42, halfNotch: 15 });
     expect(o.angle).toBeCloseTo(22.62, 2);
-    expect(o.pitch).toBeCloseTo(88, 9);
-    expect(o.secondNear).toBeCloseTo(78, 9);
-    expect(o.marks).toEqual([-10, 0, 10, 78, 88, 98].map((x) => expect.closeTo(x, 9)));
-    expect(ask("fold.set", { depth: 50, offset: 30, angle: o.angle }).pitch).toBeCloseTo(88, 9);
-    expect(refused("fold.set", { depth: 50, offset: 30 })).toMatch(/^angle \| .*either an angle or a half notch/);
-    expect(refused("fold.set", { depth: 50, offset: 30, halfNotch: 60 })).toMatch(
-      /halfNotch: got 60; must be at most 50/,
+    expect(o.pitch).toBeCloseTo(124.2, 9);
+    expect(o.secondNear).toBeCloseTo(109.2, 9);
+    expect(o.marks).toEqual([-15, 0, 15, 109.2, 124.2, 139.2].map((x) => expect.closeTo(x, 9)));
+    expect(ask("fold.set", { depth: 75, offset: 42, angle: o.angle }).pitch).toBeCloseTo(124.2, 9);
+    expect(refused("fold.set", { depth: 75, offset: 42 })).toMatch(/^angle \| .*either an angle or a half notch/);
+    expect(refused("fold.set", { depth: 75, offset: 42, halfNotch: 80 })).toMatch(
+      /halfNotch: got 80; must be at most 75/,
     );
   });
   it("bends 150 tray flat through 90° with cuts 150 × sin 45° = 106.07 from the centre", () => {
@@ -167,12 +167,12 @@ describe("ends, worked by hand", () => {
     expect(rules(ask("tails.length", { box: { width: 70, height: 70 }, entry: "top", past: 50 }))).toEqual([]);
   });
   it("knows mineral cable by its designation", () => {
-    expect(ask("mi.cable", { designation: "2l1.5", covered: true })).toMatchObject({
-      sheath: 5.7,
-      overall: expect.closeTo(7.2, 9),
+    expect(ask("mi.cable", { designation: "4l2.5", covered: true })).toMatchObject({
+      sheath: 8.1,
+      overall: expect.closeTo(9.6, 9),
       volts: 500,
-      clipHorizontal: 600,
-      clipVertical: 800,
+      clipHorizontal: 900,
+      clipVertical: 1200,
     });
     expect(refused("mi.cable", { designation: "9X9" })).toMatch(/must be one of 2L1/);
   });

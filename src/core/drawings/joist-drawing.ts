@@ -21,7 +21,7 @@ export function drawJoist(
     for (const [a, b] of w.hole.zones) {
       const r = (w.hole.maxDiameter / 2) * k;
       p.rect(a, w.hole.fromTop * k - r, b - a, 2 * r, "zone", "good");
-      p.dim([a, h], [b, h], `bore ${mm(a)} – ${mm(b)}`, 1.6);
+      p.dim([a, h], [b, h], `drill ${mm(a)} – ${mm(b)}`, 1.6);
     }
     for (const [a, b] of w.notch.zones) {
       p.rect(a, 0, b - a, w.notch.maxDepth * k, "paper", "soft", { dash: true });

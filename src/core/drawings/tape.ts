@@ -73,7 +73,7 @@ export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum)
     ceiling: "the ceiling",
   }[datum];
   return {
-    title: `${f.room.name}, wall ${f.wall.index + 1}, hooked on ${side}`,
+    title: `${f.room.name}, wall ${f.wall.index + 1}, measured from ${side}`,
     length,
     datums: [...wallDatums],
     datum,
@@ -103,7 +103,7 @@ export function joistTape(
     .filter((o) => o.in.deck === deckId && o.in.joist === joist && o.in.span === span)
     .map((o) => ({
       at: from(o.at),
-      text: `bore Ø ${o.diameter}, ${Math.round(o.fromTop)} down, ${o.runs.length} ${o.runs.length === 1 ? "cable" : "cables"}${o.plated ? ", plate" : ""}`,
+      text: `drill Ø ${o.diameter}, ${Math.round(o.fromTop)} down, ${o.runs.length} ${o.runs.length === 1 ? "cable" : "cables"}${o.plated ? ", plate" : ""}`,
       subject: o.id,
       kind: "bore",
     }));
@@ -116,7 +116,7 @@ export function joistTape(
     });
   const ends = l.along === "x" ? ["west", "east"] : ["south", "north"];
   return {
-    title: `${l.deck.name}, joist ${joist}, span ${span}, hooked on the ${datum === "left bearing" ? ends[0] : ends[1]} bearing face`,
+    title: `${l.deck.name}, joist ${joist}, span ${span}, measured from the ${datum === "left bearing" ? ends[0] : ends[1]} bearing face`,
     length,
     datums: [...joistDatums],
     datum,
@@ -160,7 +160,7 @@ export const legWords: Record<Run["legs"][number]["method"], string> = {
   surface: "clipped on the surface",
   "along-joist": "along the joist",
   "through-joists": "through joists",
-  "across-bay": "across the bay",
+  "across-bay": "across between joists",
   rise: "rise",
   "through-wall": "through the wall",
 };

@@ -74,7 +74,7 @@ export function takeOff(
     add(c.metal ? "Metal clip" : "Clip", cableOf(run.cable, h.catalogue)!.name, c.marks.length, "each", run.circuit);
   }
   addGlands(h, runs, ends, add);
-  for (const hole of holes) if (hole.plated) add("Steel plate", "for one bore", 1, "each", null);
+  for (const hole of holes) if (hole.plated) add("Steel plate", "for one hole", 1, "each", null);
   return [...sums.values()].sort((a, b) => {
     const ka = [a.circuit ?? "\uffff", a.item, a.size].join("\u0000");
     const kb = [b.circuit ?? "\uffff", b.item, b.size].join("\u0000");

@@ -35,7 +35,7 @@ export const presets: Record<Preset, { name: string; about: string; cost: Costs 
   },
   holes: {
     name: "Fewest holes",
-    about: "As few bores in joists and holes in walls as can be.",
+    about: "As few holes in joists and holes in walls as can be.",
     cost: costSchema.parse({
       bore: 20_000,
       bend: 20,
@@ -70,12 +70,12 @@ export const presetOf = (c: Costs): Preset | null =>
 /** What each weight is called, and what it is counted in. */
 export const weightWords: Record<keyof Costs, { name: string; unit: string }> = {
   cable: { name: "A mm of cable", unit: "×" },
-  bore: { name: "A bore in a joist", unit: "mm cable" },
-  bend: { name: "A bend", unit: "mm cable" },
-  wallHole: { name: "A hole in a wall", unit: "mm cable" },
-  chase: { name: "A mm of chase, on top", unit: "mm cable" },
-  boards: { name: "A mm of boards lifted, on top", unit: "mm cable" },
-  crossing: { name: "Crossing another circuit", unit: "mm cable" },
-  height: { name: "A mm of wall from a ladder, on top", unit: "mm cable" },
-  faces: { name: "Opening a wall face", unit: "mm cable" },
+  bore: { name: "A hole in a joist", unit: "mm of extra cable" },
+  bend: { name: "A bend", unit: "mm of extra cable" },
+  wallHole: { name: "A hole in a wall", unit: "mm of extra cable" },
+  chase: { name: "A mm of chase, on top", unit: "mm of extra cable" },
+  boards: { name: "A mm of boards lifted, on top", unit: "mm of extra cable" },
+  crossing: { name: "Crossing another circuit", unit: "mm of extra cable" },
+  height: { name: "A mm of wall from a ladder, on top", unit: "mm of extra cable" },
+  faces: { name: "Opening a wall face", unit: "mm of extra cable" },
 };

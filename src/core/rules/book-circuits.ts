@@ -15,7 +15,7 @@ export const circuitRules = {
     why: "A black core may be neutral or line, and a white sheath proves nothing about its type.",
   },
   "found.unknown": {
-    title: "Cable not made out",
+    title: "Cable not identified",
     text: "A cable that is kept is made out before anything is joined to it: its size, its two ends, its circuit.",
     limit: "known",
     caution: "Isolate, prove dead, prove the tester before and after.",
@@ -24,7 +24,7 @@ export const circuitRules = {
     why: "It may belong to another circuit, or be fed from both ends.",
   },
   "found.shape": {
-    title: "Not the ring it is taken for",
+    title: "Recorded as ring, found radial",
     text: "A circuit whose last point has one cable in and none out is a radial and is judged as one.",
     limit: "ring: two cables at every point",
     severity: "stop",
@@ -50,7 +50,7 @@ export const circuitRules = {
     why: "A cable that is taken for a leg may be a spur.",
   },
   "retrofit.draw": {
-    title: "Old cable as draw-wire",
+    title: "Old cable can pull the new one in",
     text: "Where an old cable comes out and a new one goes the same way, the old one draws the new one in.",
     limit: "same two ends",
     severity: "note",
@@ -66,7 +66,7 @@ export const circuitRules = {
     why: "What looks like the end of a radial may be a broken ring.",
   },
   "circuit.device": {
-    title: "Load above the device",
+    title: "Load exceeds device rating",
     text: "The design current is at most the rating of the protective device.",
     limit: "Ib ≤ In",
     severity: "stop",
@@ -74,7 +74,7 @@ export const circuitRules = {
     why: "The device would open in ordinary use.",
   },
   "circuit.capacity": {
-    title: "Cable carries too little",
+    title: "Cable too small as installed",
     text: "The rating of the device is at most what the cable carries as installed: its table value with grouping, ambient temperature and insulation taken off.",
     limit: "In ≤ It × Cg × Ca × Ci",
     severity: "stop",
@@ -83,7 +83,7 @@ export const circuitRules = {
     caution: "Cable buried in insulation carries about half of what it carries clipped.",
   },
   "circuit.ring": {
-    title: "Ring cable carries too little",
+    title: "Ring cable under 20 A as installed",
     text: "Each leg of a ring on a 30 or 32 A device carries at least 20 A as installed.",
     limit: "Iz ≥ 20 A",
     severity: "stop",
@@ -99,7 +99,7 @@ export const circuitRules = {
     why: "Loads run badly and hot on low voltage. Radials are reckoned with all load at the far end; rings with it in the middle, a quarter of one loop length.",
   },
   "circuit.loop": {
-    title: "Fault loop too high",
+    title: "Zs too high",
     text: "The loop impedance, with the conductors warm, is at most what opens the device in time.",
     limit: "Ze + (R1 + R2) × 1.2 ≤ table value",
     severity: "stop",
@@ -123,7 +123,7 @@ export const circuitRules = {
     why: "A larger area brings more load than one device is meant for.",
   },
   "circuit.mcb-table": {
-    title: "No loop value for this device",
+    title: "No maximum Zs held; not checked",
     text: "The table of loop impedance has no row for this rating.",
     limit: "6 to 50 A",
     severity: "warn",

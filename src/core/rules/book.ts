@@ -80,7 +80,7 @@ const ownRules = {
     why: "A nail from either side reaches a cable in a thin wall.",
   },
   "timber.hole.zone": {
-    title: "Hole off its part of the span",
+    title: "Hole outside its zone",
     text: "The centre of a hole lies between 0.25 and 0.40 of the clear span from either bearing.",
     limit: "0.25 to 0.40 of the span",
     severity: "stop",
@@ -112,7 +112,7 @@ const ownRules = {
     why: "Close holes act as one long cut.",
   },
   "timber.notch.zone": {
-    title: "Notch off its part of the span",
+    title: "Notch outside its zone",
     text: "A notch keeps between 0.10 and 0.20 of the span from a bearing (warranty school) or 0.07 and 0.25 (on-site school).",
     limit: "0.10–0.20 or 0.07–0.25 of the span",
     severity: "stop",
@@ -156,7 +156,7 @@ const ownRules = {
     title: "Engineered joist: maker only",
     text: "I-joists, metal-web and glued beams follow their maker's instructions; nothing is computed here.",
     limit: "maker's instructions",
-    caution: "Never bore or notch one by rule of thumb.",
+    caution: "Never drill or notch one by rule of thumb.",
     severity: "stop",
     source: "Maker's instructions",
     why: "Their flanges and webs carry the load in another way, and each maker's rules differ.",
@@ -308,7 +308,7 @@ const ownRules = {
     why: "It would stay dead.",
   },
   "circuit.way": {
-    title: "Circuit without a way",
+    title: "No way in the consumer unit",
     text: "Every circuit has a way of its own in the board.",
     limit: "one way each",
     severity: "stop",
@@ -348,7 +348,7 @@ const ownRules = {
     why: "The spur's cable carries less than the device allows through.",
   },
   "route.unreachable": {
-    title: "No legal way there",
+    title: "No compliant route",
     text: "Every run follows zones, holes and decks from point to point.",
     limit: "a legal way",
     severity: "stop",
@@ -452,7 +452,7 @@ const ownRules = {
     why: "The boring schedule would be short.",
   },
   "hole.too-small": {
-    title: "Hole too small for what passes",
+    title: "Hole too small for these cables",
     text: "Cables fill at most 45 % of their hole, and the widest fits across it.",
     limit: "45 % full",
     severity: "stop",

@@ -50,7 +50,7 @@ export function differenceWords(taken: WayParts, other: WayParts): string {
     void (
       a !== b && words.push(`${Math.abs(b - a)} ${b > a ? "more" : "fewer"} ${one}${Math.abs(b - a) === 1 ? "" : "s"}`)
     );
-  count(taken.newBores, other.newBores, "new bore");
+  count(taken.newBores, other.newBores, "new hole");
   count(taken.wallHoles, other.wallHoles, "hole");
   count(taken.bends, other.bends, "bend");
   const stretch = (a: number, b: number, what: string): void =>

@@ -148,7 +148,7 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
             ) : null}
             {tape && tape.marks.length ? (
               <div className="mt-3">
-                <h2 className="mb-1 text-[14px]">Tape hooked on: {tape.datum}</h2>
+                <h2 className="mb-1 text-[14px]">Tape measured from: {tape.datum}</h2>
                 <Ribbon length={tape.length} marks={tape.marks} words={(m) => `${mm(m.at)} ${m.text.split(",")[0]}`} />
                 <ol className="mt-1 flex flex-wrap gap-x-5 gap-y-0.5 text-[14px]" aria-label="Marks in order">
                   {tape.marks.map((m, i) => (

@@ -158,7 +158,7 @@ function WhatFrees({ point }: { point: string }) {
       ) : (
         <p>
           {told.reachable
-            ? "A way leads there, but its bores are full."
+            ? "A way leads there, but its holes are full."
             : "No single change frees it: move the point, or add a deck or wall that leads to it."}
         </p>
       )}

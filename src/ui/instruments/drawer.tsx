@@ -117,7 +117,7 @@ function Detector() {
               ))}
             </ul>
           ) : (
-            <p className="text-[13px]">Silence from end to end.</p>
+            <p className="text-[13px]">Nothing detected; not proof.</p>
           )}
           <p className="mt-1 text-[13px] font-medium">{told.words}</p>
           <p className="mt-1 text-[12.5px] text-soft">Zones and common sense come first. Prove dead before you cut.</p>

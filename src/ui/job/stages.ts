@@ -74,7 +74,7 @@ export function stageStates(job: Job, plan: Plan | null, siteBook: readonly Site
     points: state("points", `${job.points.length} placed, ${wired.size} wired`, job.points.length > 0),
     circuits: state("circuits", n(job.circuits.length, "circuit"), job.circuits.length > 0),
     routes: state("routes", plan ? `${n(laid, "run")} laid` : "working out", laid > 0),
-    timber: state("timber", n(plan?.holes.length ?? 0, "bore"), laid > 0),
+    timber: state("timber", n(plan?.holes.length ?? 0, "hole"), laid > 0),
     containment: state("containment", `${chased.toFixed(1)} m capping`, laid > 0),
     fixings: state("fixings", n(clips, "clip"), laid > 0),
     ends: state("ends", n(plan?.ends.length ?? 0, "termination"), laid > 0),

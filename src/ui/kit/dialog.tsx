@@ -41,13 +41,11 @@ export function Sheet({
             if (start instanceof HTMLInputElement) start.select();
           }}
           onKeyDown={(e) => {
-            // Where one line is all there is to type, Enter does what the dialog is for, once the line has taken it.
+            // Where one line is all there is to answer, Enter does what the dialog is for, once the line has taken it.
             if (e.key !== "Enter" || e.defaultPrevented || !(e.target instanceof HTMLInputElement)) return;
             const content = e.currentTarget;
-            const lines = [...content.querySelectorAll("input")].filter(
-              (x) => !["checkbox", "radio", "file", "hidden"].includes(x.type),
-            );
-            if (e.target.form || lines.length !== 1 || lines[0] !== e.target) return;
+            const asked = content.querySelectorAll("input:not([type=hidden]):not([type=file]), select, textarea");
+            if (e.target.form || asked.length !== 1 || asked[0] !== e.target) return;
             setTimeout(() => content.querySelector<HTMLButtonElement>("[data-do]:not([disabled])")?.click());
           }}
           onInteractOutside={(e) => keep && e.preventDefault()}

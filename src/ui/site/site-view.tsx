@@ -210,7 +210,7 @@ export function SiteView({
                     </span>
                     <span className="mt-1 flex justify-between text-[15px] text-soft">
                       <span>
-                        {plan.holes.filter((o) => o.runs.includes(r.id)).length} bores ·{" "}
+                        {plan.holes.filter((o) => o.runs.includes(r.id)).length} holes ·{" "}
                         {plan.clips.filter((c) => c.run === r.id).reduce((s, c) => s + c.marks.length, 0)} clips
                       </span>
                       <span>cut, mm</span>

@@ -265,7 +265,7 @@ function StepMarks({ job, plan, house, run, step }: Props) {
       length: first.at + 300,
       from: Math.max(0, first.at - 300),
       to: first.at + 300,
-      marks: [{ at: first.at, text: "bore" }],
+      marks: [{ at: first.at, text: "drill" }],
     };
     for (const o of bores)
       rows.push({

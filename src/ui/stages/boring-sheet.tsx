@@ -12,7 +12,7 @@ import { Button } from "../kit/button";
 /** The boring schedule joist by joist, in the order a person walks: chalk line by chalk line, with its end marks, bits and plates. */
 export function BoringSheet() {
   const { house, job, plan } = useSnapshot();
-  if (!plan) return <p className="p-3 text-soft">Working out the bores.</p>;
+  if (!plan) return <p className="p-3 text-soft">Working out the holes.</p>;
   const decks = [...house.decks].filter((d) => d.deck.kind !== "concrete").sort((a, b) => a.underside - b.underside);
   const label = (id: string): string => {
     const r = plan.runs.find((x) => x.id === id);
@@ -50,7 +50,7 @@ export function BoringSheet() {
             (t) =>
               `Ø ${t.diameter}: ${t.joists ? `${t.joists} in joists` : ""}${t.joists && t.walls ? ", " : ""}${t.walls ? `${t.walls} in walls` : ""}`,
           )
-          .join(" · ") || "Nothing to bore."}
+          .join(" · ") || "Nothing to drill."}
         {plates ? ` · ${plates} steel ${plates === 1 ? "plate" : "plates"}` : ""}
       </p>
       {decks.map((l) => {
@@ -73,7 +73,7 @@ export function BoringSheet() {
                 </p>
               );
             })}
-            {lines.length ? null : <p className="text-[13.5px] text-soft">No bores in this deck.</p>}
+            {lines.length ? null : <p className="text-[13.5px] text-soft">No holes in this deck.</p>}
             {lines.map((c, i) => (
               <div key={`${c.along} ${c.span}`} className="mt-1 border-t border-line pt-1">
                 <h4 className="text-[14px] font-semibold">

@@ -270,7 +270,7 @@ function RingOrRadials({ circuit }: { circuit: string }) {
       <table className="w-full">
         <thead>
           <tr className="text-left text-soft">
-            {["", "Cable, m", "Runs", "Bores in all", "Amps"].map((x) => (
+            {["", "Cable, m", "Runs", "Holes in all", "Amps"].map((x) => (
               <th key={x} scope="col" className="font-normal">
                 {x}
               </th>

@@ -65,9 +65,9 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
       ) : (
         <dl className="mt-1">
           {[
-            ["Bore between", `${mm(w.hole.zones[0][0])} – ${mm(w.hole.zones[0][1])}`],
+            ["Drill between", `${mm(w.hole.zones[0][0])} – ${mm(w.hole.zones[0][1])}`],
             ["and between", `${mm(w.hole.zones[1][0])} – ${mm(w.hole.zones[1][1])}`],
-            ["Largest bore", `Ø ${mm(w.hole.maxDiameter)}`],
+            ["Largest hole", `Ø ${mm(w.hole.maxDiameter)}`],
             ["Largest without plate", `Ø ${mm(w.hole.maxDiameterUnplated)}`],
             ["Centre, from the top", mm(w.hole.fromTop)],
             ["Notch, most depth", mm(w.notch.maxDepth)],
@@ -79,7 +79,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
           ))}
         </dl>
       )}
-      <h3 className="mt-2 text-[14px]">Bores here</h3>
+      <h3 className="mt-2 text-[14px]">Holes here</h3>
       {bores.length ? (
         <ul>
           {bores.map((o) => (
@@ -94,7 +94,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
                 Centre <span className="num">{mm(o.fromTop)}</span> down; passes {o.runs.map(runName).join(", ")}
               </p>
               <details>
-                <summary className="cursor-pointer text-[13px] text-soft">Room to each limit</summary>
+                <summary className="cursor-pointer text-[13px] text-soft">Clearance to each limit</summary>
                 {boreMargins(l, plan!, o).map((m) => (
                   <div key={m.name} className="pt-1">
                     <p className="text-[12.5px] text-soft">{m.name}</p>
@@ -111,7 +111,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
       {refusals.length ? null : (
         <div className="mt-2 grid gap-1">
           <NumberField
-            label="Bore line wanted at"
+            label="Holes wanted in line at"
             name="bore line"
             value={0}
             min={0}

@@ -37,7 +37,7 @@ export function PointsPanel() {
           name="joins"
           value={circuit}
           options={[
-            { value: "", name: "the usual circuit" },
+            { value: "", name: "chosen by kind of point" },
             ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` })),
           ]}
           onCommit={setCircuit}

@@ -39,7 +39,7 @@ export function RunDetails({ run }: { run: Run }) {
     ["Path", `${mm(run.pathLength)}`],
     ["Tails and spare", `${mm(ends.reduce((s, e) => s + (e.measures.fromMiddle ?? 0), 0) + 2 * job.settings.slack)}`],
     ["Cut length", `${mm(run.cutLength)}`],
-    ["Bores", String(holes)],
+    ["Holes", String(holes)],
     ["Clips", String(clips)],
     ["Bends, least inner radius", cable ? mm(bendRadius(cable.family, cable.width, cable.thickness).radius) : ""],
     ["Most circuits together", String(run.grouped)],

@@ -86,7 +86,7 @@ export function WeightsPanel() {
                     "Cable, m",
                     "Least, m",
                     "Ratio",
-                    "Bores",
+                    "Holes",
                     "Holes in walls",
                     "Chase, m",
                     "Bends",

@@ -27,7 +27,7 @@ export function WhyThisWay({ run }: { run: string }) {
     <div className="text-[13px]" data-why aria-live="polite">
       <p>
         The cheapest at these weights: <span className="num">{mm(why.taken.length)}</span> of cable,{" "}
-        {why.taken.newBores} new {why.taken.newBores === 1 ? "bore" : "bores"}
+        {why.taken.newBores} new {why.taken.newBores === 1 ? "hole" : "holes"}
         {why.taken.bores > why.taken.newBores ? ` and ${why.taken.bores - why.taken.newBores} shared` : ""},{" "}
         {why.taken.wallHoles} {why.taken.wallHoles === 1 ? "hole" : "holes"} in walls, {why.taken.bends} bends,{" "}
         <span className="num">{mm(why.taken.chase)}</span> of chase.

@@ -1,4 +1,4 @@
-/** Usual tails of a mineral-insulated end, mm: two to three fingers. Source: trade habit. */
+/** Usual tails of a mineral-insulated end, mm. Source: trade habit. */
 export const MI_TAILS = 60;
 
 /**

@@ -129,7 +129,7 @@ export function boreMargins(l: LaidDeck, plan: Pick<Plan, "holes">, o: Hole): Ma
   const next = others.sort((a, b) => gap(a.at) - gap(b.at))[0];
   if (next)
     out.push({
-      name: `To the bore at ${mm(next.at)}, centres`,
+      name: `To the hole at ${mm(next.at)}, centres`,
       measured: gap(next.at),
       limit: timberRules.hole.spacing * Math.max(o.diameter, next.diameter),
       sense: "least",

@@ -58,7 +58,7 @@ export function MaterialsSheet() {
         label="Take-off"
         rows={rows}
         keyOf={(r) => `${r.circuit} ${r.item} ${r.size}`}
-        empty="Nothing to take off yet."
+        empty="No materials yet: lay some runs."
         columns={[
           ...(by === "circuit"
             ? [{ name: "Circuit", cell: (r: Plan["takeoff"][number]) => circuit(r.circuit) || "shared" }]

@@ -214,7 +214,7 @@ function Walk({ onDone }: { onDone: () => void }) {
       </div>
       <div className="grid content-start gap-2">
         <RoomFactsFields facts={facts} set={(next) => setFacts((f) => ({ ...f, ...next }))} />
-        <SelectField label="Stands" name="stands" value={against} options={options} onCommit={setAgainst} />
+        <SelectField label="Starts against" name="stands" value={against} options={options} onCommit={setAgainst} />
         {against ? (
           <>
             <SelectField

@@ -19,7 +19,7 @@ function cards(m: Readonly<Record<string, number>>, s: Schools, outdoor: boolean
     isolate,
     {
       title: "Make the hole",
-      todo: `Bore the size of the gland before anything is mounted${s.spareGland === "spare" ? ", and a spare beside it with its plug" : ""}. Deburr, and take the paint off where the washers bite.`,
+      todo: `Drill the size of the gland before anything is mounted${s.spareGland === "spare" ? ", and a spare beside it with its plug" : ""}. Deburr, and take the paint off where the washers bite.`,
       measure: `Ø ${mm(m.hole!)} mm`,
       check: "A fitting of that size goes through without force.",
       mistake: "20 re-drilled to 25: a spoiled hour.",

@@ -33,7 +33,7 @@ export interface Making {
 export const isolate: StepCard = {
   title: "Make it dead",
   todo: "Isolate and lock off. Prove the tester, prove dead between all conductors, prove the tester again.",
-  check: "All three readings of nothing, and the tester works before and after.",
+  check: "0 V: L–N, L–E, N–E, and the tester works before and after.",
   mistake: "Testing line to neutral only: a broken neutral reads nothing too.",
   caution: "Nothing is dead until tested. Do not work above the competence or the law that applies.",
 };

@@ -18,14 +18,14 @@ const seal = (): StepCard[] => [
   {
     title: "Test before pressing",
     todo: "Insulation at 500 V d.c.",
-    measure: "no reading below infinity",
+    measure: "over range (≥ 200 MΩ)",
     check: "Infinity, now.",
     mistake: "Testing only at the end.",
   },
   {
     title: "Press home and test again",
     todo: "Press the seal home, square; test again; only then fix.",
-    measure: "no reading below infinity",
+    measure: "over range (≥ 200 MΩ)",
     check: "Infinity again.",
     mistake: "Fixing first: it has to come off to be mended.",
   },
@@ -36,7 +36,7 @@ export const mineralFirst: Making = {
   name: "Mineral-insulated, first end",
   measures: [
     { key: "tails", title: "Tails beyond the sheath", unit: "mm", first: 60, min: 20, max: 400 },
-    { key: "strip", title: "Sheath to strip: a hand and a thumb", unit: "mm", first: 160, min: 40, max: 500 },
+    { key: "strip", title: "Sheath to strip", unit: "mm", first: 160, min: 40, max: 500 },
   ],
   cards: (m) => [
     isolate,
@@ -93,7 +93,7 @@ export const mineralSecond: Making = {
       },
       {
         title: "Cut",
-        todo: "Two to three fingers of tails beyond; a fine hacksaw, square. Second shroud is on.",
+        todo: "Tails of ${mm(m.tails!)} mm beyond; a fine hacksaw, square. Second shroud is on.",
         measure: `${mm(o.cut)} mm`,
         check: "The shroud is on the right way.",
         mistake: "Cutting at the sheath mark.",
