@@ -8,7 +8,10 @@ export default {
   testRunner: "vitest",
   vitest: { configFile: "vitest.mutants.config.ts", related: true },
   coverageAnalysis: "perTest",
-  mutate: [`src/core/${folder ? `${folder}/` : ""}**/*.ts`, "!src/core/**/*.test.ts"],
+  mutate: process.env.MUTANTS_LINES?.split(" ") ?? [
+    `src/core/${folder ? `${folder}/` : ""}**/*.ts`,
+    "!src/core/**/*.test.ts",
+  ],
   ignorePatterns: [".next", "docs", "e2e", "data", "public"],
   reporters: ["clear-text", "json", "progress-append-only"],
   clearTextReporter: { logTests: false, allowColor: false, reportMutants: true },

@@ -72,6 +72,13 @@ describe("from a surveyed room to a tick on site", () => {
     await open("demo", "stage=points&room=kitchen");
     await focusPoint("S3");
     const was = Number(await page().$eval('[data-field="u"]', (e) => (e as HTMLInputElement).value));
+    await see("31 runs laid");
+    // Picked on the far wall of the room, it is brought into sight.
+    await page().waitForFunction(() => {
+      const b = document.querySelector('[data-point-tag="S3"]')!.getBoundingClientRect();
+      const f = document.querySelector(".drawing")!.getBoundingClientRect();
+      return b.left >= f.left && b.right <= f.right;
+    });
     const tag = (await page().$('[data-point-tag="S3"]'))!;
     const b = (await tag.boundingBox())!;
     await page().mouse.move(b.x + b.width / 2, b.y + b.height / 2);

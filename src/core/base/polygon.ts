@@ -116,3 +116,11 @@ export function distanceToOutline(outline: readonly XY[], p: XY): number {
   }
   return best;
 }
+
+/** Outline of an upright rectangle from its least to its greatest corner, clockwise seen from above with y to the north. */
+export const rectOutline = (x0: number, y0: number, x1: number, y1: number): XY[] => [
+  { x: x0, y: y0 },
+  { x: x0, y: y1 },
+  { x: x1, y: y1 },
+  { x: x1, y: y0 },
+];

@@ -74,9 +74,20 @@ export function useViewport(
     const el = frame.current;
     if (el) setView(fitTo(extentRef.current, el.clientWidth, el.clientHeight));
   }, [frame]);
+  const opened = useRef<{ key: string; view: Viewport; width: number; height: number } | null>(null);
   useLayoutEffect(() => {
     const el = frame.current;
-    if (el) setView(openAt(extentRef.current, el.clientWidth, el.clientHeight));
+    if (!el) return;
+    const [width, height] = [el.clientWidth, el.clientHeight];
+    const before = opened.current;
+    const next = openAt(extentRef.current, width, height);
+    opened.current = { key, view: next, width, height };
+    // Where a hand, or what was picked, has moved the drawing since it opened, a frame of another size keeps what is in its middle.
+    setView((v) =>
+      before?.key === key && before.width > 0 && v !== before.view
+        ? { ...v, x: v.x + (width - before.width) / 2, y: v.y + (height - before.height) / 2 }
+        : next,
+    );
   }, [frame, key, size.width, size.height]);
   const reveal = useCallback(
     (x: number, y: number) => {
