@@ -1,3 +1,4 @@
+import type { JobLine } from "../core/job/job-line";
 import { type SQL, and, asc, desc, eq, isNotNull, isNull, sql } from "drizzle-orm";
 import { checkInvariants, newlyOffWall } from "../core/job/invariants";
 import type { Collection, Job } from "../core/job/model";
@@ -15,16 +16,6 @@ import { catalogueFrom, ownRowsColumn } from "./catalogue";
 import type { Db } from "./db";
 import { type RowChanges, jobColumns, jobOfRow, readJob, rowsOf, writeJob, writeRows } from "./job-rows";
 import * as schema from "./schema";
-
-export interface JobLine {
-  id: string;
-  name: string;
-  address: string;
-  rooms: number;
-  points: number;
-  circuits: number;
-  updatedAt: string;
-}
 
 /** Edits kept one by one behind the newest; older ones are trimmed, and the rows as they stand are the checkpoint. */
 export const EDITS_KEPT = 2000;

@@ -1,3 +1,4 @@
+import { distinct } from "./distinct";
 import { EPS } from "./tolerance";
 import { type Rect, type UV, distanceTo } from "./rect";
 
@@ -63,11 +64,6 @@ const inBand = ({ edge: [p, q], deep }: SlopingBand, c: UV): boolean => {
 /** True when the stretch lies wholly in one of the sloping bands: it then follows the top of the wall. */
 export const followsBand = (bands: readonly SlopingBand[], a: UV, b: UV): boolean =>
   bands.some((s) => inBand(s, a) && inBand(s, b));
-
-const distinct = (xs: number[]): number[] => {
-  xs.sort((a, b) => a - b);
-  return xs.filter((x, i) => i === 0 || x - xs[i - 1]! > EPS);
-};
 
 export function rectUnion(rects: readonly Rect[], bands: readonly SlopingBand[] = []): RectUnion {
   let made: UnionGrid | null = null;

@@ -1,7 +1,6 @@
 import { z } from "zod";
 import { drawKitchen } from "../drawings/wall-drawing";
 import { checkKitchen } from "../trades/kitchen/served";
-import { count } from "../base/figures";
 import { calculator } from "./calculator";
 import * as f from "./fields";
 

@@ -46,8 +46,6 @@ export interface Scene {
   template: boolean;
 }
 
-type Pen = ReturnType<typeof pen>;
-
 /** A pen that collects shapes: what a symbol is drawn with. */
 export function pen() {
   const shapes: Shape[] = [];

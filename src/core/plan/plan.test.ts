@@ -155,6 +155,44 @@ describe("the checker finds each way of breaking a good plan", () => {
         p.holes.find((o) => o.in.kind === "joist")!.fromTop += 30;
       }),
     ).toContain("timber.hole.axis"));
+  it.each([
+    ["an old hole", "timber.hole.spacing"],
+    ["an old notch", "timber.apart"],
+  ])("a hole beside %s", (what, rule) => {
+    const hole = plan.holes.find((o) => o.in.kind === "joist")!;
+    const place = hole.in as { deck: string; joist: number; span: number };
+    const old = (off: number): Job["decks"][number]["existingCuts"][number] =>
+      what === "an old hole"
+        ? {
+            id: "old",
+            kind: "hole",
+            joist: place.joist,
+            span: place.span,
+            at: hole.at + off,
+            diameter: 12,
+            fromTop: hole.fromTop,
+          }
+        : {
+            id: "old",
+            kind: "notch",
+            joist: place.joist,
+            span: place.span,
+            at: hole.at + off,
+            width: 40,
+            depth: 10,
+            edge: "top",
+          };
+    const beside = (off: number): string[] =>
+      checkPlan(
+        layHouse({
+          ...job,
+          decks: job.decks.map((d) => (d.id === place.deck ? { ...d, existingCuts: [old(off)] } : d)),
+        }),
+        plan,
+      ).flatMap((f) => (f.rule === rule ? [f.subject.id] : []));
+    expect(beside(30)).not.toEqual([]);
+    expect(beside(700)).toEqual([]);
+  });
   it("a hole too small for what passes", () =>
     expect(
       change((p) => {

@@ -1,3 +1,4 @@
+import { shortestChains } from "./chains";
 import { bestOrder } from "./order";
 import { goodTour, tourLength } from "./good-tour";
 import { tourBound, treeBound } from "./tour-bounds";
@@ -22,29 +23,15 @@ const chainLength = (d: Distances, order: readonly number[]): number =>
  * by dynamic programming, then the best split. Ties fall to the split found first.
  */
 function exactRadials(d: Distances): [number[], number[]] {
-  const m = d.length - 1;
-  const full = (1 << m) - 1;
-  const best = new Float64Array((full + 1) * m).fill(Infinity);
-  const prev = new Int8Array((full + 1) * m).fill(-1);
+  const { m, full, best, chain } = shortestChains(d);
   const open = new Float64Array(full + 1).fill(Infinity);
   const end = new Int8Array(full + 1).fill(-1);
-  for (let i = 0; i < m; i++) best[(1 << i) * m + i] = d[0]![i + 1]!;
   for (let set = 1; set <= full; set++)
     for (let last = 0; last < m; last++) {
       const here = best[set * m + last]!;
-      if (here === Infinity) continue;
       if (here < open[set]! - 1e-9) {
         open[set] = here;
         end[set] = last;
-      }
-      for (let next = 0; next < m; next++) {
-        if (set & (1 << next)) continue;
-        const s = (set | (1 << next)) * m + next;
-        const c = here + d[last + 1]![next + 1]!;
-        if (c < best[s]! - 1e-9) {
-          best[s] = c;
-          prev[s] = last;
-        }
       }
     }
   let split = 1;
@@ -57,17 +44,7 @@ function exactRadials(d: Distances): [number[], number[]] {
       split = set;
     }
   }
-  const chain = (set: number): number[] => {
-    const order: number[] = [];
-    for (let s = set, last = end[set]!; last >= 0;) {
-      order.push(last + 1);
-      const p = prev[s * m + last]!;
-      s &= ~(1 << last);
-      last = p;
-    }
-    return [0, ...order.reverse()];
-  };
-  return [chain(split), chain(full ^ split)];
+  return [chain(split, end[split]!), chain(full ^ split, end[full ^ split]!)];
 }
 
 /** A good pair of chains: a closed tour with one free step between two points other than the board, cut there. */

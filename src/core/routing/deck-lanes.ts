@@ -1,3 +1,4 @@
+import { distinct } from "../base/distinct";
 import type { Interval } from "../base/interval";
 import { type XY, spansAlong } from "../base/polygon";
 import { EPS, same } from "../base/tolerance";
@@ -223,11 +224,6 @@ const freeOf =
   (l: LaidDeck, barred: readonly { outline: readonly XY[] }[]) =>
   (a0: number, c0: number, a1: number, c1: number): boolean =>
     barred.length === 0 || !barred.some((o) => meetsPolygon(placeOn(l, a0, c0), placeOn(l, a1, c1), o.outline));
-
-const distinct = (xs: number[]): number[] => {
-  xs.sort((a, b) => a - b);
-  return xs.filter((x, i) => i === 0 || x - xs[i - 1]! > EPS);
-};
 
 /** Rises from the top of walls below the deck, and falls from the foot of walls above it. */
 function wallEntries(g: GraphDraft, h: House, n: number, lines: FaceLines[]): Entry[] {

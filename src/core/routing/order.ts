@@ -1,3 +1,4 @@
+import { shortestChains } from "./chains";
 import { goodTour, tourLength } from "./good-tour";
 import { tourBound } from "./tour-bounds";
 
@@ -31,43 +32,17 @@ export function bestOrder(d: readonly (readonly number[])[], closed: boolean): O
 }
 
 function exact(d: readonly (readonly number[])[], closed: boolean): Order {
-  const m = d.length - 1;
-  const full = 1 << m;
-  const best = new Float64Array(full * m).fill(Infinity);
-  const prev = new Int8Array(full * m).fill(-1);
-  for (let i = 0; i < m; i++) best[(1 << i) * m + i] = d[0]![i + 1]!;
-  for (let set = 1; set < full; set++)
-    for (let last = 0; last < m; last++) {
-      const here = best[set * m + last]!;
-      if (here === Infinity) continue;
-      for (let next = 0; next < m; next++) {
-        if (set & (1 << next)) continue;
-        const s = (set | (1 << next)) * m + next;
-        const c = here + d[last + 1]![next + 1]!;
-        if (c < best[s]! - 1e-9) {
-          best[s] = c;
-          prev[s] = last;
-        }
-      }
-    }
+  const { m, full, best, chain } = shortestChains(d);
   let end = 0;
   let length = Infinity;
   for (let i = 0; i < m; i++) {
-    const c = best[(full - 1) * m + i]! + (closed ? d[i + 1]![0]! : 0);
+    const c = best[full * m + i]! + (closed ? d[i + 1]![0]! : 0);
     if (c < length - 1e-9) {
       length = c;
       end = i;
     }
   }
-  const order: number[] = [];
-  for (let set = full - 1, last = end; last >= 0;) {
-    order.push(last + 1);
-    const p = prev[set * m + last]!;
-    set &= ~(1 << last);
-    last = p;
-  }
-  order.push(0);
-  order.reverse();
+  const order = chain(full, end);
   // A ring reads the same both ways round: leave the board towards the lower-numbered end.
   if (closed && order.length > 2 && order[1]! > order[order.length - 1]!)
     order.splice(1, order.length - 1, ...order.slice(1).reverse());

@@ -1,3 +1,4 @@
+import { distinct } from "../base/distinct";
 import { crosses, rectAround, rectOf, strictlyContains, type UV } from "../base/rect";
 import { topAt } from "../base/ceiling";
 import { unionCovers } from "../base/rect-union";
@@ -60,13 +61,8 @@ function nearestRise(f: Face, u: number, reach: number, l: LaidDeck): number | n
   return tries.find((t) => risesAt(f, t, l)) ?? null;
 }
 
-const distinct = (xs: number[], low: number, high: number): number[] => {
-  const sorted = xs
-    .filter((x) => x >= low - EPS && x <= high + EPS)
-    .map((x) => clamp(x, low, high))
-    .sort((a, b) => a - b);
-  return sorted.filter((x, i) => i === 0 || x - sorted[i - 1]! > EPS);
-};
+const inside = (xs: number[], low: number, high: number): number[] =>
+  distinct(xs.filter((x) => x >= low - EPS && x <= high + EPS).map((x) => clamp(x, low, high)));
 
 /** Collects the lines of every face: through points, the middles of bands, and those shared with neighbours and opposite faces. */
 export function collectLines(h: House): FaceLines[] {
@@ -83,8 +79,8 @@ export function collectLines(h: House): FaceLines[] {
     }
     return {
       face: f,
-      us: distinct(us, 0, f.shape.length),
-      vs: distinct(vs, 0, f.shape.height),
+      us: inside(us, 0, f.shape.length),
+      vs: inside(vs, 0, f.shape.height),
       node: new Int32Array(0),
       over: own[i]!.over,
       under: own[i]!.under,

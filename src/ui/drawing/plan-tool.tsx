@@ -104,14 +104,7 @@ export function ToolBar() {
             </Button>
           </>
         )}
-        <Button look="quiet" onClick={drop}>
-          Cancel
-        </Button>
-        {fault ? (
-          <span role="alert" className="w-full font-medium text-stop">
-            {fault}
-          </span>
-        ) : null}
+        <ToolEnd onDrop={drop} fault={fault} />
       </div>
     );
   }
@@ -166,17 +159,26 @@ export function ToolBar() {
           <Button look="solid" disabled={corners.length < 3} onClick={finish}>
             Close the outline
           </Button>
-          <Button look="quiet" onClick={drop}>
-            Cancel
-          </Button>
-          {fault ? (
-            <span role="alert" className="w-full font-medium text-stop">
-              {fault}
-            </span>
-          ) : null}
+          <ToolEnd onDrop={drop} fault={fault} />
         </div>
       ) : null}
       <RectangleRoom open={done !== null} outline={done} onClose={() => setDone(null)} />
+    </>
+  );
+}
+
+/** The way out of a tool, and what is wrong with what it was told. */
+function ToolEnd({ onDrop, fault }: { onDrop: () => void; fault: string | null }) {
+  return (
+    <>
+      <Button look="quiet" onClick={onDrop}>
+        Cancel
+      </Button>
+      {fault ? (
+        <span role="alert" className="w-full font-medium text-stop">
+          {fault}
+        </span>
+      ) : null}
     </>
   );
 }

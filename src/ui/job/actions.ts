@@ -26,17 +26,6 @@ export type EditAnswer =
   | { kind: "refused"; refusals: { path: string; message: string }[] }
   | { kind: "gone" };
 
-/** A job on the list. */
-export interface JobLine {
-  id: string;
-  name: string;
-  address: string;
-  rooms: number;
-  points: number;
-  circuits: number;
-  updatedAt: string;
-}
-
 export interface JobsActions {
   create: (from: "blank" | "demo", name: string) => Promise<{ ok: true; id: string } | { ok: false; message: string }>;
   duplicate: (id: string) => Promise<{ ok: true; id: string } | { ok: false; message: string }>;

@@ -1,11 +1,13 @@
 "use client";
+import { RefusalsSheet } from "../kit/refusals";
 import { Copy, FileDown, FolderOpen, Plus, Trash2, Upload } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
 import { toast } from "sonner";
 import { FILE_MOST } from "../../core/job/file";
-import type { JobLine, JobsActions } from "../job/actions";
+import type { JobLine } from "../../core/job/job-line";
+import type { JobsActions } from "../job/actions";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
 import { TextField } from "../kit/field";
@@ -220,21 +222,7 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
           </div>
         </form>
       </Sheet>
-      <Sheet
-        open={refusals !== null}
-        onOpenChange={(o) => !o && setRefusals(null)}
-        title="The file was not taken"
-        about={`${refusals?.file ?? ""}: nothing has been changed. This is what is wrong with it.`}
-      >
-        <ul className="list-disc pl-5" data-refusals>
-          {refusals?.list.slice(0, 12).map((r, i) => (
-            <li key={i}>
-              {r.path ? <span className="num">{r.path}: </span> : null}
-              {r.message}
-            </li>
-          ))}
-        </ul>
-      </Sheet>
+      <RefusalsSheet what="file" refusals={refusals} onClose={() => setRefusals(null)} />
     </div>
   );
 }

@@ -1,4 +1,5 @@
 "use client";
+import { RefusalsSheet } from "../kit/refusals";
 import { FileDown, RotateCcw, Upload } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useRef, useState } from "react";
@@ -242,21 +243,7 @@ export function CataloguePage({
           </div>
         </form>
       </Sheet>
-      <Sheet
-        open={refusals !== null}
-        onOpenChange={(o) => !o && setRefusals(null)}
-        title="The sheet was not taken"
-        about={`${refusals?.file ?? ""}: nothing has been changed. This is what is wrong with it.`}
-      >
-        <ul className="list-disc pl-5" data-refusals>
-          {refusals?.list.slice(0, 15).map((r, i) => (
-            <li key={i}>
-              {r.path ? <span className="num">{r.path}: </span> : null}
-              {r.message}
-            </li>
-          ))}
-        </ul>
-      </Sheet>
+      <RefusalsSheet what="sheet" refusals={refusals} onClose={() => setRefusals(null)} />
     </div>
   );
 }

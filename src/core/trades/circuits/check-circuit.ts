@@ -1,3 +1,4 @@
+import { NOMINAL } from "../../rules/supply";
 import { conductorResistance } from "../../rules/resistance";
 import { atLeast, atMost } from "../../base/tolerance";
 import type { Cable } from "../../rules/cables";
@@ -56,7 +57,6 @@ export interface CircuitResult {
   facts: Fact[];
 }
 
-const NOMINAL = 230;
 /** Warm conductors have this much more resistance than cold ones. */
 const WARM = 1.2;
 

@@ -1,3 +1,4 @@
+import { NOMINAL } from "../../rules/supply";
 import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
 import { cookerDemand } from "./cooker";
@@ -5,7 +6,6 @@ import { type Fact, fact } from "../../rules/fact";
 import type { Circuit, Job, Point } from "../../job/model";
 
 /** Nominal voltage, V. */
-const NOMINAL = 230;
 
 /** Board that feeds a circuit: its own, else the first of the job; undefined when there is none. */
 export const boardOfCircuit = (job: Job, c: Circuit): Point | undefined =>

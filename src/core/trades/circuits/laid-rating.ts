@@ -1,3 +1,4 @@
+import { NOMINAL } from "../../rules/supply";
 import { pathLength } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
@@ -12,7 +13,6 @@ import type { Method } from "../../rules/ratings";
 const THICK = 100;
 /** Devices from which a circuit warms its neighbours, A: lighting and the like is loaded too lightly to count. */
 const WARMS = 16;
-const NOMINAL = 230;
 
 /** Installation method of a leg as laid, by what it lies in. Source: BS 7671:2018+A2:2022 Table 4A2, in our words. */
 export function methodOf(h: House, leg: PinnedLeg): Method {

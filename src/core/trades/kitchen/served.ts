@@ -1,3 +1,4 @@
+import { NOMINAL } from "../../rules/supply";
 import { atMost } from "../../base/tolerance";
 import { type Fact, fact } from "../../rules/fact";
 import { type Along, type KitchenPoint, checkClearances, kitchenRules } from "./clearances";
@@ -45,7 +46,7 @@ export function checkKitchen(i: {
             }),
           );
       }
-      const amps = mine.reduce((s, a) => s + (a.watts ?? 0), 0) / 230;
+      const amps = mine.reduce((s, a) => s + (a.watts ?? 0), 0) / NOMINAL;
       if (!atMost(amps, kitchenRules.combined))
         out.push(
           fact("kitchen.control-reach", "point", p.id, {
