@@ -108,11 +108,11 @@ describe("from a surveyed room to a tick on site", () => {
     await page().setViewport({ width: 390, height: 844 });
     await page().goto(`${app().address}/jobs/${id}/site`);
     await see("DB1 to K1");
-    await press("Bored: DB1 to K1");
+    await press("Drilled: DB1 to K1");
     await page().waitForSelector('[data-to-send="0"]');
     await page().reload();
     await page().waitForSelector('[data-run="k.board.k1"]');
-    expect(await text('[data-run="k.board.k1"]')).toMatch(/✓ Bored/);
+    expect(await text('[data-run="k.board.k1"]')).toMatch(/✓ Drilled/);
     await page().click('[data-run="k.board.k1"] button');
     await page().waitForSelector('[data-step="drawn-in"]');
     await press("Take back");
@@ -123,7 +123,7 @@ describe("from a surveyed room to a tick on site", () => {
     await page().setViewport({ width: 1280, height: 800 });
     await page().goto(`${app().address}/jobs/${id}?stage=site-book`);
     await see(/1 of \d+ steps/);
-    await see("Electrician 1: DB1 to K1, bored, taken back");
+    await see("Electrician 1: DB1 to K1, drilled, taken back");
   });
 
   it("exports the job and brings it in again with the same plan", async () => {

@@ -15,3 +15,9 @@ export function mm(x: number): string {
   const spaced = whole!.replace(/\B(?=(\d{3})+(?!\d))/g, "\u2009");
   return part ? `${spaced}.${part}` : spaced;
 }
+
+/** A length to cut, whole mm and never short, as it stands on every screen: 17 181.4 is cut at 17 182. */
+export const toCut = (length: number): string => mm(Math.ceil(length - 1e-6));
+
+/** The most a thing may be, to a tenth and never more than it is: 48.75 is Ø 48.7 at most. */
+export const most = (limit: number): string => mm(Math.floor(limit * 10 + 1e-6) / 10);

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { drawJoist } from "../drawings/joist-drawing";
-import { mm } from "../base/figures";
+import { mm, most } from "../base/figures";
 import { checkStud } from "../trades/timber/stud";
 import { calculator } from "./calculator";
 import * as f from "./fields";
@@ -20,7 +20,7 @@ export default calculator({
   first: { depth: 89, diameter: 20, inZone: true },
   run: (i) => checkStud(i.depth, i.diameter, i.fromFace ?? i.depth / 2, i.inZone),
   sheet: (i, o) => ({
-    headline: `At most Ø ${mm(o.maxDiameter)}, ${mm(o.centre)} from either face; this one leaves ${mm(o.cover)} to the nearest face.`,
+    headline: `At most Ø ${most(o.maxDiameter)}, ${mm(o.centre)} from either face; this one leaves ${mm(o.cover)} to the nearest face.`,
     scene: drawJoist(
       { kind: "solid", depth: i.depth, breadth: 38, span: 600 },
       null,

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { drawJoist } from "../drawings/joist-drawing";
-import { mm } from "../base/figures";
+import { mm, most } from "../base/figures";
 import { joistRefusals } from "../trades/timber/check-joist";
 import { joistWindows } from "../trades/timber/joist";
 import { calculator } from "./calculator";
@@ -49,7 +49,7 @@ export default calculator({
       return { headline: "Engineered joists are cut only as their maker says.", scene: drawJoist(i.joist, null) };
     const [[a, b], [c, d]] = o.hole.zones;
     return {
-      headline: `Drill ${mm(a)} to ${mm(b)} from either bearing, ${mm(o.hole.fromTop)} down, Ø ${mm(o.hole.maxDiameter)} at most${o.hole.maxDiameterUnplated < o.hole.maxDiameter ? `; over Ø ${mm(o.hole.maxDiameterUnplated)} with a steel plate` : ""}.`,
+      headline: `Drill ${mm(a)} to ${mm(b)} from either bearing, ${mm(o.hole.fromTop)} down, Ø ${most(o.hole.maxDiameter)} at most${o.hole.maxDiameterUnplated < o.hole.maxDiameter ? `; over Ø ${most(o.hole.maxDiameterUnplated)} with a steel plate` : ""}.`,
       scene: drawJoist(i.joist, joistWindows(i.joist, i.notchSchool, i.noggin)),
       tape: {
         length: i.joist.span,
@@ -64,7 +64,7 @@ export default calculator({
       steps: [
         "Hook the tape on the bearing face, not on the room's plaster.",
         `Mark ${mm(a)} and ${mm(b)} from each bearing on every joist.`,
-        `Drill on the centre line, ${mm(o.hole.fromTop)} from the top, bits up to Ø ${mm(o.hole.maxDiameter)}.`,
+        `Drill on the centre line, ${mm(o.hole.fromTop)} from the top, bits up to Ø ${most(o.hole.maxDiameter)}.`,
         `Keep holes three diameters apart: ${mm(3 * o.hole.maxDiameter)} for the largest.`,
       ],
     };

@@ -4,7 +4,7 @@ import { z } from "zod";
 export const steps = ["bored", "drawn-in", "clipped", "made-off", "tested"] as const;
 export type Step = (typeof steps)[number];
 export const stepNames: Record<Step, string> = {
-  bored: "Bored",
+  bored: "Drilled",
   "drawn-in": "Drawn in",
   clipped: "Clipped",
   "made-off": "Made off",

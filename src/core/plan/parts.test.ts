@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { layHouse } from "../house/house";
+import { type House, layHouse } from "../house/house";
 import { isHeavy } from "../house/deck";
 import { type Job, type PinnedLeg, jobSchema } from "../job/model";
 import type { LaidRun } from "../routing/lay";
@@ -7,6 +7,7 @@ import { cableOf } from "../rules/catalogue";
 import { clipAtPitch } from "../trades/fixings/clips";
 import { checkPlan } from "./checker";
 import { clipsOf, orientationOf } from "./clips";
+import { containmentOnWalls } from "./containment-on-walls";
 import { endOf, lengthsOf } from "./ends";
 import { holesOf } from "./holes";
 import { makePlan } from "./plan";
@@ -403,5 +404,99 @@ describe("holes and what to buy", () => {
       /Gland/.test(t.item),
     );
     expect(glands).toMatchObject([{ size: "20S, M20", quantity: 2 }]);
+  });
+  it("armour of which no gland is known asks the maker; the board's spare is plugged where the school wants one", () => {
+    const ends: End[] = [
+      { point: "s", run: "c.db.s", entry: "top", measures: {} },
+      { point: "db", run: "c.db.s", entry: "top", measures: {} },
+    ];
+    const armour = run([leg({})], { cable: "swa-3x2.5" });
+    const schooled = (spareGland: "spare" | "none"): House =>
+      layHouse(house({ settings: { ...job.settings, schools: { ...job.settings.schools, spareGland } } }));
+    const plugs = (h2: House, of: End[]) => takeOff(h2, [armour], [], [], of).filter((t) => /Plug/.test(t.item));
+    expect(plugs(schooled("spare"), ends)).toMatchObject([{ size: "M20", quantity: 1, circuit: "c" }]);
+    expect(plugs(schooled("spare"), [ends[0]!])).toEqual([]);
+    expect(plugs(schooled("none"), ends)).toEqual([]);
+    const bare = { ...h, catalogue: { ...h.catalogue, glands: [] } };
+    expect(takeOff(bare, [armour], [], [], ends).find((t) => /Gland/.test(t.item))).toMatchObject({
+      size: "ask the maker",
+      quantity: 2,
+    });
+    expect(takeOff(h, [run([leg({})])], [], [], ends).some((t) => /Gland|Plug/.test(t.item))).toBe(false);
+  });
+  it("a slanting leg meets a joist where the line says: a quarter across is a quarter along and a quarter up", () => {
+    // Joists at 300, 700, 1 100 …: from x 600 to 1 000 the one at 700 is a quarter of the way.
+    const slant = {
+      ...through,
+      path: [
+        [600, 1000, 2480],
+        [1000, 1400, 2520],
+      ] as PinnedLeg["path"],
+    };
+    const [o, ...more] = holesOf(h, [laid([slant])]);
+    expect(more).toEqual([]);
+    expect([o!.in.joist, o!.at, o!.fromTop]).toEqual([2, 1100, 105]);
+    expect(o!.centre).toEqual([700, 1100, 2490]);
+  });
+  it("a leg that only touches a joist's line is bored there; one that lies along it, beyond it or on another deck is not", () => {
+    const from = (x0: number, x1: number, y = 1000, z = 2497.5) => ({
+      ...through,
+      path: [
+        [x0, y, z],
+        [x1, y, z],
+      ] as PinnedLeg["path"],
+    });
+    expect(holesOf(h, [laid([from(500, 700)])]).map((o) => o.in.joist)).toEqual([2]);
+    expect(holesOf(h, [laid([from(700, 900)])]).map((o) => o.in.joist)).toEqual([2]);
+    expect(holesOf(h, [laid([from(500, 690)])])).toEqual([]);
+    expect(holesOf(h, [laid([from(710, 1090)])])).toEqual([]);
+    expect(
+      holesOf(h, [
+        laid([
+          {
+            ...from(0, 0),
+            path: [
+              [700, 500, 2497.5],
+              [700, 900, 2497.5],
+            ],
+          },
+        ]),
+      ]),
+    ).toEqual([]);
+    expect(holesOf(h, [laid([from(500, 900, 1000, 2400)])])).toEqual([]);
+    expect(holesOf(h, [laid([from(500, 900, 1000, 2595)])])).toEqual([]);
+    expect(holesOf(h, [laid([{ ...from(500, 900), surface: { kind: "deck", id: "nowhere" } }])])).toEqual([]);
+  });
+  it("sums what each wall takes, by room, wall and method, circuits by label", () => {
+    const named = layHouse(
+      house({
+        circuits: [
+          { ...job.circuits[0]!, id: "c", label: "C2" },
+          { ...job.circuits[0]!, id: "e", label: "C1", points: [], way: 2 },
+        ],
+      }),
+    );
+    const up = (wall: string, method: PinnedLeg["method"], long: number) =>
+      leg({
+        surface: { kind: "wall", id: wall },
+        method,
+        path: [
+          [0, 0, 0],
+          [0, 0, long],
+        ],
+      });
+    const plan = {
+      ...makePlan(job),
+      runs: [
+        run([up("b1", "chase", 500), up("a2", "surface", 300), up("a1", "surface", 100)]),
+        run([up("a1", "surface", 200), up("a1", "chase", 50), through], { circuit: "e", id: "e.db.s" }),
+      ],
+    };
+    expect(containmentOnWalls(named, plan)).toEqual([
+      { wall: "a1", room: "A", number: 2, method: "chase", circuits: ["e"], legs: 1, length: 50 },
+      { wall: "a1", room: "A", number: 2, method: "surface", circuits: ["e", "c"], legs: 2, length: 300 },
+      { wall: "a2", room: "A", number: 3, method: "surface", circuits: ["c"], legs: 1, length: 300 },
+      { wall: "b1", room: "B", number: 2, method: "chase", circuits: ["c"], legs: 1, length: 500 },
+    ]);
   });
 });

@@ -163,7 +163,7 @@ const ownRules = {
   },
   "timber.over-cut": {
     title: "Joist cut too far already",
-    text: "A span of a joist whose old holes or notches break the rules is bored no more.",
+    text: "A span of a joist whose old holes or notches break the rules is drilled no more.",
     limit: "no further cut",
     caution: "Ask a structural engineer before anything else is taken out of it.",
     severity: "stop",
@@ -180,7 +180,7 @@ const ownRules = {
   },
   "timber.in-joist": {
     title: "Cable runs inside a joist",
-    text: "A run passes across a joist only through a bored hole.",
+    text: "A run passes across a joist only through a drilled hole.",
     limit: "through a hole",
     severity: "stop",
     source: OWN,
@@ -449,7 +449,7 @@ const ownRules = {
     limit: "a hole for each crossing",
     severity: "stop",
     source: OWN,
-    why: "The boring schedule would be short.",
+    why: "The drilling schedule would be short.",
   },
   "hole.too-small": {
     title: "Hole too small for these cables",

@@ -138,7 +138,7 @@ export const commands: readonly DeskCommand[] = [
   { name: "Deck view", keys: "D", on: key("d"), run: () => useDesk.setState({ view: "deck" }) },
   { name: "Solid view", keys: "O", on: key("o"), run: () => useDesk.setState({ view: "solid" }) },
   {
-    name: "Boring schedule",
+    name: "Drilling schedule",
     keys: "B",
     on: key("b"),
     run: () => {

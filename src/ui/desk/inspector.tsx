@@ -65,7 +65,7 @@ function Picked() {
     return <JoistCard deck={selection.deck} joist={selection.joist} span={selection.span} />;
   return stage === "timber" ? (
     <p className="text-soft">
-      Press a joist for its windows, limits and marks. Bore from the bearing face, on the centre line. Look and scan
+      Press a joist for its windows, limits and marks. Drill from the bearing face, on the centre line. Look and scan
       before drilling; eyes, ears and lungs protected.
     </p>
   ) : null;

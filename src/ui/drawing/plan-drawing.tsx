@@ -148,7 +148,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
           <g transform={`translate(${b.x0} ${-b.y0 + 450 + px(20)})`} pointerEvents="none">
             <text fontSize={px(11.5)} fill="var(--soft)">
               North is up{strings.length ? " · dotted: shortest path to points within 3 000 of the sink" : ""}
-              {deck ? " · green hatch: where a joist may be bored · ✕: cut already there" : ""}
+              {deck ? " · green hatch: where a joist may be drilled · ✕: cut already there" : ""}
             </text>
           </g>
           <ToolShapes px={px} hover={hover} />

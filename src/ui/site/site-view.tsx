@@ -7,7 +7,7 @@ import type { Job } from "../../core/job/model";
 import { layHouse } from "../../core/house/house";
 import type { Plan, Run } from "../../core/laid/laid";
 import type { Catalogue } from "../../core/rules/catalogue";
-import { mm } from "../../core/base/figures";
+import { mm, toCut } from "../../core/base/figures";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
 import { neededSteps } from "../../core/record/needed";
@@ -206,7 +206,7 @@ export function SiteView({
                         </svg>
                         {circuit(r)} · {name(r)}
                       </span>
-                      <span className="num text-2xl font-medium">{mm(Math.ceil(r.cutLength))}</span>
+                      <span className="num text-2xl font-medium">{toCut(r.cutLength)}</span>
                     </span>
                     <span className="mt-1 flex justify-between text-[15px] text-soft">
                       <span>

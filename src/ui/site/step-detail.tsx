@@ -9,7 +9,7 @@ import { makingForPoint } from "../../core/trades/ends/steps/makings";
 import { boxOf } from "../../core/rules/accessories";
 import { legWords, runTape } from "../../core/drawings/tape";
 import { cableOf } from "../../core/rules/catalogue";
-import { mm } from "../../core/base/figures";
+import { mm, toCut } from "../../core/base/figures";
 import { pathLength } from "../../core/base/wall-frame";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
@@ -213,13 +213,7 @@ function StepHead({ job, plan, house, run, step }: Props) {
     );
   }
   if (step === "drawn-in")
-    return (
-      <Big
-        over="cut"
-        n={mm(Math.ceil(run.cutLength))}
-        under={`${cable?.name ?? run.cable}, tails and spare included`}
-      />
-    );
+    return <Big over="cut" n={toCut(run.cutLength)} under={`${cable?.name ?? run.cable}, tails and spare included`} />;
   if (step === "clipped") {
     const mine = plan.clips.filter((c) => c.run === run.id);
     return (

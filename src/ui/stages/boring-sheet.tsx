@@ -9,7 +9,7 @@ import { mm } from "../../core/base/figures";
 import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 
-/** The boring schedule joist by joist, in the order a person walks: chalk line by chalk line, with its end marks, bits and plates. */
+/** The drilling schedule joist by joist, in the order a person walks: chalk line by chalk line, with its end marks, bits and plates. */
 export function BoringSheet() {
   const { house, job, plan } = useSnapshot();
   if (!plan) return <p className="p-3 text-soft">Working out the holes.</p>;
@@ -24,10 +24,10 @@ export function BoringSheet() {
     <div className="sheet min-h-0 flex-1 overflow-auto border border-line bg-panel p-4" data-schedule>
       <div className="mb-2 flex flex-wrap items-start justify-between gap-2">
         <div>
-          <h2 className="text-xl">Boring schedule</h2>
+          <h2 className="text-xl">Drilling schedule</h2>
           <p className="max-w-[70ch] text-soft">
             In the order one walks. Every mark is from the bearing face, not from the room. Snap a chalk line between
-            the two end marks and bore along it on the centre line. Look and scan before drilling; eyes, ears and lungs
+            the two end marks and drill along it on the centre line. Look and scan before drilling; eyes, ears and lungs
             protected.
           </p>
         </div>

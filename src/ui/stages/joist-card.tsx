@@ -1,6 +1,6 @@
 "use client";
 import { worded } from "../../core/words/findings";
-import { mm } from "../../core/base/figures";
+import { mm, most } from "../../core/base/figures";
 import { isHeavy, joistFor } from "../../core/house/deck";
 import { joistRefusals } from "../../core/trades/timber/check-joist";
 import { joistWindows } from "../../core/trades/timber/joist";
@@ -67,10 +67,10 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
           {[
             ["Drill between", `${mm(w.hole.zones[0][0])} – ${mm(w.hole.zones[0][1])}`],
             ["and between", `${mm(w.hole.zones[1][0])} – ${mm(w.hole.zones[1][1])}`],
-            ["Largest hole", `Ø ${mm(w.hole.maxDiameter)}`],
+            ["Largest hole", `Ø ${most(w.hole.maxDiameter)}`],
             ["Largest without plate", `Ø ${mm(w.hole.maxDiameterUnplated)}`],
             ["Centre, from the top", mm(w.hole.fromTop)],
-            ["Notch, most depth", mm(w.notch.maxDepth)],
+            ["Notch, most depth", most(w.notch.maxDepth)],
           ].map(([k, v]) => (
             <div key={k} className="flex justify-between border-b border-dotted border-line py-1">
               <dt className="text-[13.5px] text-soft">{k}</dt>
@@ -119,7 +119,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
             onCommit={(at) => (at === 0 ? null : askLine(at))}
           />
           <p className="text-[12.5px] text-soft">
-            From the left bearing; all joists of the deck are bored on it where the rules allow.
+            From the left bearing; all joists of the deck are drilled on it where the rules allow.
           </p>
           {l.deck.boreLines.map((x) => (
             <Button

@@ -1,6 +1,6 @@
 "use client";
 import Link from "next/link";
-import { mm } from "../../core/base/figures";
+import { mm, toCut } from "../../core/base/figures";
 import { schoolQuestions } from "../../core/rules/schools";
 import { change, edit, useDesk, usePlan } from "../job/store";
 import { NumberField, SelectField } from "../kit/field";
@@ -43,7 +43,7 @@ export function RoutesPanel() {
                 {job.circuits.find((c) => c.id === r.circuit)?.label} · {label(r.from)} to {label(r.to)}
                 {r.held ? " · done" : r.pin !== null ? " · pinned" : ""}
               </span>
-              <span className="num">{mm(Math.ceil(r.cutLength))}</span>
+              <span className="num">{toCut(r.cutLength)}</span>
             </button>
           </li>
         ))}

@@ -8,7 +8,7 @@ import { pinId } from "../../core/job/run-key";
 import { legPosition, moveLeg } from "../../core/laid/move-leg";
 import { pathLength } from "../../core/base/wall-frame";
 import { cableOf } from "../../core/rules/catalogue";
-import { mm } from "../../core/base/figures";
+import { mm, toCut } from "../../core/base/figures";
 import { change, edit, useDesk, useSnapshot } from "../job/store";
 import { pinRuns, say } from "../job/edits";
 import { Button } from "../kit/button";
@@ -38,7 +38,7 @@ export function RunDetails({ run }: { run: Run }) {
   const rows: [string, string][] = [
     ["Path", `${mm(run.pathLength)}`],
     ["Tails and spare", `${mm(ends.reduce((s, e) => s + (e.measures.fromMiddle ?? 0), 0) + 2 * job.settings.slack)}`],
-    ["Cut length", `${mm(run.cutLength)}`],
+    ["Cut length", toCut(run.cutLength)],
     ["Holes", String(holes)],
     ["Clips", String(clips)],
     ["Bends, least inner radius", cable ? mm(bendRadius(cable.family, cable.width, cable.thickness).radius) : ""],
@@ -93,7 +93,7 @@ export function RunDetails({ run }: { run: Run }) {
                   {i + 1}. {legWords[l.method]}
                   {face ? `, wall ${face.wall.index + 1} ${face.room.name}` : ""}
                 </span>
-                <span className="num">{mm(pathLength(l.path))}</span>
+                <span className="num shrink-0 whitespace-nowrap">{mm(pathLength(l.path))}</span>
               </button>
               {leg === i && at && !run.held ? (
                 <NumberField

@@ -35,7 +35,7 @@ export function WeightsPanel() {
     <section aria-label="How runs are laid" className="grid gap-1.5">
       <h2 className="text-lg">How runs are laid</h2>
       <SelectField
-        label="Weigh"
+        label="Favour"
         name="preset"
         value={preset ?? "own"}
         options={[

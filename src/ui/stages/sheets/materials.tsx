@@ -5,7 +5,7 @@ import { cutDrums } from "../../../core/plan/drums";
 import { totals } from "../../../core/plan/take-off";
 import type { Plan } from "../../../core/laid/laid";
 import { cableOf } from "../../../core/rules/catalogue";
-import { mm } from "../../../core/base/figures";
+import { mm, toCut } from "../../../core/base/figures";
 import { useDesk } from "../../job/store";
 import { Table } from "../table";
 import { SheetFrame, link, useNames } from "./frame";
@@ -79,9 +79,7 @@ export function MaterialsSheet() {
           {c.drums.map((d) => (
             <p key={d.id} className="text-[13.5px]">
               {d.label} <span className="num">{mm(d.length / 1000)} m</span>:{" "}
-              {d.pieces.length
-                ? d.pieces.map((p) => `${runName(p.run)} ${mm(Math.ceil(p.length))}`).join(" · ")
-                : "not opened"}
+              {d.pieces.length ? d.pieces.map((p) => `${runName(p.run)} ${toCut(p.length)}`).join(" · ") : "not opened"}
               ; <span className="num">{(d.left / 1000).toFixed(1)} m</span> left
             </p>
           ))}

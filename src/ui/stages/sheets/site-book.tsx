@@ -2,7 +2,7 @@
 import { Smartphone } from "lucide-react";
 import Link from "next/link";
 import type { Plan } from "../../../core/laid/laid";
-import { mm } from "../../../core/base/figures";
+import { mm, toCut } from "../../../core/base/figures";
 import { stateOf } from "../../../core/record/entries";
 import { KeptList } from "../../bench/keep-answer";
 import { useDesk } from "../../job/store";
@@ -34,7 +34,7 @@ export function SiteBookSheet() {
         columns={[
           { name: "Run", cell: (r) => runName(r.id) },
           { name: "Circuit", cell: (r) => circuit(r.circuit) },
-          { name: "Cut, mm", num: true, cell: (r) => mm(Math.ceil(r.cutLength)) },
+          { name: "Cut, mm", num: true, cell: (r) => toCut(r.cutLength) },
           ...steps.map((s) => ({
             name: stepNames[s],
             cell: (r: Plan["runs"][number]) => {
