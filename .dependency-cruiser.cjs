@@ -26,7 +26,18 @@ const layerRules = layers.map((layer, i) => ({
 }));
 
 /** Trades side by side: none imports another, but that each may look at what stands before it here. */
-const trades = ["zones", "timber", "kitchen", "dead-tests", "outside", "fixings", "ends", "containment", "circuits", "board"];
+const trades = [
+  "zones",
+  "timber",
+  "kitchen",
+  "dead-tests",
+  "outside",
+  "fixings",
+  "ends",
+  "containment",
+  "circuits",
+  "board",
+];
 const tradeRules = trades.map((trade, i) => ({
   name: `trade-${trade}-looks-down-only`,
   severity: "error",

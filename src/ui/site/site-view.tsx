@@ -7,7 +7,7 @@ import type { Job } from "../../core/job/model";
 import { layHouse } from "../../core/house/house";
 import type { Plan, Run } from "../../core/laid/laid";
 import type { Catalogue } from "../../core/rules/catalogue";
-import { mm, toCut } from "../../core/base/figures";
+import { toCut } from "../../core/base/figures";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
 import { neededSteps } from "../../core/record/needed";

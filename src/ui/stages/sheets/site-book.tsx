@@ -2,7 +2,7 @@
 import { Smartphone } from "lucide-react";
 import Link from "next/link";
 import type { Plan } from "../../../core/laid/laid";
-import { mm, toCut } from "../../../core/base/figures";
+import { toCut } from "../../../core/base/figures";
 import { stateOf } from "../../../core/record/entries";
 import { KeptList } from "../../bench/keep-answer";
 import { useDesk } from "../../job/store";
