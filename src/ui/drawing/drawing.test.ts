@@ -90,7 +90,7 @@ describe("the order of work", () => {
     const s = stageStates(job, plan, []);
     expect(Object.keys(s)).toEqual(stages.map((x) => x.id));
     expect(s.routes).toMatchObject({ words: `${plan.runs.length} runs laid`, open: 0, settled: true });
-    expect(s.timber.words).toBe(`${plan.holes.length} bores`);
+    expect(s.timber.words).toBe(`${plan.holes.length} holes`);
     expect(stageStates(job, null, []).routes.words).toBe("working out");
     const empty = stageStates({ ...job, rooms: [], points: [], circuits: [] }, null, []);
     expect(empty.survey.settled).toBe(false);
