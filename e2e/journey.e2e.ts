@@ -18,8 +18,8 @@ describe("from a surveyed room to a tick on site", () => {
     await page().waitForSelector('[data-point-tag="S18"]');
     expect(
       await page().$$eval(
-        '[data-zone="point-vertical"]',
-        (z) => z.filter((x) => x.getAttribute("data-point")?.startsWith("p-")).length,
+        '[data-layer="ZONES"][data-id^="point-vertical "]',
+        (z) => z.filter((x) => x.getAttribute("data-id")!.includes(" p-")).length,
       ),
     ).toBeGreaterThan(0);
     await see("32 runs laid");

@@ -68,17 +68,17 @@ describe("routes, timber and the solid view", () => {
     await see("31 runs laid");
     await key("w");
     await press("Keep a part free");
-    await page().waitForSelector("[data-forbidden]");
+    await page().waitForSelector('[data-layer="KEPT-FREE"]');
     await stored();
     expect((await job()).forbidden).toHaveLength(1);
     await key("z", "Control");
-    await page().waitForFunction(() => !document.querySelector("[data-forbidden]"));
+    await page().waitForFunction(() => !document.querySelector('[data-layer="KEPT-FREE"]'));
     await stored();
   });
 
   it("shows chalk lines, a joist's card with its room to each limit, and bores on a line asked for", async () => {
     await open("demo", "stage=timber&room=kitchen");
-    await page().waitForSelector("[data-chalk]");
+    await page().waitForSelector('[data-layer="CHALK"]');
     await page().$eval('[aria-label="Joist 12 of Deck over ground floor"]', (e) =>
       e.dispatchEvent(new MouseEvent("click", { bubbles: true })),
     );
@@ -93,14 +93,14 @@ describe("routes, timber and the solid view", () => {
     await type("bore line", "1300");
     await stored();
     expect((await job()).decks.find((d) => d.id === "deck-over")!.boreLines).toEqual([1300]);
-    await page().waitForSelector('[data-chalk="1300"]');
+    await page().waitForSelector('[data-layer="CHALK"][data-id="1300"]');
     await press("Remove the line at");
     await stored();
   });
 
   it("gives the schedule in the order one walks, and refuses the engineered deck", async () => {
     await open("demo", "stage=timber&room=kitchen");
-    await page().waitForSelector("[data-chalk]");
+    await page().waitForSelector('[data-layer="CHALK"]');
     await key("b");
     await page().waitForSelector("[data-schedule]");
     const words = await text("[data-schedule]");

@@ -1,6 +1,7 @@
 import type { Zone } from "../house/wall-zones";
 import { mm } from "../base/figures";
 import { type Scene, type XY, pen } from "./scene";
+import { zoneShapes } from "./wall-scene";
 
 interface WallPart {
   u: number;
@@ -18,9 +19,9 @@ export function drawWall(
   outside: ReadonlySet<number> = new Set(),
 ): Scene {
   const p = pen();
-  const y = (v: number): number => wall.height - v;
-  p.rect(0, 0, wall.length, wall.height, "plaster");
-  for (const z of zones) p.rect(z.u0, y(z.v1), z.u1 - z.u0, z.v1 - z.v0, "zone", "soft");
+  const y = (v: number): number => -v;
+  p.rect(0, y(wall.height), wall.length, wall.height, "plaster");
+  p.shapes.push(...zoneShapes(zones));
   for (const o of wall.openings) p.rect(o.u, y(o.v + o.height), o.width, o.height, "opening");
   for (const a of points) {
     p.rect(a.u - a.width / 2, y(a.v + a.height / 2), a.width, a.height, "paper", "ink", { heavy: true });
@@ -30,8 +31,8 @@ export function drawWall(
     const ends: XY[] = [path[i - 1]!, path[i]!].map((q) => [q.u, y(q.v)] as const);
     p.line(ends, outside.has(i - 1) ? "stop" : "run1", { heavy: true, dash: outside.has(i - 1) });
   }
-  p.dim([0, wall.height], [wall.length, wall.height], mm(wall.length), 2);
-  p.dim([0, 0], [0, wall.height], mm(wall.height), -2);
+  p.dim([0, 0], [wall.length, 0], mm(wall.length), 2);
+  p.dim([0, y(wall.height)], [0, 0], mm(wall.height), -2);
   return {
     label: `Wall ${mm(wall.length)} by ${mm(wall.height)} with ${zones.length} zones`,
     shapes: p.shapes,

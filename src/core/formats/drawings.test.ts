@@ -7,8 +7,8 @@ import { planHouse } from "../plan/plan";
 import { generatedHouse } from "../routing/generated-house";
 import { outlinesFrom, readDxf } from "./dxf-in";
 import { pointsCsv } from "./points-csv";
-import { planSheet, unrolledSheet } from "./sheet";
-import { sheetDxf, sheetSvg } from "./sheet-files";
+import { storeySheet, roomSheet } from "../drawings/house-sheets";
+import { sceneDxf, sceneSvg } from "./scene-files";
 
 const house = layHouse(generatedHouse(3, 2, 3));
 const plan = planHouse(house);
@@ -21,7 +21,7 @@ const why = (r: object): string => ("refusals" in r ? (r.refusals as { message: 
 
 describe("drawings out", () => {
   it("a plan as DXF opens in a reader of the format, in millimetres, with its layers and every room corner where it is", () => {
-    const text = sheetDxf(planSheet(house, "g", plan));
+    const text = sceneDxf(storeySheet(house, "g", plan));
     const file = new DxfParser().parseSync(text)! as unknown as {
       entities: { layer: string; vertices?: { x: number; y: number }[] }[];
       header: Record<string, number>;
@@ -38,14 +38,14 @@ describe("drawings out", () => {
       ).toBe(true);
   });
   it("what goes out as DXF comes in again as the same rooms", () => {
-    const p = read(sheetDxf(planSheet(house, "g", null)));
+    const p = read(sceneDxf(storeySheet(house, "g", null)));
     expect(p.unitName).toBe("millimetres");
     const r = outlinesFrom(p, ["ROOMS"], p.unit!);
     if (!("outlines" in r)) throw new Error("refused");
     expect(r.outlines).toEqual(house.job.rooms.map((x) => x.outline));
   });
   it("an unrolled room as SVG has its layers, and every zone and point of the core", () => {
-    const svg = sheetSvg(unrolledSheet(house, "r0", plan));
+    const svg = sceneSvg(roomSheet(house, "r0", plan));
     expect(svg).toMatch(/^<\?xml/);
     for (const id of ["WALLS", "ZONES", "POINTS", "RUNS-R1"]) expect(svg).toContain(`<g id="${id}"`);
     const zones = house.faces.filter((f) => f.room.id === "r0").reduce((n, f) => n + f.zones.length, 0);
@@ -56,8 +56,8 @@ describe("drawings out", () => {
       ...house.job,
       rooms: house.job.rooms.map((r) => ({ ...r, name: "Cook & <dine>\n0\nEOF" })),
     });
-    expect(sheetSvg(planSheet(odd, "g", null))).toContain("Cook &amp; &lt;dine&gt; 0 EOF");
-    expect(read(sheetDxf(planSheet(odd, "g", null))).layers.some((l) => l.name === "ROOMS")).toBe(true);
+    expect(sceneSvg(storeySheet(odd, "g", null))).toContain("Cook &amp; &lt;dine&gt; 0 EOF");
+    expect(read(sceneDxf(storeySheet(odd, "g", null))).layers.some((l) => l.name === "ROOMS")).toBe(true);
   });
   it("lists every point once in the CSV, with its place in the house", () => {
     const lines = pointsCsv(house).trim().split("\r\n");
@@ -121,14 +121,14 @@ describe("drawings in", () => {
     expect(why(outlinesFrom(read(dxf(square, 6)), ["W"], 100))).toMatch(/too small for a room/);
   });
   it("refuses a drawing cut short anywhere, at once and in words", () => {
-    const whole = sheetDxf(planSheet(house, "g", plan));
+    const whole = sceneDxf(storeySheet(house, "g", plan));
     for (let cut = 0; cut < whole.trimEnd().length - 1; cut += 211)
       expect(why(readDxf(whole.slice(0, cut)))).toMatch(/cut short|not a DXF|group code|not closed|no name/);
     const noTables = whole.replace(/ENDTAB/g, "LAYER");
     expect("plan" in readDxf(noTables)).toBe(true);
   });
   it("never throws on cut-short or garbled drawings", () => {
-    const whole = sheetDxf(planSheet(house, "g", plan));
+    const whole = sceneDxf(storeySheet(house, "g", plan));
     fc.assert(
       fc.property(fc.integer({ min: 0, max: whole.length }), fc.string({ maxLength: 20 }), (cut, noise) => {
         const r = readDxf(whole.slice(0, cut) + noise);

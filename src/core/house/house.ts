@@ -198,7 +198,7 @@ export const deckReaches = (l: LaidDeck, p: XY, slack = 260): boolean =>
 const DECK_GAP = 80;
 
 /** Numbers of the decks that a face meets at its top and at its foot. */
-export function decksOfFace(h: House, f: Face): { over: number[]; under: number[] } {
+export function decksOfFace(h: Pick<House, "decks">, f: Face): { over: number[]; under: number[] } {
   const over: number[] = [];
   const under: number[] = [];
   const mid = toSpace(f.frame, { u: f.shape.length / 2, v: 0 });

@@ -6,7 +6,7 @@ import { generatedHouse } from "../../core/routing/generated-house";
 import { stageOfRule, stageStates, stages, viewOf } from "../job/stages";
 import { words } from "../kit/number-words";
 import { nudge, placeAt } from "./tools/move-point";
-import { unroll } from "./unrolled-model";
+import { unroll } from "../../core/drawings/unrolled-runs";
 import { fitTo, openAt } from "./viewport";
 
 const job = generatedHouse(7, 2, 3);

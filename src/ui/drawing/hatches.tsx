@@ -1,36 +1,62 @@
-/** Hatches of the unrolled room: they keep their size on the screen whatever the zoom. */
-export function Hatches({ px }: { px: (n: number) => number }) {
+import type { Hatch } from "../../core/drawings/scene";
+
+/** Reference to a hatch of a drawing whose hatches are named with a prefix. */
+export const hatchUrl = (prefix: string, hatch: Hatch): string => `url(#${prefix}${hatch})`;
+
+/** A hatch of lines one way. */
+function Lines({
+  id,
+  unit,
+  step,
+  turn,
+  ground,
+  ink,
+  width,
+  dash,
+}: {
+  id: string;
+  unit: number;
+  step: number;
+  turn: number;
+  ground?: string;
+  ink: string;
+  width: number;
+  dash?: number;
+}) {
+  const p = step * unit;
+  return (
+    <pattern id={id} patternUnits="userSpaceOnUse" width={p} height={p} patternTransform={`rotate(${turn})`}>
+      {ground ? <rect width={p} height={p} fill={ground} /> : null}
+      <line
+        x1={0}
+        y1={0}
+        x2={0}
+        y2={p}
+        stroke={ink}
+        strokeWidth={width * unit}
+        strokeDasharray={dash ? `${dash * unit} ${dash * unit}` : undefined}
+      />
+    </pattern>
+  );
+}
+
+/** The hatches of a drawing. `unit` is one px of the screen in the drawing's own measure, so that they keep their size whatever the zoom. */
+export function Hatches({ prefix, unit }: { prefix: string; unit: number }) {
+  const to = (hatch: Hatch): string => `${prefix}${hatch}`;
+  const u = (n: number): number => n * unit;
   return (
     <defs>
-      <pattern id="band" patternUnits="userSpaceOnUse" width={px(7)} height={px(7)} patternTransform="rotate(45)">
-        <rect width={px(7)} height={px(7)} fill="var(--zone)" />
-        <line x1={0} y1={0} x2={0} y2={px(7)} stroke="var(--zoneline)" strokeWidth={px(1.4)} />
+      <Lines id={to("zone")} unit={unit} step={7} turn={45} ground="var(--zone)" ink="var(--zoneline)" width={1.6} />
+      <Lines id={to("waste")} unit={unit} step={7} turn={-45} ground="var(--plate)" ink="var(--stop)" width={1.2} />
+      <Lines id={to("band")} unit={unit} step={7} turn={45} ground="var(--zone)" ink="var(--zoneline)" width={1.4} />
+      <Lines id={to("strip")} unit={unit} step={6} turn={-45} ground="var(--zone)" ink="var(--zoneline)" width={0.9} />
+      <Lines id={to("reverse")} unit={unit} step={6} turn={-45} ink="var(--zoneline)" width={1.4} dash={2} />
+      <Lines id={to("window")} unit={unit} step={6} turn={45} ink="var(--good)" width={1.6} />
+      <pattern id={to("barred")} patternUnits="userSpaceOnUse" width={u(9)} height={u(9)} patternTransform="rotate(45)">
+        <path d={`M0,0v${u(9)}M0,0h${u(9)}`} stroke="var(--stop)" strokeWidth={u(0.9)} opacity={0.55} />
       </pattern>
-      <pattern id="strip" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(-45)">
-        <rect width={px(6)} height={px(6)} fill="var(--zone)" />
-        <line x1={0} y1={0} x2={0} y2={px(6)} stroke="var(--zoneline)" strokeWidth={px(0.9)} />
-      </pattern>
-      <pattern id="barred" patternUnits="userSpaceOnUse" width={px(9)} height={px(9)} patternTransform="rotate(45)">
-        <path d={`M0,0v${px(9)}M0,0h${px(9)}`} stroke="var(--stop)" strokeWidth={px(0.9)} opacity={0.55} />
-      </pattern>
-      <pattern id="foil" patternUnits="userSpaceOnUse" width={px(22)} height={px(22)}>
-        <path
-          d={`M0,${px(11)}h${px(6)}M${px(11)},0v${px(6)}`}
-          stroke="var(--soft)"
-          strokeWidth={px(0.7)}
-          opacity={0.6}
-        />
-      </pattern>
-      <pattern id="reverse" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(-45)">
-        <line
-          x1={0}
-          y1={0}
-          x2={0}
-          y2={px(6)}
-          stroke="var(--zoneline)"
-          strokeWidth={px(1.4)}
-          strokeDasharray={`${px(2)} ${px(2)}`}
-        />
+      <pattern id={to("foil")} patternUnits="userSpaceOnUse" width={u(22)} height={u(22)}>
+        <path d={`M0,${u(11)}h${u(6)}M${u(11)},0v${u(6)}`} stroke="var(--soft)" strokeWidth={u(0.7)} opacity={0.6} />
       </pattern>
     </defs>
   );

@@ -1,10 +1,11 @@
 "use client";
 import { useMemo } from "react";
 import { bounds } from "../../core/base/polygon";
+import { UNKNOWN_STYLE, runStyles } from "../../core/drawings/run-lines";
 import { isPicked } from "../job/picking";
+import { inkOf } from "./shape-view";
 import { useDesk, usePlan, useStorey } from "../job/store";
 import { pointsOfStorey } from "../../core/house/house";
-import { runStyles } from "./run-style";
 
 /** The storey in small: which room is unrolled, where the picked thing is. */
 export function MiniPlan() {
@@ -67,7 +68,7 @@ export function MiniPlan() {
                 key={r.id}
                 points={r.legs.flatMap((l) => l.path.map((p) => `${p[0]},${-p[1]}`)).join(" ")}
                 fill="none"
-                stroke={styles.get(r.circuit)?.color}
+                stroke={inkOf((styles.get(r.circuit) ?? UNKNOWN_STYLE).ink)}
                 strokeWidth={unit * 2.5}
               />
             ))

@@ -2,25 +2,29 @@
 import { type PointerEvent as RPointer, useCallback, useMemo, useRef, useState } from "react";
 import { type XY, bounds } from "../../core/base/polygon";
 import { decksOfStorey, pointsOfStorey } from "../../core/house/house";
+import { holeShapes } from "../../core/drawings/deck-scene";
 import type { Deck } from "../../core/job/model";
+import type { Hole } from "../../core/laid/laid";
 import { stringPaths } from "../../core/trades/kitchen/string-path";
 import { isPicked } from "../job/picking";
 import { pictureUrl } from "../job/pictures";
 import { useDesk, usePlan, useStorey } from "../job/store";
 import { DrawingFrame } from "./frame";
-import { DeckHoles, DeckLayer } from "./plan-decks";
+import { Hatches } from "./hatches";
+import { DeckLayer } from "./plan-decks";
 import { PlanHandles } from "./plan-handles";
 import { PlanPoint } from "./plan-points";
 import { PlanRooms } from "./plan-rooms";
 import { PlanRuns } from "./plan-runs";
 import { ToolBar, ToolShapes, nextCorner } from "./plan-tool";
+import { Shapes } from "./shape-view";
 import { useViewport } from "./viewport";
 
 /** A storey from above: rooms, points and runs; with `deck` the joists over it, their legal windows, bores and old cuts. */
 export function PlanDrawing({ deck }: { deck: boolean }) {
   const house = useDesk((s) => s.house);
   const job = useDesk((s) => s.shown);
-  const plan = usePlan();
+  const holes = usePlan()?.holes ?? NO_HOLES;
   const room = useDesk((s) => s.room);
   const selection = useDesk((s) => s.selection);
   const frame = useRef<HTMLDivElement>(null);
@@ -43,8 +47,6 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   }, [job, storey, room]);
   const traces = job.traces.filter((t) => t.storey === storey && t.shown);
   const points = useMemo(() => pointsOfStorey(house, storey), [house, storey]);
-  const level = job.storeys.find((s) => s.id === storey)?.level ?? 0;
-  const high = level + Math.max(0, ...rooms.map((r) => r.height)) + 500;
   const strings = useMemo(
     () => (stage === "points" && !deck && job.dwelling.country === "wales" ? stringPaths(house) : []),
     [stage, deck, job.dwelling.country, house],
@@ -100,11 +102,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
         zoom={zoom}
         label={deck ? "Deck from above" : "Plan of the storey"}
       >
-        <defs>
-          <pattern id="window" patternUnits="userSpaceOnUse" width={px(6)} height={px(6)} patternTransform="rotate(45)">
-            <line x1={0} y1={0} x2={0} y2={px(6)} stroke="var(--good)" strokeWidth={px(1.6)} />
-          </pattern>
-        </defs>
+        <Hatches prefix={HATCHES} unit={px(1)} />
         <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
           {traces.map((t) => (
             <image
@@ -120,13 +118,13 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
             />
           ))}
           <g opacity={traces.length ? 0.75 : 1}>
-            <PlanRooms house={house} job={job} storey={storey} room={room} px={px} onRoom={showRoom} />
+            <PlanRooms house={house} storey={storey} room={room} px={px} hatches={HATCHES} />
           </g>
           {visibleDecks.map((l) => (
-            <DeckLayer key={l.deck.id} l={l} px={px} toPlan={toPlan} holes={plan?.holes ?? []} />
+            <DeckLayer key={l.deck.id} l={l} px={px} hatches={HATCHES} toPlan={toPlan} holes={holes} />
           ))}
-          <PlanRuns low={level - 600} high={high} faint={surveying} px={px} toPlan={toPlan} />
-          {deck ? <DeckHoles holes={plan?.holes ?? []} px={px} /> : null}
+          <PlanRuns storey={storey} faint={surveying} px={px} toPlan={toPlan} />
+          {deck ? <Shapes shapes={holeShapes(holes)} unit={px(1)} hatches={HATCHES} /> : null}
           {stage === "survey" && !deck && shownRoom && !tool ? (
             <PlanHandles room={shownRoom} px={px} toPlan={toPlan} scale={view.scale} />
           ) : null}
@@ -171,4 +169,6 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   );
 }
 
-const showRoom = (id: string): void => useDesk.setState({ room: id });
+/** What the names of the plan's hatches begin with. */
+const HATCHES = "plan-";
+const NO_HOLES: readonly Hole[] = [];

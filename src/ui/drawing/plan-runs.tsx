@@ -1,22 +1,20 @@
 "use client";
 import { type PointerEvent as RPointer, useMemo, useState } from "react";
 import type { XY } from "../../core/base/polygon";
+import { legsFromAbove, runLine, runStyles, storeyBand } from "../../core/drawings/run-lines";
 import type { Run } from "../../core/laid/laid";
 import { useDesk } from "../job/store";
-import { runStyles } from "./run-style";
+import { ShapeView, inPlace } from "./shape-view";
 import { dragLegInDeck } from "./tools/move-leg";
 
 /** All runs of a storey from above; a leg in a deck is taken hold of here. */
 export function PlanRuns({
-  low,
-  high,
+  storey,
   faint,
   px,
   toPlan,
 }: {
-  /** Heights between which legs belong to the storey, mm. */
-  low: number;
-  high: number;
+  storey: string;
   faint: boolean;
   px: (n: number) => number;
   toPlan: (e: { clientX: number; clientY: number }) => XY;
@@ -26,6 +24,8 @@ export function PlanRuns({
   const [ghost, setGhost] = useState<{ run: Run; leg: number; at: number } | null>(null);
   const styles = useMemo(() => (snap ? runStyles(snap.job) : null), [snap]);
   if (!snap || !styles) return null;
+  const band = storeyBand(snap.job, storey);
+  const put = inPlace(px(1), "");
   const dragLeg = (e: RPointer, run: Run, leg: number): void =>
     dragLegInDeck(e, snap.house, run, leg, toPlan, setGhost);
   return (
@@ -41,27 +41,17 @@ export function PlanRuns({
             className="cursor-pointer"
             pointerEvents={faint ? "none" : undefined}
           >
-            {run.legs.map((l, i) => {
-              if (!l.path.every((p) => p[2] >= low && p[2] <= high)) return null;
-              const onDeck = l.surface.kind === "deck";
-              const d = l.path.map((p, k) => `${k ? "L" : "M"}${p[0]},${-p[1]}`).join("");
+            {legsFromAbove(run, band).map(({ leg, points }) => {
+              const onDeck = run.legs[leg]!.surface.kind === "deck";
               return (
-                <g key={i} onPointerDown={(e) => dragLeg(e, run, i)}>
-                  <path d={d} stroke="transparent" strokeWidth={px(11)} fill="none" />
-                  <path
-                    d={d}
-                    stroke={style.color}
-                    strokeWidth={px(picked ? 4 : onDeck ? 2.2 : 3)}
-                    strokeDasharray={
-                      style.dash
-                        ? style.dash
-                            .split(" ")
-                            .map((n) => px(Number(n)))
-                            .join(" ")
-                        : undefined
-                    }
+                <g key={leg} onPointerDown={(e) => dragLeg(e, run, leg)}>
+                  <polyline
+                    points={points.map((p) => p.join(",")).join(" ")}
+                    stroke="transparent"
+                    strokeWidth={px(11)}
                     fill="none"
                   />
+                  <ShapeView s={runLine(run, style, points, picked ? 4 : onDeck ? 2.2 : 3)} put={put} />
                 </g>
               );
             })}

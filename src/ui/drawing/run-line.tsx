@@ -1,9 +1,12 @@
 "use client";
 import type { PointerEvent as RPointer } from "react";
 import { mm } from "../../core/base/figures";
+import type { RunStyle } from "../../core/drawings/run-lines";
 import { legWords } from "../../core/drawings/tape";
+import type { DrawnLeg } from "../../core/drawings/unrolled-runs";
 import { useDesk } from "../job/store";
-import type { DrawnLeg } from "./unrolled-model";
+import { pressed } from "./pressed";
+import { dashOf, inkOf } from "./shape-view";
 
 /** Gap between runs that lie on one line, px. */
 const SIDE = 5;
@@ -20,7 +23,7 @@ export function RunLine({
   name,
 }: {
   legs: DrawnLeg[];
-  style: { color: string; dash: string; label: string };
+  style: RunStyle;
   px: (n: number) => number;
   selected: boolean;
   leg: number | null;
@@ -54,12 +57,7 @@ export function RunLine({
       onFocus={() =>
         useDesk.getState().selection?.kind !== "run" && useDesk.setState({ selection: { kind: "run", id: run.id } })
       }
-      onKeyDown={(e) => {
-        if (e.key === "Enter" || e.key === " ") {
-          e.preventDefault();
-          useDesk.setState({ selection: { kind: "run", id: run.id } });
-        }
-      }}
+      onKeyDown={pressed(() => useDesk.setState({ selection: { kind: "run", id: run.id } }))}
     >
       {shifted.map(({ l, ...p }, i) => (
         <g key={i} onPointerDown={(e) => onDown(e, l)}>
@@ -67,16 +65,9 @@ export function RunLine({
           <line {...p} stroke="var(--plate)" strokeWidth={px(selected ? 7 : 4.6)} strokeLinecap="square" />
           <line
             {...p}
-            stroke={style.color}
+            stroke={inkOf(style.ink)}
             strokeWidth={px(selected ? (leg === l.leg ? 5 : 3.6) : 2.4)}
-            strokeDasharray={
-              style.dash
-                ? style.dash
-                    .split(" ")
-                    .map((d) => px(Number(d)))
-                    .join(" ")
-                : undefined
-            }
+            strokeDasharray={dashOf(style.dash, px(1))}
             strokeLinecap="butt"
           />
         </g>
@@ -92,14 +83,14 @@ export function RunLine({
             width={px(style.label.length * 8 + 8)}
             height={px(15)}
             fill="var(--plate)"
-            stroke={style.color}
+            stroke={inkOf(style.ink)}
             strokeWidth={px(1)}
           />
           <text
             y={px(3.8)}
             fontSize={px(11)}
             textAnchor="middle"
-            fill={style.color}
+            fill={inkOf(style.ink)}
             fontWeight={600}
             fontFamily="var(--font-cond)"
           >

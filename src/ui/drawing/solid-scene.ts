@@ -1,5 +1,8 @@
 import * as THREE from "three";
-import { topEdge } from "../../core/base/ceiling";
+import { joistShapes } from "../../core/drawings/deck-scene";
+import { planScene } from "../../core/drawings/plan-scene";
+import type { Layer, LineShape, Shape } from "../../core/drawings/scene";
+import { wallScene } from "../../core/drawings/wall-scene";
 import { type House, decksOfStorey, pointsOfStorey } from "../../core/house/house";
 import type { Plan } from "../../core/laid/laid";
 import type { Selection } from "../job/store";
@@ -33,6 +36,14 @@ interface Look {
   joists: boolean;
 }
 
+/** Closed outlines of one layer of a drawing. */
+const outlinesOn = (shapes: readonly Shape[], layer: Layer): LineShape[] =>
+  shapes.filter((s): s is LineShape => s.kind === "line" && s.closed === true && s.layer === layer);
+
+/** An outline of a drawing, turned y up. Heights that are not 0 are at least `least`: where a wall comes to nothing it keeps an edge. */
+const areaOf = (s: LineShape, least = -Infinity): THREE.Shape =>
+  new THREE.Shape(s.points.map(([x, y]) => new THREE.Vector2(x, y === 0 ? 0 : Math.max(-y, least))));
+
 /** The house in three dimensions, mm, z up: see-through walls with their openings, joists, runs, bores, points. Things that can be picked say so in `userData.hit`. */
 export function solidScene(h: House, plan: Plan | null, look: Look, inks: Inks): THREE.Group {
   const group = new THREE.Group();
@@ -55,26 +66,9 @@ export function solidScene(h: House, plan: Plan | null, look: Look, inks: Inks):
   const edgeLook = new THREE.LineBasicMaterial({ color: inks.soft, transparent: true, opacity: 0.6 });
   for (const f of h.faces) {
     if (!shown(f.room.storey) || f.wall.build === "open") continue;
-    const top = f.room.slopes.length
-      ? topEdge(f.room, f.wall.index)
-      : [
-          { u: 0, v: f.shape.height },
-          { u: f.shape.length, v: f.shape.height },
-        ];
-    const shape = new THREE.Shape([
-      new THREE.Vector2(0, 0),
-      new THREE.Vector2(f.shape.length, 0),
-      ...[...top].reverse().map((p) => new THREE.Vector2(p.u, Math.max(p.v, SILL))),
-    ]);
-    for (const o of f.shape.openings)
-      shape.holes.push(
-        new THREE.Path([
-          new THREE.Vector2(o.u, Math.max(o.v, 1)),
-          new THREE.Vector2(o.u, o.v + o.height),
-          new THREE.Vector2(o.u + o.width, o.v + o.height),
-          new THREE.Vector2(o.u + o.width, Math.max(o.v, 1)),
-        ]),
-      );
+    const drawn = wallScene(h, f, false);
+    const shape = areaOf(outlinesOn(drawn, "WALLS")[0]!, SILL);
+    shape.holes = outlinesOn(drawn, "OPENINGS").map((o) => areaOf(o, 1));
     const at = new THREE.Matrix4()
       .makeBasis(
         new THREE.Vector3(f.frame.along.x, f.frame.along.y, 0),
@@ -82,17 +76,20 @@ export function solidScene(h: House, plan: Plan | null, look: Look, inks: Inks):
         new THREE.Vector3(f.frame.along.y, -f.frame.along.x, 0),
       )
       .setPosition(f.frame.origin[0], f.frame.origin[1], f.floor);
+    const put = <T extends THREE.Object3D>(o: T): T => {
+      o.applyMatrix4(at);
+      group.add(o);
+      return o;
+    };
     const geometry = new THREE.ShapeGeometry(shape);
-    const mesh = new THREE.Mesh(
-      geometry,
-      selection?.kind === "wall" && selection.id === f.wall.id ? wallPicked : wallLook,
-    );
-    mesh.applyMatrix4(at);
-    mesh.userData.hit = { kind: "wall", id: f.wall.id } satisfies Hit;
-    group.add(mesh);
-    const line = new THREE.LineSegments(new THREE.EdgesGeometry(geometry), edgeLook);
-    line.applyMatrix4(at);
-    group.add(line);
+    const picked = selection?.kind === "wall" && selection.id === f.wall.id;
+    put(new THREE.Mesh(geometry, picked ? wallPicked : wallLook)).userData.hit = {
+      kind: "wall",
+      id: f.wall.id,
+    } satisfies Hit;
+    put(new THREE.LineSegments(new THREE.EdgesGeometry(geometry), edgeLook));
+    for (const x of outlinesOn(drawn, "FIXTURES"))
+      put(new THREE.LineLoop(new THREE.BufferGeometry().setFromPoints(areaOf(x, 1).getPoints()), edgeLook));
   }
   const floorLook = new THREE.MeshBasicMaterial({
     color: inks.plaster,
@@ -101,14 +98,13 @@ export function solidScene(h: House, plan: Plan | null, look: Look, inks: Inks):
     side: THREE.DoubleSide,
     depthWrite: false,
   });
-  for (const r of h.job.rooms) {
-    if (!shown(r.storey)) continue;
-    const mesh = new THREE.Mesh(
-      new THREE.ShapeGeometry(new THREE.Shape(r.outline.map((p) => new THREE.Vector2(p.x, p.y)))),
-      floorLook,
-    );
-    mesh.position.z = h.job.storeys.find((s) => s.id === r.storey)?.level ?? 0;
-    group.add(mesh);
+  for (const s of h.job.storeys) {
+    if (!shown(s.id)) continue;
+    for (const outline of outlinesOn(planScene(h, s.id), "ROOMS")) {
+      const mesh = new THREE.Mesh(new THREE.ShapeGeometry(areaOf(outline)), floorLook);
+      mesh.position.z = s.level;
+      group.add(mesh);
+    }
   }
   if (look.joists) addJoists(h, look, inks, group);
   const labels = new Set(look.storey === null ? h.points : pointsOfStorey(h, look.storey));
@@ -148,15 +144,14 @@ function addJoists(h: House, look: Look, inks: Inks, group: THREE.Group): void {
   for (const l of h.decks) {
     if (!decks.includes(l.deck) || l.deck.kind === "concrete") continue;
     for (const j of l.joists)
-      for (const [a, b] of j.extent) {
-        const { breadth, depth } = l.deck.joists;
+      for (const outline of outlinesOn(joistShapes(l, j, h.job.settings.schools.notch).stretches, "JOISTS")) {
         const mesh = new THREE.Mesh(
-          l.along === "x" ? new THREE.BoxGeometry(b - a, breadth, depth) : new THREE.BoxGeometry(breadth, b - a, depth),
+          new THREE.ExtrudeGeometry(areaOf(outline), { depth: l.deck.joists.depth, bevelEnabled: false }),
           look.selection?.kind === "joist" && look.selection.deck === l.deck.id && look.selection.joist === j.n
             ? picked
             : plain,
         );
-        mesh.position.set(l.along === "x" ? (a + b) / 2 : j.at, l.along === "x" ? j.at : (a + b) / 2, l.mid);
+        mesh.position.z = l.underside;
         mesh.userData.hit = { kind: "joist", deck: l.deck.id, joist: j.n, span: 1 } satisfies Hit;
         group.add(mesh);
       }
@@ -234,7 +229,7 @@ function tagOf(text: string, inks: Inks, picked: boolean): THREE.Sprite {
 /** Lets go of everything a scene holds on the graphics card. */
 export function dispose(group: THREE.Object3D): void {
   group.traverse((o) => {
-    if (o instanceof THREE.Mesh || o instanceof THREE.LineSegments) {
+    if (o instanceof THREE.Mesh || o instanceof THREE.Line) {
       o.geometry.dispose();
       for (const m of Array.isArray(o.material) ? o.material : [o.material]) (m as THREE.Material).dispose();
     }

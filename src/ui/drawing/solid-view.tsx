@@ -4,9 +4,9 @@ import { useEffect, useRef, useState } from "react";
 import * as THREE from "three";
 import { OrbitControls } from "three/examples/jsm/controls/OrbitControls.js";
 import { bounds } from "../../core/base/polygon";
+import { runStyles } from "../../core/drawings/run-lines";
 import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
-import { runStyles } from "./run-style";
 import { type Hit, type Inks, dispose, solidScene } from "./solid-scene";
 
 /** Eye of a person, and a step, mm. */
@@ -126,7 +126,7 @@ export function SolidView() {
       stop: v("--stop"),
       plate: v("--plate"),
       page: v("--page"),
-      run: (c) => v((styles.get(c)?.color ?? "var(--run1)").slice(4, -1)),
+      run: (c) => v(`--${styles.get(c)?.ink ?? "soft"}`),
     };
     content.current = solidScene(house, plan, { storey, selection, joists }, inks);
     s.scene.background = new THREE.Color(inks.page);

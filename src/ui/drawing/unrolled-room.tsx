@@ -1,6 +1,10 @@
 "use client";
 import { type PointerEvent as RPointer, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { mm } from "../../core/base/figures";
+import { UNKNOWN_STYLE, runStyles } from "../../core/drawings/run-lines";
+import { type DrawnLeg, unroll } from "../../core/drawings/unrolled-runs";
+import { STRIP, STRIP_GAP } from "../../core/drawings/wall-scene";
+import { decksOfFace } from "../../core/house/house";
 import type { Point } from "../../core/job/model";
 import { isPicked } from "../job/picking";
 import { useDesk } from "../job/store";
@@ -8,15 +12,14 @@ import { DrawingFrame } from "./frame";
 import { Hatches } from "./hatches";
 import { PointTag } from "./point-tag";
 import { LegOutline, RunLine } from "./run-line";
-import { runStyles } from "./run-style";
 import { dragLegOnWall } from "./tools/move-leg";
 import { dragWallPoint } from "./tools/move-point";
-import { type DrawnLeg, STRIP, STRIP_GAP, unroll } from "./unrolled-model";
 import { useViewport } from "./viewport";
 import { WallFace } from "./wall-face";
 
-/** How a run is drawn whose circuit has just been taken out. */
-const UNKNOWN = { color: "var(--soft)", dash: "", label: "?" };
+/** What the names of the room's hatches begin with. */
+const HATCHES = "room-";
+
 /** The walls of a room laid side by side, with everything on them. Points and legs are taken hold of here. */
 export function UnrolledRoom({ roomId }: { roomId: string }) {
   const house = useDesk((s) => s.house);
@@ -85,7 +88,10 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     (plan?.facts ?? []).filter((f) => f.severity === "stop" && f.subject.kind === "point").map((f) => f.subject.id),
   );
   const runIds = [...new Set(laid.legs.map((l) => l.run.id))];
-  const overName = drawn.walls.flatMap((w) => w.over).map((d) => house.decks[d]!)[0];
+  const overName = useMemo(
+    () => drawn.walls.flatMap((w) => decksOfFace(house, w.face).over).map((d) => house.decks[d]!)[0],
+    [drawn, house],
+  );
 
   return (
     <DrawingFrame
@@ -95,7 +101,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       zoom={zoom}
       label={`Unrolled walls of ${drawn.walls[0]?.face.room.name ?? "the room"}`}
     >
-      <Hatches px={px} />
+      <Hatches prefix={HATCHES} unit={px(1)} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
         {overName ? (
           <text x={0} y={-drawn.height - STRIP - STRIP_GAP - px(6)} fontSize={px(11.5)} fill="var(--soft)">
@@ -108,8 +114,8 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             key={w.face.wall.id}
             w={w}
             house={house}
-            job={job}
             px={px}
+            hatches={HATCHES}
             zones={zones}
             selected={selection?.kind === "wall" && selection.id === w.face.wall.id}
             onSelect={selectWall}
@@ -131,7 +137,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
           <RunLine
             key={id}
             legs={laid.legs.filter((l) => l.run.id === id)}
-            style={styles.get(laid.legs.find((l) => l.run.id === id)!.run.circuit) ?? UNKNOWN}
+            style={styles.get(laid.legs.find((l) => l.run.id === id)!.run.circuit) ?? UNKNOWN_STYLE}
             px={px}
             selected={selection?.kind === "run" && selection.id === id}
             leg={selection?.kind === "run" && selection.id === id ? (selection.leg ?? null) : null}

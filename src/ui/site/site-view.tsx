@@ -1,4 +1,5 @@
 "use client";
+import { runStyles } from "../../core/drawings/run-lines";
 import { ArrowLeft, Moon, Sun } from "lucide-react";
 import { nanoid } from "nanoid";
 import Link from "next/link";
@@ -14,7 +15,7 @@ import { neededSteps } from "../../core/record/needed";
 import { holdOf } from "../../core/laid/held";
 import { heldRuns } from "../../core/record/held";
 import { personName, setPersonName } from "../kit/person";
-import { runStyles } from "../drawing/run-style";
+import { RunSample } from "../drawing/run-sample";
 import { useTheme } from "../kit/theme";
 import { type Send, useEntries } from "./entries-queue";
 import { StepBar } from "./step-bar";
@@ -193,17 +194,9 @@ export function SiteView({
                   <button type="button" className="block w-full cursor-pointer p-3 text-left" onClick={() => go(r.id)}>
                     <span className="flex items-baseline justify-between gap-2">
                       <span className="font-cond text-xl font-semibold">
-                        <svg width={26} height={10} aria-hidden className="mr-2 inline-block">
-                          <line
-                            x1={0}
-                            x2={26}
-                            y1={5}
-                            y2={5}
-                            stroke={styles.get(r.circuit)?.color}
-                            strokeWidth={4}
-                            strokeDasharray={styles.get(r.circuit)?.dash}
-                          />
-                        </svg>
+                        <span className="mr-2">
+                          <RunSample style={styles.get(r.circuit)} width={4} />
+                        </span>
                         {circuit(r)} · {name(r)}
                       </span>
                       <span className="num text-2xl font-medium">{toCut(r.cutLength)}</span>

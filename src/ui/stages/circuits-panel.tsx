@@ -6,8 +6,9 @@ import { boardOfCircuit } from "../../core/trades/circuits/circuit-facts";
 import { foundShape } from "../../core/trades/circuits/found";
 import type { RingAgainstRadials } from "../../core/plan/compare-plans";
 import type { Circuit } from "../../core/job/model";
+import { runStyles } from "../../core/drawings/run-lines";
 import { mm } from "../../core/base/figures";
-import { runStyles } from "../drawing/run-style";
+import { RunSample } from "../drawing/run-sample";
 import { askWorker } from "../job/ask";
 import { useAsked } from "../job/use-asked";
 import { addCircuit, removeCircuit, say, setCircuit } from "../job/edits";
@@ -53,17 +54,7 @@ export function CircuitsPanel() {
                 className="flex min-h-9 w-full cursor-pointer items-center gap-2 text-left"
                 onClick={() => useDesk.setState({ selection: picked === c.id ? null : { kind: "circuit", id: c.id } })}
               >
-                <svg width={26} height={10} aria-hidden>
-                  <line
-                    x1={0}
-                    x2={26}
-                    y1={5}
-                    y2={5}
-                    stroke={style.color}
-                    strokeWidth={3}
-                    strokeDasharray={style.dash}
-                  />
-                </svg>
+                <RunSample style={style} />
                 <span className="font-cond font-semibold">{c.label}</span>
                 <span className="flex-1 truncate text-[13.5px]">{c.name}</span>
                 <span className="num text-[13px]">

@@ -7,7 +7,7 @@ import type { XY } from "../../../core/base/polygon";
 import { pickedPoints, pressPoint, shiftPoints } from "../../job/picking";
 import { change, edit, endPreview, preview, useDesk } from "../../job/store";
 import { drag } from "./drag";
-import type { UnrolledWall } from "../unrolled-model";
+import type { StripWall } from "../../../core/house/unrolled";
 
 /** Marks are to the centimetre while dragging. */
 const GRID = 10;
@@ -16,7 +16,7 @@ const SNAP_PX = 7;
 
 /** Place on the strip for a pointer at drawing x, y: which wall, u and v, snapped to other points' heights and the grid. */
 export function placeAt(
-  walls: readonly UnrolledWall[],
+  walls: readonly StripWall[],
   p: Point,
   x: number,
   y: number,
@@ -70,7 +70,7 @@ export function dragWallPoint(
   point: Point,
   at: { x: number; y: number },
   on: {
-    walls: readonly UnrolledWall[];
+    walls: readonly StripWall[];
     scale: number;
     toDrawing: (m: { clientX: number; clientY: number }) => { x: number; y: number };
     /** Height of the line shown while something is dragged; null for none. */

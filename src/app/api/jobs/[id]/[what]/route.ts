@@ -1,7 +1,7 @@
 import { boringCsv, cutListCsv, takeOffCsv } from "../../../../../core/formats/plan-csv";
 import { pointsCsv } from "../../../../../core/formats/points-csv";
-import { planSheet, unrolledSheet } from "../../../../../core/formats/sheet";
-import { sheetDxf, sheetSvg } from "../../../../../core/formats/sheet-files";
+import { storeySheet, roomSheet } from "../../../../../core/drawings/house-sheets";
+import { sceneDxf, sceneSvg } from "../../../../../core/formats/scene-files";
 import { layHouse } from "../../../../../core/house/house";
 import { catalogueOf } from "../../../../../data/catalogue";
 import { database } from "../../../../../data/client";
@@ -66,9 +66,9 @@ export async function GET(
       field,
       `got ${JSON.stringify(wanted)}; must be ${list.map((x) => x.id).join(", ") || `a ${field} of this job, which has none`}`,
     );
-  const sheet = view === "plan" ? planSheet(house, wanted, plan) : unrolledSheet(house, wanted, plan);
+  const sheet = view === "plan" ? storeySheet(house, wanted, plan) : roomSheet(house, wanted, plan);
   return send(
-    format === "svg" ? sheetSvg(sheet) : sheetDxf(sheet),
+    format === "svg" ? sceneSvg(sheet) : sceneDxf(sheet),
     format === "svg" ? "image/svg+xml" : "image/vnd.dxf",
     `-${fileName(thing.name, `.${format}`)}`,
   );

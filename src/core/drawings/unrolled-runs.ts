@@ -1,13 +1,8 @@
-import { type StripWall, stripOf, toStrip } from "../../core/house/unrolled";
-import { type House, decksOfFace } from "../../core/house/house";
-import type { Plan, Run } from "../../core/laid/laid";
-import { type XYZ, toFace } from "../../core/base/wall-frame";
-
-/** A wall in the unrolled strip: where it starts, drawing mm. Floor is y 0, up is negative. */
-export interface UnrolledWall extends StripWall {
-  over: number[];
-  under: number[];
-}
+import { type StripWall, stripOf, toStrip } from "../house/unrolled";
+import type { House } from "../house/house";
+import type { Plan, Run } from "../laid/laid";
+import { type XYZ, toFace } from "../base/wall-frame";
+import { STRIP, STRIP_GAP } from "./wall-scene";
 
 /** A straight piece of a run as drawn on a wall or in the strip over it. */
 export interface DrawnLeg {
@@ -30,21 +25,17 @@ export interface DrawnHole {
 }
 
 export interface Unrolled {
-  walls: UnrolledWall[];
+  walls: StripWall[];
   legs: DrawnLeg[];
   holes: DrawnHole[];
   width: number;
   height: number;
 }
 
-/** Heights of the deck strips over and under the walls, drawing mm, and the gap between wall and strip. */
-export const STRIP = 300;
-export const STRIP_GAP = 40;
-
 /** Lays the walls of a room side by side, turning right from its start wall, with the runs that show on them. */
 export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
   const strip = stripOf(h, roomId);
-  const walls = strip.walls.map((w): UnrolledWall => ({ ...w, ...decksOfFace(h, w.face) }));
+  const { walls } = strip;
   const byWall = new Map(walls.map((w) => [w.face.wall.id, w]));
   const legs: DrawnLeg[] = [];
   const holes: DrawnHole[] = [];
@@ -79,7 +70,7 @@ export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
   return { walls, legs, holes, width: strip.width, height: strip.height };
 }
 
-const onWall = (w: UnrolledWall, p: XYZ): { x: number; y: number } => {
+const onWall = (w: StripWall, p: XYZ): { x: number; y: number } => {
   const s = toStrip(w, p);
   return { x: s.x, y: -s.y };
 };
@@ -89,7 +80,7 @@ function deckTail(
   run: Run,
   from: number,
   step: 1 | -1,
-  w: UnrolledWall,
+  w: StripWall,
   legs: DrawnLeg[],
   holes: DrawnHole[],
   plan: Plan,
