@@ -295,10 +295,10 @@ describe("drawings in and out, instruments, photos", () => {
     await press("New job");
     await type("job name", "From a drawing");
     await page().waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 15_000 });
-    await upload("[data-dxf]", file("broken.dxf", dxf.slice(0, 60)));
-    await page().waitForSelector("[data-drawing-fault]");
-    expect(await text("[data-drawing-fault]")).toMatch(/broken\.dxf was not taken.*Nothing has changed/s);
-    await upload("[data-dxf]", file("plan.dxf", dxf));
+    await upload("[data-file=dxf]", file("broken.dxf", dxf.slice(0, 60)));
+    await page().waitForSelector("[data-fault=drawing]");
+    expect(await text("[data-fault=drawing]")).toMatch(/broken\.dxf was not taken.*Nothing has changed/s);
+    await upload("[data-file=dxf]", file("plan.dxf", dxf));
     await page().waitForFunction(() => document.querySelector("[data-outlines]")?.textContent?.includes("1 room"));
     await press("Add the rooms");
     await see("1 room, 0 decks");
@@ -322,11 +322,11 @@ describe("drawings in and out, instruments, photos", () => {
 
   it("lays an image under the plan and scales it by a known length", async () => {
     await open("one-room", "stage=survey&view=plan");
-    await upload("[data-trace]", file("not-a-picture.png", "hello"));
+    await upload("[data-file=trace]", file("not-a-picture.png", "hello"));
     await page().waitForFunction(() =>
-      document.querySelector("[data-drawing-fault]")?.textContent?.includes("no picture"),
+      document.querySelector("[data-fault=drawing]")?.textContent?.includes("no picture"),
     );
-    await upload("[data-trace]", "docs/screenshots/bench.png");
+    await upload("[data-file=trace]", "docs/screenshots/bench.png");
     await see("Give it a known length");
     await stored();
     await page().$$eval("summary", (l) => (l.find((s) => s.textContent?.includes("bench.png")) as HTMLElement).click());
@@ -404,7 +404,7 @@ describe("drawings in and out, instruments, photos", () => {
     await page().waitForSelector('[data-point-tag="S10"]');
     for (let i = 0; i < 3; i++) await key("w");
     await see("Wall 3 of Glaze room");
-    await upload("[data-photo]", "docs/screenshots/site.png");
+    await upload("[data-file=photo]", "docs/screenshots/site.png");
     await page().waitForSelector("[data-photo-mark]");
     await stored();
     await page().reload();

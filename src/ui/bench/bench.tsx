@@ -15,7 +15,7 @@ import { Button } from "../kit/button";
 import { PageBar } from "../kit/page-bar";
 import type { BenchActions, KeptAnswer } from "./actions";
 import { CalculatorForm } from "./form-fields";
-import { fieldOf } from "./form-model";
+import { fieldOf, withInitials } from "./form-model";
 import { KeepAnswer, KeptList } from "./keep-answer";
 import { QuestionList } from "./question-list";
 import { remember } from "./recent";
@@ -32,7 +32,7 @@ export interface BenchProps {
 export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProps & { name: string; input: unknown }) {
   const c = calculatorNamed(name)!;
   const field = useMemo(() => fieldOf(z.toJSONSchema(c.input, { io: "input" }), "input"), [c]);
-  const [value, setValue] = useState<unknown>(input ?? c.first);
+  const [value, setValue] = useState<unknown>(() => withInitials(field, input ?? c.first));
   const [all, setAll] = useState(kept);
   const a = useAnswer(name, value, catalogue);
   const headline = a.refused ? null : a.sheet?.headline;

@@ -5,6 +5,7 @@ import {
   type Field,
   blankOf,
   fieldOf,
+  withInitials,
   setAt,
   typedMatrix,
   typedNumber,
@@ -39,6 +40,15 @@ describe("forms made from schemas", () => {
         { key: "end", initial: 100 },
       ],
     });
+  });
+  it("shows in every box what is reckoned with: what an example leaves unsaid stands there as the calculator takes it", () => {
+    for (const c of calculators) {
+      const shown = withInitials(form(c.name), c.first);
+      expect(c.input.parse(shown), c.name).toEqual(c.input.parse(c.first));
+      expect(withInitials(form(c.name), shown), c.name).toEqual(shown);
+    }
+    const wall = (withInitials(form("zones.wall"), calculatorNamed("zones.wall")!.first) as { wall: object }).wall;
+    expect(wall).toMatchObject({ cornerLeft: true, cornerRight: true });
   });
   it("knows choices, flags, lists, matrices, alternatives and readings that may be open", () => {
     const at = (name: string, key: string): Field =>

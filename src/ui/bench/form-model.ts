@@ -145,6 +145,24 @@ export function blankOf(field: Field): unknown {
   }
 }
 
+/** A value with what it leaves unsaid put in, as the calculator takes it: a box never shows other than what is reckoned with. */
+export function withInitials(field: Field, value: unknown): unknown {
+  if (field.kind === "list") return Array.isArray(value) ? value.map((x) => withInitials(field.row, x)) : value;
+  if (typeof value !== "object" || value === null) return value;
+  if (field.kind === "variants") return withInitials(field.options[variantOf(field, value)]!.field, value);
+  if (field.kind !== "group") return value;
+  const of = value as Record<string, unknown>;
+  return {
+    ...of,
+    ...Object.fromEntries(
+      field.fields.flatMap(({ key, field: f, initial }) => {
+        const now = of[key] === undefined ? initial : withInitials(f, of[key]);
+        return now === undefined ? [] : [[key, now]];
+      }),
+    ),
+  };
+}
+
 /** Puts back the constant by which a form of several is known. */
 export function withKind(field: Extract<Field, { kind: "variants" }>, i: number, value: unknown): unknown {
   const o = field.options[i]!;

@@ -9,7 +9,7 @@ import { RoutesPanel, SettingsPanel } from "../stages/routes-panel";
 import { RunDetails } from "../stages/run-details";
 import { SurveyPanel } from "../stages/survey/survey-panel";
 import { DrumsPanel } from "../stages/drums-panel";
-import { WallForm } from "../stages/wall-form";
+import { WallForm } from "../stages/survey/wall/wall-form";
 import { useDesk, usePlan } from "../job/store";
 import { FindingsList } from "./findings-list";
 

@@ -1,6 +1,7 @@
 "use client";
-import { useLayoutEffect, useRef, useState } from "react";
+import { useRef } from "react";
 import { mm } from "../../core/base/figures";
+import { useWidth } from "../kit/use-width";
 
 /** Gap that a label needs beside its neighbour, px. */
 const PAD = 10;
@@ -23,16 +24,7 @@ export function Ribbon({
   words?: (m: { at: number; text: string }) => string;
 }) {
   const ref = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(800);
-  useLayoutEffect(() => {
-    const el = ref.current;
-    if (!el) return;
-    const measure = (): void => setWidth(el.clientWidth);
-    measure();
-    const watch = new ResizeObserver(measure);
-    watch.observe(el);
-    return () => watch.disconnect();
-  }, []);
+  const width = useWidth(ref, 800);
   const span = Math.max(1, to - from);
   const x = (at: number): number => 8 + ((at - from) / span) * (width - 16);
   const per = (width - 16) / span;

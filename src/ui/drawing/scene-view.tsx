@@ -1,6 +1,7 @@
 "use client";
-import { useId, useLayoutEffect, useRef, useState } from "react";
+import { useId, useRef } from "react";
 import { type Bounds, type Scene, boundsOf } from "../../core/drawings/scene";
+import { useWidth } from "../kit/use-width";
 import { Hatches } from "./hatches";
 import { type Put, ShapeView } from "./shape-view";
 
@@ -12,17 +13,8 @@ const extent = (b: Bounds): [number, number] => [Math.max(1e-6, b.x1 - b.x0), Ma
 /** A drawing to scale, as large as its place allows; words and dimension lines keep their size. */
 export function SceneView({ scene, tall = 380 }: { scene: Scene; tall?: number }) {
   const ref = useRef<HTMLDivElement>(null);
-  const [width, setWidth] = useState(640);
+  const width = useWidth(ref, 640);
   const id = useId().replace(/[^a-z0-9]/gi, "");
-  useLayoutEffect(() => {
-    const el = ref.current;
-    if (!el) return;
-    const measure = (): void => setWidth(el.clientWidth);
-    measure();
-    const watch = new ResizeObserver(measure);
-    watch.observe(el);
-    return () => watch.disconnect();
-  }, []);
   const b = boundsOf(scene.shapes);
   const [w, h] = extent(b);
   const side = width < 480 ? 44 : PAD.side;

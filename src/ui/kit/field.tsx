@@ -48,6 +48,7 @@ export function NumberField({
   unit = "mm",
   name,
   step = 10,
+  whole = false,
   disabled,
 }: {
   label: string;
@@ -58,6 +59,8 @@ export function NumberField({
   unit?: string;
   name?: string;
   step?: number;
+  /** Only whole numbers: a count. */
+  whole?: boolean;
   disabled?: boolean;
 }) {
   const id = useId();
@@ -78,7 +81,7 @@ export function NumberField({
       return;
     }
     const n = words.parse(typed, unit);
-    const bad = words.fault(label, typed, min, max, unit);
+    const bad = words.fault(label, typed, min, max, unit, whole);
     if (bad !== null || n === null) {
       setFault(bad);
       return;

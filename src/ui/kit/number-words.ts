@@ -7,12 +7,13 @@ function parse(text: string, unit = ""): number | null {
   return r.ok ? r.value : null;
 }
 
-const range = (min: number | undefined, max: number | undefined, unit: string): string => {
+const range = (min: number | undefined, max: number | undefined, unit: string, whole: boolean): string => {
+  const w = whole ? "a whole number " : "";
   const u = unit ? ` ${unit}` : "";
-  if (min !== undefined && max !== undefined) return `between ${mm(min)} and ${mm(max)}${u}`;
-  if (min !== undefined) return `at least ${mm(min)}${u}`;
-  if (max !== undefined) return `at most ${mm(max)}${u}`;
-  return `a number${u ? ` in${u}` : ""}`;
+  if (min !== undefined && max !== undefined) return `${w}between ${mm(min)} and ${mm(max)}${u}`;
+  if (min !== undefined) return `${w}at least ${mm(min)}${u}`;
+  if (max !== undefined) return `${w}at most ${mm(max)}${u}`;
+  return `a ${whole ? "whole " : ""}number${u ? ` in${u}` : ""}`;
 };
 
 /** The sentence for a number that cannot be taken, or null when it can. */
@@ -22,11 +23,16 @@ function fault(
   min: number | undefined,
   max: number | undefined,
   unit: string,
+  whole = false,
 ): string | null {
   const r = readNumber(typed, unit);
-  if (!r.ok) return `${label} is “${typed.trim()}”: ${r.why}. It must be ${range(min, max, unit)}.`;
-  if ((min !== undefined && r.value < min) || (max !== undefined && r.value > max))
-    return `${label} is ${mm(r.value)}; it must be ${range(min, max, unit)}.`;
+  if (!r.ok) return `${label} is “${typed.trim()}”: ${r.why}. It must be ${range(min, max, unit, whole)}.`;
+  if (
+    (min !== undefined && r.value < min) ||
+    (max !== undefined && r.value > max) ||
+    (whole && !Number.isInteger(r.value))
+  )
+    return `${label} is ${mm(r.value)}; it must be ${range(min, max, unit, whole)}.`;
   return null;
 }
 

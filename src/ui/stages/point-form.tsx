@@ -9,6 +9,8 @@ import { editWith, removePoints, setCircuit } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField, SelectField, TextField } from "../kit/field";
+import { Measures } from "../kit/measures";
+import { Ticks } from "../kit/ticks";
 
 const gangs = [
   { value: "1", name: "1-gang" },
@@ -59,21 +61,13 @@ export function PointForm({ point }: { point: Point }) {
       </div>
       {point.place.on === "wall" ? (
         <>
-          <NumberField
-            label="From left, u"
-            name="u"
-            value={point.place.u}
-            min={0}
-            max={face?.shape.length}
-            onCommit={(u) => put({ ...point, place: { ...point.place, u } as Point["place"] })}
-          />
-          <NumberField
-            label="From floor, v"
-            name="v"
-            value={point.place.v}
-            min={0}
-            max={top}
-            onCommit={(v) => put({ ...point, place: { ...point.place, v } as Point["place"] })}
+          <Measures
+            of={point.place}
+            rows={[
+              { key: "u", label: "From left, u", name: "u", min: 0, ...(face ? { max: face.shape.length } : {}) },
+              { key: "v", label: "From floor, v", name: "v", min: 0, max: top },
+            ]}
+            put={(next) => put({ ...point, place: { ...point.place, ...next } as Point["place"] })}
           />
           {rooms.length > 1 ? (
             <SelectField
@@ -147,11 +141,8 @@ export function PointForm({ point }: { point: Point }) {
           min={0}
           max={60}
           step={1}
-          onCommit={(ways) =>
-            Number.isInteger(ways)
-              ? put({ ...point, ways })
-              : `Ways is ${ways}; it must be a whole number between 0 and 60.`
-          }
+          whole
+          onCommit={(ways) => put({ ...point, ways })}
         />
       ) : (
         <SelectField
@@ -208,56 +199,21 @@ export function PointForm({ point }: { point: Point }) {
         onCommit={(x) => put({ ...point, existing: x === "found" })}
       />
       {["fused-unit", "switch", "isolator", "cooker-control"].includes(point.kind) && outlets.length ? (
-        <fieldset className="border border-line px-2 pb-1">
-          <legend className="px-1 text-[13px] text-soft">Switches off</legend>
-          <div className="flex flex-wrap gap-x-3">
-            {outlets.map((l) => (
-              <label key={l.id} className="flex min-h-7 items-center gap-1.5 text-[13px]">
-                <input
-                  type="checkbox"
-                  className="size-4 accent-(--accent)"
-                  checked={point.controls.includes(l.id)}
-                  onChange={(e) =>
-                    put({
-                      ...point,
-                      controls: e.target.checked ? [...point.controls, l.id] : point.controls.filter((x) => x !== l.id),
-                    })
-                  }
-                />
-                {l.label}
-              </label>
-            ))}
-          </div>
-        </fieldset>
+        <Ticks
+          title="Switches off"
+          options={outlets}
+          ticked={point.controls}
+          onChange={(controls) => put({ ...point, controls })}
+        />
       ) : null}
       {point.kind === "switch" ? (
-        <fieldset className="border border-line px-2 pb-1">
-          <legend className="px-1 text-[13px] text-soft">Works</legend>
-          <div className="flex flex-wrap gap-x-3">
-            {lights.length ? (
-              lights.map((l) => (
-                <label key={l.id} className="flex min-h-7 items-center gap-1.5 text-[13px]">
-                  <input
-                    type="checkbox"
-                    className="size-4 accent-(--accent)"
-                    checked={point.controls.includes(l.id)}
-                    onChange={(e) =>
-                      put({
-                        ...point,
-                        controls: e.target.checked
-                          ? [...point.controls, l.id]
-                          : point.controls.filter((x) => x !== l.id),
-                      })
-                    }
-                  />
-                  {l.label}
-                </label>
-              ))
-            ) : (
-              <span className="text-[13px] text-soft">No lights placed yet.</span>
-            )}
-          </div>
-        </fieldset>
+        <Ticks
+          title="Works"
+          options={lights}
+          ticked={point.controls}
+          none="No lights placed yet."
+          onChange={(controls) => put({ ...point, controls })}
+        />
       ) : null}
       <TextField
         label="Label"

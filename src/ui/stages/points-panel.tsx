@@ -5,7 +5,9 @@ import { usualHeight } from "../../core/house/places";
 import { addPoint, addSeries, copyPoints, pickedWall, say } from "../job/edits";
 import { useDesk } from "../job/store";
 import { Button } from "../kit/button";
+import { FaultLine } from "../kit/fault-line";
 import { NumberField, SelectField } from "../kit/field";
+import { Measures } from "../kit/measures";
 
 const kindName = (k: PointKind, g: 1 | 2): string =>
   k === "socket" ? `${g === 1 ? "Single" : "Twin"} socket` : accessories[k].name;
@@ -86,33 +88,17 @@ function Series({ circuit }: { circuit: string | null }) {
           min={1}
           max={40}
           value={count}
-          onCommit={(n) =>
-            Number.isInteger(n) ? setCount(n) : `How many is ${n}; it must be a whole number between 1 and 40.`
-          }
+          whole
+          onCommit={setCount}
         />
-        <NumberField
-          label="From"
-          name="series from"
-          value={r.from}
-          min={0}
-          max={face.shape.length}
-          onCommit={(from) => setRange({ ...r, from })}
-        />
-        <NumberField
-          label="To"
-          name="series to"
-          value={r.to}
-          min={0}
-          max={face.shape.length}
-          onCommit={(to) => setRange({ ...r, to })}
-        />
-        <NumberField
-          label="Height"
-          name="series height"
-          value={r.v}
-          min={0}
-          max={face.shape.height}
-          onCommit={(v) => setRange({ ...r, v })}
+        <Measures
+          of={r}
+          rows={[
+            { key: "from", label: "From", name: "series from", min: 0, max: face.shape.length },
+            { key: "to", label: "To", name: "series to", min: 0, max: face.shape.length },
+            { key: "v", label: "Height", name: "series height", min: 0, max: face.shape.height },
+          ]}
+          put={(next) => setRange({ ...r, ...next })}
         />
         <SelectField
           label="Spaced"
@@ -124,11 +110,7 @@ function Series({ circuit }: { circuit: string | null }) {
           ]}
           onCommit={setHow}
         />
-        {fault ? (
-          <p role="alert" className="text-[13px] font-medium text-stop">
-            {fault}
-          </p>
-        ) : null}
+        <FaultLine fault={fault} />
         <Button
           look="solid"
           onClick={() =>

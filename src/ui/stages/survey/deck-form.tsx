@@ -3,7 +3,7 @@ import { Trash2 } from "lucide-react";
 import { bounds, rectOutline } from "../../../core/base/polygon";
 import type { Deck } from "../../../core/job/model";
 import { mm } from "../../../core/base/figures";
-import { KeepFree } from "../keep-free";
+import { KeepFree } from "./keep-free";
 import { say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";

@@ -6,6 +6,7 @@ import { newId, say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
 import { SelectField, TextField } from "../../kit/field";
+import { Thing } from "../../kit/thing";
 
 /** Cables found in the house: from where to where, in which colours, kept or taken out; and what follows for the old circuits. */
 export function FoundCables() {
@@ -30,65 +31,65 @@ export function FoundCables() {
       {job.foundCables.map((f) => {
         const put = (next: Partial<typeof f>): string | null => edit([change("foundCables", f.id, { ...f, ...next })]);
         return (
-          <details key={f.id} className="border border-line px-2 py-1">
-            <summary className="cursor-pointer text-[13.5px]">
-              {label(f.from)} to {f.to === null ? "not traced" : label(f.to)}
-              <span className="text-soft">
-                {" "}
-                · {f.colours === "unknown" ? "not made out" : `${f.colours} colours`}
-                {f.fate === "take-out" ? ", comes out" : ""}
-              </span>
-            </summary>
-            <div className="grid gap-1 pt-1">
-              <SelectField
-                label="From"
-                value={f.from}
-                options={points.map((p) => ({ value: p.id, name: p.label }))}
-                onCommit={(from) => put({ from })}
-              />
-              <SelectField
-                label="To"
-                value={f.to ?? ""}
-                options={[
-                  { value: "", name: "end not traced" },
-                  ...points.filter((p) => p.id !== f.from).map((p) => ({ value: p.id, name: p.label })),
-                ]}
-                onCommit={(to) => put({ to: to || null })}
-              />
-              <SelectField
-                label="Cable"
-                value={f.cable}
-                options={[
-                  { value: "", name: "not made out" },
-                  ...catalogue.cables.map((c) => ({ value: c.id, name: c.name })),
-                ]}
-                onCommit={(cable) => put({ cable })}
-              />
-              <SelectField
-                label="Colours"
-                value={f.colours}
-                options={[
-                  { value: "unknown", name: "not looked at" },
-                  { value: "old", name: "old: red and black" },
-                  { value: "new", name: "new: brown and blue" },
-                ]}
-                onCommit={(colours) => put({ colours })}
-              />
-              <SelectField
-                label="Stays"
-                value={f.fate}
-                options={[
-                  { value: "keep", name: "keep it" },
-                  { value: "take-out", name: "take it out" },
-                ]}
-                onCommit={(fate) => put({ fate })}
-              />
-              <TextField label="Note" required={false} most={200} value={f.note} onCommit={(note) => put({ note })} />
-              <Button look="quiet" onClick={() => say(edit([change("foundCables", f.id, null)]))}>
-                Remove
-              </Button>
-            </div>
-          </details>
+          <Thing
+            key={f.id}
+            onRemove={() => say(edit([change("foundCables", f.id, null)]))}
+            summary={
+              <>
+                {label(f.from)} to {f.to === null ? "not traced" : label(f.to)}
+                <span className="text-soft">
+                  {" "}
+                  · {f.colours === "unknown" ? "not made out" : `${f.colours} colours`}
+                  {f.fate === "take-out" ? ", comes out" : ""}
+                </span>
+              </>
+            }
+          >
+            <SelectField
+              label="From"
+              value={f.from}
+              options={points.map((p) => ({ value: p.id, name: p.label }))}
+              onCommit={(from) => put({ from })}
+            />
+            <SelectField
+              label="To"
+              value={f.to ?? ""}
+              options={[
+                { value: "", name: "end not traced" },
+                ...points.filter((p) => p.id !== f.from).map((p) => ({ value: p.id, name: p.label })),
+              ]}
+              onCommit={(to) => put({ to: to || null })}
+            />
+            <SelectField
+              label="Cable"
+              value={f.cable}
+              options={[
+                { value: "", name: "not made out" },
+                ...catalogue.cables.map((c) => ({ value: c.id, name: c.name })),
+              ]}
+              onCommit={(cable) => put({ cable })}
+            />
+            <SelectField
+              label="Colours"
+              value={f.colours}
+              options={[
+                { value: "unknown", name: "not looked at" },
+                { value: "old", name: "old: red and black" },
+                { value: "new", name: "new: brown and blue" },
+              ]}
+              onCommit={(colours) => put({ colours })}
+            />
+            <SelectField
+              label="Stays"
+              value={f.fate}
+              options={[
+                { value: "keep", name: "keep it" },
+                { value: "take-out", name: "take it out" },
+              ]}
+              onCommit={(fate) => put({ fate })}
+            />
+            <TextField label="Note" required={false} most={200} value={f.note} onCommit={(note) => put({ note })} />
+          </Thing>
         );
       })}
       <div>

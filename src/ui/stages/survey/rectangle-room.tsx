@@ -2,13 +2,14 @@
 import { useState } from "react";
 import type { XY } from "../../../core/base/polygon";
 import { freeCorner } from "../../../core/house/reshape";
+import { SceneView } from "../../drawing/scene-view";
 import { addRooms, currentStorey } from "../../job/edits";
 import { useDesk } from "../../job/store";
 import { Sheet } from "../../kit/dialog";
 import { DialogFoot } from "../../kit/dialog-foot";
 import { NumberField } from "../../kit/field";
-import { OutlineDrawing, RoomFactsFields, type RoomFacts, startFacts } from "./new-room";
-import { mm } from "../../../core/base/figures";
+import { RoomFactsFields, type RoomFacts, startFacts } from "./new-room";
+import { drawOutline, sideLengths } from "../../../core/drawings/outline-drawing";
 
 /** A rectangular room by its inside sizes, or a room of the outline traced on the plan. */
 export function RectangleRoom({
@@ -54,17 +55,7 @@ function Rectangle({ onDone, outline }: { onDone: () => void; outline: XY[] | nu
     <div className="grid gap-1.5">
       <RoomFactsFields facts={facts} set={(next) => setFacts((f) => ({ ...f, ...next }))} />
       {outline ? (
-        <OutlineDrawing
-          path={outline.map((p) => ({
-            x: p.x - Math.min(...outline.map((q) => q.x)),
-            y: p.y - Math.min(...outline.map((q) => q.y)),
-          }))}
-          closed
-          lengths={outline.map((p, i) =>
-            mm(Math.hypot(outline[(i + 1) % outline.length]!.x - p.x, outline[(i + 1) % outline.length]!.y - p.y)),
-          )}
-          label="The outline traced"
-        />
+        <SceneView tall={320} scene={drawOutline(outline, true, sideLengths(outline), "The outline traced")} />
       ) : (
         <>
           <NumberField

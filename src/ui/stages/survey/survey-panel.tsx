@@ -10,7 +10,7 @@ import { DeckForm } from "./deck-form";
 import { Drawings } from "./drawings";
 import { FoundCables } from "./found-cables";
 import { RectangleRoom } from "./rectangle-room";
-import { RoomForm } from "./room-form";
+import { RoomForm } from "./room/room-form";
 import { Storeys } from "./storeys";
 import { WalkRoom } from "./walk-room";
 

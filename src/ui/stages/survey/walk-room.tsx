@@ -4,9 +4,11 @@ import { bounds } from "../../../core/base/polygon";
 import { applyPatch } from "../../../core/job/patch";
 import { mm } from "../../../core/base/figures";
 import { type ClosedWalk, type Diagonal, closeWalk, gapWords } from "../../../core/house/close-walk";
+import { drawOutline, sideLengths } from "../../../core/drawings/outline-drawing";
 import { alignRoom, freeCorner } from "../../../core/house/reshape";
 import { addRoom } from "../../../core/house/rooms";
 import { readWalk, stepsOf } from "../../../core/house/walk";
+import { SceneView } from "../../drawing/scene-view";
 import { takeReading } from "../../instruments/laser";
 import { newId } from "../../job/edits";
 import { edit, useDesk } from "../../job/store";
@@ -14,7 +16,7 @@ import { Button } from "../../kit/button";
 import { Sheet } from "../../kit/dialog";
 import { DialogFoot } from "../../kit/dialog-foot";
 import { NumberField, SelectField } from "../../kit/field";
-import { OutlineDrawing, RoomFactsFields, type RoomFacts, startFacts, useAgainst } from "./new-room";
+import { RoomFactsFields, type RoomFacts, startFacts, useAgainst } from "./new-room";
 
 /** A room entered by walking round it: lengths and turns in one line, drawn as they are typed. */
 export function WalkRoom({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -51,14 +53,7 @@ function Walk({ onDone }: { onDone: () => void }) {
         : null;
   const path = room ? room.outline : read && "walk" in read ? stepsOf(read.walk) : [{ x: 0, y: 0 }];
   const lengths = room
-    ? room.outline.map((p, i) =>
-        mm(
-          Math.hypot(
-            room.outline[(i + 1) % room.outline.length]!.x - p.x,
-            room.outline[(i + 1) % room.outline.length]!.y - p.y,
-          ),
-        ),
-      )
+    ? sideLengths(room.outline)
     : read && "walk" in read
       ? read.walk.sides.map((s) => (s.length === null ? "?" : mm(s.length)))
       : [];
@@ -132,11 +127,14 @@ function Walk({ onDone }: { onDone: () => void }) {
             Laser reading, simulated
           </Button>
         </div>
-        <OutlineDrawing
-          path={path}
-          closed={room !== null}
-          lengths={lengths}
-          label={room ? `Room with ${room.outline.length} sides` : "The walk so far"}
+        <SceneView
+          tall={320}
+          scene={drawOutline(
+            path,
+            room !== null,
+            lengths,
+            room ? `Room with ${room.outline.length} sides` : "The walk so far",
+          )}
         />
         <p aria-live="polite" data-gap className={`min-h-5 text-[13.5px] ${words && text.trim() ? "text-warn" : ""}`}>
           {text.trim()

@@ -1,7 +1,19 @@
 "use client";
 import type { Deck } from "../../../../core/job/model";
 import { NumberField, SelectField, TextField } from "../../../kit/field";
+import { Measures } from "../../../kit/measures";
 import { listOf } from "./list-of";
+
+const joistRows = [
+  { key: "breadth", label: "Breadth", name: "joist breadth", min: 20, max: 300 },
+  { key: "depth", label: "Depth", name: "joist depth", min: 50, max: 600 },
+  { key: "spacing", label: "Spacing", name: "joist spacing", min: 150, max: 1200 },
+  { key: "first", label: "First, from edge", name: "first joist", min: 0 },
+] as const;
+const boardRows = [
+  { key: "thickness", label: "Board thickness", min: 0, max: 100, step: 1 },
+  { key: "width", label: "Board width", min: 20, max: 2500 },
+] as const;
 
 /** How the joists of a deck lie, and what lies on and between them. */
 export function JoistFields({ deck, put }: { deck: Deck; put: (next: Partial<Deck>) => string | null }) {
@@ -18,53 +30,9 @@ export function JoistFields({ deck, put }: { deck: Deck; put: (next: Partial<Dec
         ]}
         onCommit={(direction) => joists({ direction })}
       />
-      <NumberField
-        label="Breadth"
-        name="joist breadth"
-        value={deck.joists.breadth}
-        min={20}
-        max={300}
-        onCommit={(breadth) => joists({ breadth })}
-      />
-      <NumberField
-        label="Depth"
-        name="joist depth"
-        value={deck.joists.depth}
-        min={50}
-        max={600}
-        onCommit={(depth) => joists({ depth })}
-      />
-      <NumberField
-        label="Spacing"
-        name="joist spacing"
-        value={deck.joists.spacing}
-        min={150}
-        max={1200}
-        onCommit={(spacing) => joists({ spacing })}
-      />
-      <NumberField
-        label="First, from edge"
-        name="first joist"
-        value={deck.joists.first}
-        min={0}
-        onCommit={(first) => joists({ first })}
-      />
+      <Measures of={deck.joists} rows={joistRows} put={joists} />
       <Bearings deck={deck} onCommit={(bearings) => joists({ bearings })} />
-      <NumberField
-        label="Board thickness"
-        value={deck.boards.thickness}
-        min={0}
-        max={100}
-        step={1}
-        onCommit={(thickness) => put({ boards: { ...deck.boards, thickness } })}
-      />
-      <NumberField
-        label="Board width"
-        value={deck.boards.width}
-        min={20}
-        max={2500}
-        onCommit={(width) => put({ boards: { ...deck.boards, width } })}
-      />
+      <Measures of={deck.boards} rows={boardRows} put={(next) => put({ boards: { ...deck.boards, ...next } })} />
       <NumberField
         label="Insulation above"
         value={deck.insulationOver}

@@ -3,7 +3,7 @@ import { bounds } from "../../../../core/base/polygon";
 import type { Deck } from "../../../../core/job/model";
 import { say } from "../../../job/edits";
 import { Button } from "../../../kit/button";
-import { NumberField } from "../../../kit/field";
+import { Measures } from "../../../kit/measures";
 
 /** Rows of noggins between the joists of a deck. */
 export function Noggins({ deck, put }: { deck: Deck; put: (n: Deck["noggins"]) => string | null }) {
@@ -12,19 +12,13 @@ export function Noggins({ deck, put }: { deck: Deck; put: (n: Deck["noggins"]) =
       <h4 className="text-[13.5px] font-semibold">Noggins between the joists</h4>
       {deck.noggins.map((n, i) => (
         <div key={i} className="grid gap-1 border border-line px-2 py-1">
-          <NumberField
-            label="Along the joists"
-            name={`noggin ${i + 1}`}
-            value={n.at}
-            min={0}
-            onCommit={(at) => put(deck.noggins.map((x, k) => (k === i ? { ...x, at } : x)))}
-          />
-          <NumberField
-            label="Depth from top"
-            value={n.depth}
-            min={10}
-            max={600}
-            onCommit={(depth) => put(deck.noggins.map((x, k) => (k === i ? { ...x, depth } : x)))}
+          <Measures
+            of={n}
+            rows={[
+              { key: "at", label: "Along the joists", name: `noggin ${i + 1}`, min: 0 },
+              { key: "depth", label: "Depth from top", min: 10, max: 600 },
+            ]}
+            put={(next) => put(deck.noggins.map((x, k) => (k === i ? { ...x, ...next } : x)))}
           />
           <Button look="quiet" onClick={() => say(put(deck.noggins.filter((_, k) => k !== i)))}>
             Remove

@@ -3,9 +3,18 @@ import { bounds, rectOutline } from "../../../../core/base/polygon";
 import type { Deck } from "../../../../core/job/model";
 import { newId, say } from "../../../job/edits";
 import { Button } from "../../../kit/button";
-import { NumberField, SelectField, TextField } from "../../../kit/field";
+import { SelectField, TextField } from "../../../kit/field";
+import { Measures } from "../../../kit/measures";
+import { Thing } from "../../../kit/thing";
 
 const obstacleKinds = ["steel", "trimmer", "chimney", "stair"] as const;
+
+const sides = [
+  { key: "x0", label: "West" },
+  { key: "x1", label: "East" },
+  { key: "y0", label: "South" },
+  { key: "y1", label: "North" },
+] as const;
 
 /** What stands in a deck: steel, trimmers, chimneys, stairs. */
 export function Obstacles({ deck, put }: { deck: Deck; put: (o: Deck["obstacles"]) => string | null }) {
@@ -30,31 +39,26 @@ export function Obstacles({ deck, put }: { deck: Deck; put: (o: Deck["obstacles"
           );
         };
         return (
-          <details key={o.id} className="border border-line px-2 py-1">
-            <summary className="cursor-pointer text-[13px]">{o.name || o.kind}</summary>
-            <div className="grid gap-1 pt-1">
-              <SelectField
-                label="Kind"
-                value={o.kind}
-                options={obstacleKinds.map((k) => ({ value: k, name: k }))}
-                onCommit={(kind) => put(deck.obstacles.map((x, k) => (k === i ? { ...x, kind } : x)))}
-              />
-              <TextField
-                label="Name"
-                required={false}
-                most={40}
-                value={o.name}
-                onCommit={(name) => put(deck.obstacles.map((x, k) => (k === i ? { ...x, name } : x)))}
-              />
-              <NumberField label="West" value={r.x0} onCommit={(x0) => set({ x0 })} />
-              <NumberField label="East" value={r.x1} onCommit={(x1) => set({ x1 })} />
-              <NumberField label="South" value={r.y0} onCommit={(y0) => set({ y0 })} />
-              <NumberField label="North" value={r.y1} onCommit={(y1) => set({ y1 })} />
-              <Button look="quiet" onClick={() => say(put(deck.obstacles.filter((_, k) => k !== i)))}>
-                Remove
-              </Button>
-            </div>
-          </details>
+          <Thing
+            key={o.id}
+            summary={o.name || o.kind}
+            onRemove={() => say(put(deck.obstacles.filter((_, k) => k !== i)))}
+          >
+            <SelectField
+              label="Kind"
+              value={o.kind}
+              options={obstacleKinds.map((k) => ({ value: k, name: k }))}
+              onCommit={(kind) => put(deck.obstacles.map((x, k) => (k === i ? { ...x, kind } : x)))}
+            />
+            <TextField
+              label="Name"
+              required={false}
+              most={40}
+              value={o.name}
+              onCommit={(name) => put(deck.obstacles.map((x, k) => (k === i ? { ...x, name } : x)))}
+            />
+            <Measures of={r} rows={sides} put={set} />
+          </Thing>
         );
       })}
       <div className="flex flex-wrap gap-1">

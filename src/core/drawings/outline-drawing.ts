@@ -1,0 +1,49 @@
+import { mm } from "../base/figures";
+import type { XY as Place } from "../base/polygon";
+import { type Scene, type XY, pen } from "./scene";
+
+/** How far the words of a side stand inside it, as a share of the outline's larger side. */
+const INSIDE = 0.05;
+/** Radius of the circle a corner's number stands in, as the same share. */
+const CORNER = 0.027;
+
+const down = (p: Place): XY => [p.x, -p.y];
+
+/** Length of each side of an outline, from the corner of its number, as a figure. */
+export const sideLengths = (outline: readonly Place[]): string[] =>
+  outline.map((a, i) => {
+    const b = outline[(i + 1) % outline.length]!;
+    return mm(Math.hypot(b.x - a.x, b.y - a.y));
+  });
+
+/** An outline of a room as it is entered: corners numbered from 1, lengths inside the sides. North is up, mm. */
+export function drawOutline(path: readonly Place[], closed: boolean, lengths: readonly string[], label: string): Scene {
+  const p = pen();
+  const xs = path.map((q) => q.x);
+  const ys = path.map((q) => q.y);
+  const big = Math.max(1000, Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys));
+  if (closed) p.area(path.map(down), "plaster", "ink", { width: 2 });
+  else p.line(path.map(down), "ink", { width: 2 });
+  path.slice(0, closed ? path.length : -1).forEach((a, i) => {
+    const b = path[(i + 1) % path.length]!;
+    const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
+    // Words stand inside, right of the way walked.
+    const [x, y] = down({
+      x: (a.x + b.x) / 2 + ((b.y - a.y) / long) * big * INSIDE * 1.6,
+      y: (a.y + b.y) / 2 - ((b.x - a.x) / long) * big * INSIDE,
+    });
+    p.text(x, y, lengths[i] ?? "", { size: 11.5, drop: 0.3, type: "figures" });
+  });
+  path.forEach((q, i) => {
+    p.circle(...down(q), big * CORNER, "paper", "ink", { width: 1, least: 8 });
+    p.text(...down(q), String(i + 1), { size: 10.5, drop: 0.3, type: "figures" });
+  });
+  return { label, shapes: p.shapes, template: false };
+}
+
+/** Several outlines as they lie to one another, north up, mm. */
+export function drawOutlines(outlines: readonly (readonly Place[])[]): Scene {
+  const p = pen();
+  for (const o of outlines) p.area(o.map(down), "plaster", "ink", { width: 1.5 });
+  return { label: `${outlines.length} outlines`, shapes: p.shapes, template: false };
+}

@@ -1,0 +1,43 @@
+"use client";
+import { mm } from "../../../../core/base/figures";
+import type { Face } from "../../../../core/house/house";
+import { behindWall } from "../../../../core/plan/behind-wall";
+import { useDesk, usePlan } from "../../../job/store";
+
+const whole = (x: number): string => mm(Math.round(x));
+const reach = (a: number, b: number): string =>
+  Math.abs(a - b) < 1 ? whole(a) : `${whole(Math.min(a, b))} to ${whole(Math.max(a, b))}`;
+
+/** What runs behind this face and the other one, measured from here. */
+export function BehindThis({ face }: { face: Face }) {
+  const house = useDesk((s) => s.house);
+  const plan = usePlan();
+  const list = behindWall(house, plan, face.wall.id);
+  const label = (id: string): string => house.points[house.pointOfId.get(id) ?? -1]?.point.label ?? id;
+  return (
+    <details>
+      <summary className="cursor-pointer text-[13.5px] text-soft">
+        Behind this wall: {list.length ? `${list.length} legs of runs` : "nothing laid"}
+      </summary>
+      <ul className="pt-1 text-[13px]" data-behind>
+        {list.map((x) => {
+          const r = plan?.runs.find((y) => y.id === x.run);
+          return (
+            <li key={`${x.run} ${x.leg} ${x.from}`}>
+              <button
+                type="button"
+                className="w-full cursor-pointer border-b border-dotted border-line py-0.5 text-left hover:bg-rail"
+                onClick={() => useDesk.setState({ selection: { kind: "run", id: x.run, leg: x.leg } })}
+              >
+                {r ? `${label(r.from)}–${label(r.to)}` : x.run}, {x.method}:{" "}
+                <span className="num">{reach(x.a.u, x.b.u)}</span> from left,{" "}
+                <span className="num">{reach(x.a.v, x.b.v)}</span> up, <span className="num">{whole(x.depth)}</span>{" "}
+                deep{x.otherFace ? `, from ${x.from}` : ""}
+              </button>
+            </li>
+          );
+        })}
+      </ul>
+    </details>
+  );
+}
