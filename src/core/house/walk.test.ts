@@ -78,6 +78,15 @@ describe("walking a room", () => {
     expect(r.sides[0]!.used - 4200).toBeCloseTo(4210 - r.sides[2]!.used, 3);
     expect(gapWords(room("4200 r 3600 r 4300 r 3600"))).toContain("measure again");
   });
+  it("says of the closing error what a tape explains: nothing under half a millimetre, a slip past one in two hundred", () => {
+    expect(gapWords({ gap: 0.49, share: 0.02 })).toBe("Closes.");
+    expect(gapWords({ gap: 0.5, share: 0.005 })).toBe(
+      "Ends 0.5 from where it began, 0.5 % of the way round; shared out over the sides.",
+    );
+    expect(gapWords({ gap: 80, share: 0.0051 })).toBe(
+      "Ends 80 from where it began, 0.5 % of the way round; shared out over the sides. That is more than a tape's slip: measure again, or take a diagonal.",
+    );
+  });
   it("a diagonal pins a crooked room that four sides cannot", () => {
     // A parallelogram leaning 100 mm in 4 000: sides 4001.2, diagonal 5 455.1 from corner 1 to 3 (worked with Pythagoras).
     const lean = Math.hypot(100, 4000);
