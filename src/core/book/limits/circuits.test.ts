@@ -1,0 +1,179 @@
+import { makePlan } from "../../plan/plan";
+import { drawFacts } from "../../trades/circuits/found";
+import { checkSpurs } from "../../trades/circuits/spurs";
+import { checkInsulation } from "../../trades/dead-tests/insulation";
+import {
+  calc,
+  circuits,
+  design,
+  extended,
+  found,
+  house,
+  judgeLimits,
+  leg,
+  ringFound,
+  ringReads,
+  socket,
+} from "./by-hand";
+
+judgeLimits("circuits", {
+  "circuit.board": {
+    allowed: () => makePlan(house()).facts,
+    broken: () => ({ facts: makePlan(house({ points: [socket("s1", 1000)] })).facts, severity: "stop" }),
+  },
+  "circuit.way": {
+    allowed: () => circuits({ way: 8 }),
+    broken: () => ({ facts: circuits({ way: 9 }), severity: "stop", measured: 9, limit: 8 }),
+  },
+  "circuit.rcd": {
+    allowed: () => [
+      ...circuits({}),
+      ...circuits({ kind: "lighting", cable: "te-1.0", device: { rating: 6 } }),
+      ...circuits({ rcd: null, device: { rating: 40 }, cable: "te-10" }),
+    ],
+    broken: () => ({
+      facts: circuits({ kind: "lighting", cable: "te-1.0", device: { rating: 6 }, rcd: 100 }),
+      severity: "stop",
+      measured: 100,
+      limit: 30,
+    }),
+  },
+  "circuit.device": {
+    allowed: () => design({ designCurrent: 20 }),
+    broken: () => ({ facts: design({ designCurrent: 20.1 }), severity: "stop", measured: 20.1, limit: 20 }),
+  },
+  "circuit.capacity": {
+    allowed: () => design({ legs: leg({ method: "A" }) }),
+    broken: () => ({ facts: design({ legs: leg({ method: "101" }) }), severity: "stop", measured: 17, limit: 20 }),
+  },
+  "circuit.ring": {
+    allowed: () => design({ kind: "ring", device: { curve: "B", rating: 32 }, legs: leg({ method: "A" }) }),
+    broken: () => ({
+      facts: design({ kind: "ring", device: { curve: "B", rating: 32 }, legs: leg({ method: "101" }) }),
+      severity: "stop",
+      measured: 17,
+      limit: 20,
+    }),
+  },
+  "circuit.drop": {
+    // 18 mV × 20 A × L / 1000: 5 % of 230 V is 11.5 V, at 31.944 m.
+    allowed: () => design({ legs: leg({ length: 31_944 }), device: { curve: "B", rating: 20 } }),
+    broken: () => ({
+      facts: design({ legs: leg({ length: 31_945 }) }),
+      severity: "stop",
+      measured: (100 * 18 * 20 * 31.945) / 1000 / 230,
+      limit: 5,
+    }),
+  },
+  "circuit.loop": {
+    // 2.19 = 0.35 + 19.51 mΩ × 1.2 × L: L = 78.59 m.
+    allowed: () => design({ designCurrent: 1, legs: leg({ length: 78_500 }) }),
+    broken: () => ({
+      facts: design({ designCurrent: 1, legs: leg({ length: 78_700 }) }),
+      severity: "stop",
+      measured: 0.35 + 0.01951 * 1.2 * 78.7,
+      limit: 2.19,
+    }),
+  },
+  "circuit.mcb-table": {
+    allowed: () => design({ device: { curve: "B", rating: 16 }, designCurrent: 10 }),
+    broken: () => ({
+      facts: design({ device: { curve: "B", rating: 15 }, designCurrent: 10 }),
+      severity: "warn",
+      measured: 15,
+    }),
+  },
+  "circuit.min-csa": {
+    allowed: () => circuits({ kind: "ring", device: { rating: 32 } }),
+    broken: () => ({
+      facts: circuits({ kind: "ring", device: { rating: 32 }, cable: "te-1.5" }),
+      severity: "stop",
+      measured: 1.5,
+      limit: 2.5,
+    }),
+  },
+  "circuit.area": {
+    allowed: () => design({ kind: "ring", floorArea: 100 }),
+    broken: () => ({ facts: design({ kind: "ring", floorArea: 101 }), severity: "warn", measured: 101, limit: 100 }),
+  },
+  "circuit.spur": {
+    allowed: () =>
+      checkSpurs(
+        [
+          { id: "a", on: "ring", outlets: 2 },
+          { id: "b", on: "spur", from: "a", outlets: 2 },
+        ],
+        "ring",
+      ),
+    broken: () => ({
+      facts: checkSpurs(
+        [
+          { id: "a", on: "ring", outlets: 2 },
+          { id: "b", on: "spur", from: "a", outlets: 3 },
+        ],
+        "ring",
+      ),
+      severity: "stop",
+      measured: 3,
+      limit: 2,
+    }),
+  },
+  "circuit.spur.source": {
+    allowed: () => checkSpurs([{ id: "a", on: "radial", outlets: 0 }], "lighting"),
+    broken: () => ({ facts: checkSpurs([{ id: "a", on: "radial", outlets: 1 }], "lighting"), severity: "stop" }),
+  },
+  "found.colours": {
+    allowed: () => found([{ ...ringFound[0]!, colours: "new" }]),
+    broken: () => ({ facts: found([{ ...ringFound[0]!, colours: "old" }]), severity: "warn" }),
+  },
+  "found.unknown": {
+    allowed: () => found([{ id: "f", from: "db", to: "s1", cable: "te-2.5" }]),
+    broken: () => ({ facts: found([{ id: "f", from: "db", to: "s1", cable: "" }]), severity: "warn" }),
+  },
+  "found.shape": {
+    allowed: () => found(ringFound),
+    broken: () => ({ facts: found(ringFound.slice(0, 2)), severity: "stop" }),
+  },
+  "found.shape-open": {
+    allowed: () => found(ringFound),
+    broken: () => ({ facts: found([...ringFound.slice(0, 2), { id: "f3", from: "s2", to: null }]), severity: "note" }),
+  },
+  "retrofit.break": {
+    allowed: () => extended([]),
+    broken: () => ({ facts: extended(ringFound), severity: "note" }),
+  },
+  "retrofit.trace": {
+    allowed: () => extended(ringFound),
+    broken: () => ({ facts: extended([]), severity: "warn" }),
+  },
+  "retrofit.draw": {
+    allowed: () =>
+      drawFacts(house({ foundCables: [{ id: "f", from: "db", to: "s1", fate: "keep" }] }), [
+        { id: "c.db.s1", from: "db", to: "s1" },
+      ]),
+    broken: () => ({
+      facts: drawFacts(house({ foundCables: [{ id: "f", from: "db", to: "s1", fate: "take-out" }] }), [
+        { id: "c.db.s1", from: "s1", to: "db" },
+      ]),
+      severity: "note",
+    }),
+  },
+  "test.ring": {
+    allowed: () => ringReads(0.445, 0.495),
+    broken: () => ({ facts: ringReads(0.445, 0.496), severity: "stop", measured: 0.051, limit: 0.05 }),
+  },
+  "test.insulation": {
+    allowed: () => checkInsulation(200, 500),
+    broken: () => ({ facts: checkInsulation(0.99, 500), severity: "stop", measured: 0.99, limit: 1 }),
+  },
+  "test.radial": {
+    // 24 m at 19.51 mΩ is 0.46824; a tenth of it, or 0.05, either way.
+    allowed: () => calc("test.radial", { length: 24_000, line: 2.5, cpc: 1.5, measured: 0.518 }),
+    broken: () => ({
+      facts: calc("test.radial", { length: 24_000, line: 2.5, cpc: 1.5, measured: 0.519 }),
+      severity: "warn",
+      measured: 0.519,
+      limit: 0.46824,
+    }),
+  },
+});

@@ -1,0 +1,191 @@
+import { layHouse } from "../../house/house";
+import { heldFacts } from "../../plan/held-work";
+import { makePlan } from "../../plan/plan";
+import {
+  across,
+  board,
+  checked,
+  circuit,
+  deckLeg,
+  held,
+  hole,
+  house,
+  judgeLimits,
+  onW1,
+  path,
+  plumb,
+  run,
+  socket,
+  thin,
+  wallRow,
+  wall,
+} from "./by-hand";
+
+judgeLimits("walls", {
+  "zone.outside": {
+    allowed: () => path(plumb(1043)),
+    broken: () => ({ facts: path(plumb(1044)), severity: "stop", measured: -1, limit: 0 }),
+  },
+  "zone.diagonal": {
+    allowed: () =>
+      path([
+        { u: 1000, v: 450 },
+        { u: 1000, v: 900 },
+      ]),
+    broken: () => ({
+      facts: path([
+        { u: 980, v: 450 },
+        { u: 1020, v: 900 },
+      ]),
+      severity: "stop",
+    }),
+  },
+  "zone.deep": {
+    allowed: () => path(plumb(1500), { depth: 49, protected: false }),
+    broken: () => ({
+      facts: path(plumb(1500), { depth: 50, protected: false }),
+      severity: "note",
+      measured: 50,
+      limit: 50,
+    }),
+  },
+  "zone.rcd": {
+    allowed: () => checked(house(), [run([{ path: onW1([1000, 450], [1000, 2000]) }])]),
+    broken: () => ({
+      facts: checked(house({ circuits: [circuit({ rcd: 100 })] }), [run([{ path: onW1([1000, 450], [1000, 2000]) }])]),
+      severity: "stop",
+      measured: 100,
+      limit: 30,
+    }),
+  },
+  "route.unreachable": {
+    allowed: () => makePlan(house()).facts,
+    broken: () => ({
+      facts: makePlan(house({ decks: [], walls: [0, 1, 2, 3].map((i) => wallRow(i, i % 2 ? {} : { build: "open" })) }))
+        .facts,
+    }),
+  },
+  "route.loose-end": {
+    allowed: () => checked(house(), [run([{ path: onW1([1043, 450], [1043, 493]) }], { from: "s1", to: "s1" })]),
+    broken: () => ({
+      facts: checked(house(), [run([{ path: onW1([1045, 450], [1043, 450]) }], { from: "s1", to: "s1" })]),
+      severity: "stop",
+      measured: 45,
+      limit: 0,
+    }),
+  },
+  "route.broken": {
+    allowed: () =>
+      checked(house(), [run([{ path: onW1([1000, 450], [1000, 900]) }, { path: onW1([1000, 901], [1000, 1200]) }])]),
+    broken: () => ({
+      facts: checked(house(), [
+        run([{ path: onW1([1000, 450], [1000, 900]) }, { path: onW1([1000, 901.1], [1000, 1200]) }]),
+      ]),
+      severity: "stop",
+      measured: 1.1,
+      limit: 0,
+    }),
+  },
+  "route.opening": {
+    allowed: () =>
+      path(plumb(1000), undefined, { ...wall, openings: [{ u: 1000, v: 900, width: 500, height: 500 }] } as never),
+    broken: () => ({
+      facts: path(plumb(1001), undefined, {
+        ...wall,
+        openings: [{ u: 1000, v: 900, width: 500, height: 500 }],
+      } as never),
+      severity: "stop",
+    }),
+  },
+  "route.off-surface": {
+    allowed: () => checked(house(), [run([{ path: onW1([1000, 450], [1000, 2401]) }])]),
+    broken: () => ({ facts: checked(house(), [run([{ path: onW1([1000, 450], [1000, 2401.1]) }])]), severity: "stop" }),
+  },
+  "route.through-box": {
+    allowed: () =>
+      checked(house({ points: [board, socket("s1", 1000), socket("s2", 1500, 600)] }), [
+        run([{ path: onW1([1000, 556], [2000, 556]) }]),
+      ]),
+    broken: () => ({
+      facts: checked(house({ points: [board, socket("s1", 1000), socket("s2", 1500, 600)] }), [
+        run([{ path: onW1([1000, 558], [2000, 558]) }]),
+      ]),
+      severity: "warn",
+    }),
+  },
+  "route.forbidden": {
+    allowed: () =>
+      checked(
+        house({
+          forbidden: [{ id: "x", place: { on: "wall", wall: "w1", u: 1000, v: 900, width: 300, height: 300 } }],
+        }),
+        [run([{ path: onW1([1000, 450], [1000, 2000]) }])],
+      ),
+    broken: () => ({
+      facts: checked(
+        house({ forbidden: [{ id: "x", place: { on: "wall", wall: "w1", u: 999, v: 900, width: 300, height: 300 } }] }),
+        [run([{ path: onW1([1000, 450], [1000, 2000]) }])],
+      ),
+      severity: "stop",
+    }),
+  },
+  "route.pin-apart": {
+    allowed: () => makePlan(house()).facts,
+    broken: () => {
+      const job = house({ points: [board, socket("s1", 1000), socket("s2", 2000)] });
+      const pin = {
+        id: "p",
+        circuit: "c",
+        from: "s1",
+        to: "s2",
+        number: 1,
+        legs: run([{ path: onW1([1000, 450], [2000, 450]) }]).legs,
+      };
+      return { facts: makePlan({ ...job, pins: [pin] }).facts, severity: "warn" };
+    },
+  },
+  "hole.missing": {
+    allowed: () => checked(house(), [run([deckLeg(across(500, 900))])], [hole()]),
+    broken: () => ({
+      facts: checked(house(), [run([deckLeg(across(500, 900))])], [hole({ centre: [1202, 700, 2500] })]),
+      severity: "stop",
+    }),
+  },
+  "hole.too-small": {
+    // 45 % of Ø 18 is 114 mm²; one 2.5 flat cable has 58.6, two 117.2.
+    allowed: () => checked(house(), [thin], [hole({ diameter: 18 })]),
+    broken: () => ({
+      facts: checked(house(), [thin, { ...thin, id: "c.db.s2" }], [hole({ diameter: 18, runs: [thin.id, "c.db.s2"] })]),
+      severity: "stop",
+      measured: (100 * 2 * 58.58) / (Math.PI * 81),
+      limit: 45,
+    }),
+  },
+  "work.moved": {
+    allowed: () => heldFacts(layHouse(house({ points: [board, socket("s1", 1001)] })), [held()]),
+    broken: () => ({
+      facts: heldFacts(layHouse(house({ points: [board, socket("s1", 1002)] })), [held()]),
+      severity: "stop",
+      measured: 2,
+      limit: 0,
+    }),
+  },
+  "work.cable": {
+    allowed: () => heldFacts(layHouse(house()), [held()]),
+    broken: () => ({
+      facts: heldFacts(layHouse(house({ circuits: [circuit({ cable: "te-4" })] })), [held()]),
+      severity: "stop",
+    }),
+  },
+  "work.apart": {
+    allowed: () => makePlan(house(), { held: [held()] }).facts,
+    broken: () => ({
+      facts: makePlan(house({ circuits: [circuit({ points: [] })] }), { held: [held()] }).facts,
+      severity: "warn",
+    }),
+  },
+  "work.point-gone": {
+    allowed: () => heldFacts(layHouse(house()), [held()]),
+    broken: () => ({ facts: heldFacts(layHouse(house({ points: [board] })), [held()]), severity: "stop" }),
+  },
+});
