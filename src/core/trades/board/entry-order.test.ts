@@ -18,6 +18,30 @@ describe("the order into the board", () => {
     expect(entryOrder(circuits, [{ id: "lights", way: 5 }])).toMatchObject({
       order: ["cooker", "ring", null, null, "lights"],
     }));
+  it("equal ratings go in as they arrive, and those arriving together by their name", () => {
+    const same = [
+      { id: "b", rating: 20, arrival: 2 },
+      { id: "d", rating: 20, arrival: 1 },
+      { id: "c", rating: 20, arrival: 1 },
+    ];
+    expect(entryOrder(same, [])).toEqual({ order: ["c", "d", "b"], crossings: 0, arrivalOrder: ["c", "d", "b"] });
+    expect(entryOrder([...same].reverse(), [])).toMatchObject({ order: ["c", "d", "b"] });
+  });
+  it("fills the first free ways round those that are fixed, and counts what crosses them", () => {
+    const o = entryOrder(circuits, [
+      { id: "ring", way: 1 },
+      { id: "lights", way: 3 },
+    ]);
+    expect(o).toEqual({
+      order: ["ring", "cooker", "lights"],
+      // Arriving lights, ring, cooker: lights cross both.
+      crossings: 2,
+      arrivalOrder: ["ring", "cooker", "lights"],
+    });
+    expect(entryOrder([], [])).toEqual({ order: [], crossings: 0, arrivalOrder: [] });
+  });
+  it("what is in one order only crosses nothing", () =>
+    expect([crossings(["a", "b"], ["b"]), crossings(["a", "b"], ["b", "a"]), crossings([], ["a"])]).toEqual([0, 1, 0]));
   it("arriving as it says, none crosses; and crossings are those of a brute count", () =>
     fc.assert(
       fc.property(fc.uniqueArray(fc.integer({ min: 1, max: 99 }), { minLength: 1, maxLength: 8 }), (ratings) => {
