@@ -21,7 +21,7 @@ const layerRules = layers.map((layer, i) => ({
   name: `core-${layer}-looks-down-only`,
   comment: `core/${layer} imports only ${layers.slice(0, i).join(", ") || "nothing else of the core"}.`,
   severity: "error",
-  from: { path: `^src/core/${layer}/`, pathNot: "\\.test\\.ts$" },
+  from: { path: `^src/core/${layer}/`, pathNot: "\\.(test|fixture)\\.ts$" },
   to: { path: `^src/core/(${layers.slice(i + 1).join("|") || "none"})/` },
 }));
 
@@ -41,7 +41,7 @@ const trades = [
 const tradeRules = trades.map((trade, i) => ({
   name: `trade-${trade}-looks-down-only`,
   severity: "error",
-  from: { path: `^src/core/trades/${trade}/`, pathNot: "\\.test\\.ts$" },
+  from: { path: `^src/core/trades/${trade}/`, pathNot: "\\.(test|fixture)\\.ts$" },
   to: { path: `^src/core/trades/(${trades.slice(i + 1).join("|") || "none"})/` },
 }));
 
@@ -61,21 +61,31 @@ module.exports = {
       name: "words-only-above-the-plan",
       comment: "Checks return facts. Only screens, papers, calculators and the command line put them in words.",
       severity: "error",
-      from: { path: "^src/core/(base|rules|job|house|laid|trades|routing|plan|record)/", pathNot: "\\.test\\.ts$" },
+      from: {
+        path: "^src/core/(base|rules|job|house|laid|trades|routing|plan|record)/",
+        pathNot: "\\.(test|fixture)\\.ts$",
+      },
       to: { path: "^src/core/words/" },
     },
     {
       name: "core-is-pure",
       comment: "The core imports nothing outside itself but zod and small pure libraries.",
       severity: "error",
-      from: { path: "^src/core", pathNot: "\\.test\\.ts$" },
+      from: { path: "^src/core", pathNot: "\\.(test|fixture)\\.ts$" },
       to: { pathNot: "^(src/core|node_modules/(zod|papaparse|@types/papaparse|dxf-parser|dxf-writer))" },
     },
     {
       name: "core-tests",
       severity: "error",
-      from: { path: "^src/core/.*\\.test\\.ts$" },
-      to: { pathNot: "^(src/core|node_modules)" },
+      from: { path: "^src/core/.*\\.(test|fixture)\\.ts$" },
+      to: { pathNot: "^(src/core|node_modules|(fs|path)$)" },
+    },
+    {
+      name: "fixtures-are-for-tests",
+      comment: "Houses laid by hand for tests are imported by tests only.",
+      severity: "error",
+      from: { pathNot: "\\.(test|fixture)\\.ts$" },
+      to: { path: "\\.fixture\\.ts$" },
     },
     {
       name: "ui-reaches-data-through-actions",

@@ -10,7 +10,7 @@ export default {
   coverageAnalysis: "perTest",
   mutate: process.env.MUTANTS_LINES?.split(" ") ?? [
     `src/core/${folder ? `${folder}/` : ""}**/*.ts`,
-    "!src/core/**/*.test.ts",
+    "!src/core/**/*.{test,fixture}.ts",
   ],
   ignorePatterns: [".next", "docs", "e2e", "data", "public"],
   reporters: ["clear-text", "json", "progress-append-only"],

@@ -19,7 +19,7 @@ if (folder && !existsSync(join("src/core", folder))) {
 function sample() {
   const files = readdirSync(join("src/core", folder), { recursive: true })
     .map((f) => join("src/core", folder, f))
-    .filter((f) => f.endsWith(".ts") && !f.endsWith(".test.ts"))
+    .filter((f) => f.endsWith(".ts") && !/\.(test|fixture)\.ts$/.test(f))
     .sort();
   let line = 0;
   return files.flatMap((f) => {

@@ -3,7 +3,7 @@ import type { Job } from "../job/model";
 import { deckReaches, decksOfFace, decksOfStorey, layHouse, layPoint, pointsOfStorey } from "./house";
 import { addStorey } from "./rooms";
 import { stripOf, toStrip } from "./unrolled";
-import { apply, box, newId, room, twoRooms, wallOf } from "./two-rooms";
+import { apply, box, newId, room, twoRooms, wallOf } from "./two-rooms.fixture";
 
 const job = twoRooms();
 const house = layHouse(job);

@@ -12,7 +12,7 @@ import {
   usualCircuit,
   wireAs,
 } from "./places";
-import { apply, inSpace, newId, pinned, room, twoRooms, wallOf, withCircuit } from "./two-rooms";
+import { apply, inSpace, newId, pinned, room, twoRooms, wallOf, withCircuit } from "./two-rooms.fixture";
 
 describe("placing points", () => {
   it("spaces evenly: on the ends, or with half a space at each end", () => {

@@ -14,7 +14,7 @@ import {
   splitWall,
   turnRoom,
 } from "./reshape";
-import { apply, box, inSpace, newId, room, twoRooms, wallOf } from "./two-rooms";
+import { apply, box, inSpace, newId, room, twoRooms, wallOf } from "./two-rooms.fixture";
 
 describe("reshaping rooms", () => {
   it("moving a corner leaves what is on the walls in its place", () => {

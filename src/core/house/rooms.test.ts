@@ -2,7 +2,7 @@ import { describe, expect, it } from "vitest";
 import type { Job } from "../job/model";
 import { layHouse } from "./house";
 import { addDeck, addStorey, copyRoom, nextLabel, removeRoom, removeStorey, withoutPoints } from "./rooms";
-import { apply, box, newId, pinned, room, twoRooms, wallOf, withCircuit } from "./two-rooms";
+import { apply, box, newId, pinned, room, twoRooms, wallOf, withCircuit } from "./two-rooms.fixture";
 
 describe("rooms and storeys", () => {
   it("copies a room with all in it; mirrored twice it is itself again", () => {

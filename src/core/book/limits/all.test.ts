@@ -2,7 +2,7 @@ import { existsSync } from "node:fs";
 import { join } from "node:path";
 import { expect, it } from "vitest";
 import { judgedRules } from "../../rules/book";
-import { groups, rulesOf } from "./by-hand";
+import { groups, rulesOf } from "./by-hand.fixture";
 
 it("every rule that judges is in one group, and every group has its file", () => {
   const names = Object.keys(groups) as (keyof typeof groups)[];

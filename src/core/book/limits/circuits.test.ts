@@ -14,7 +14,7 @@ import {
   ringFound,
   ringReads,
   socket,
-} from "./by-hand";
+} from "./by-hand.fixture";
 
 judgeLimits("circuits", {
   "circuit.board": {

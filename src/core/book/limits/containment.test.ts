@@ -5,7 +5,7 @@ import { termFill } from "../../trades/containment/term-fill";
 import { bendFacts } from "../../trades/fixings/bends";
 import { clipSpacing } from "../../trades/fixings/clips";
 import { checkFire } from "../../trades/fixings/fire";
-import { calc, checked, clips, house, judgeLimits, surface } from "./by-hand";
+import { calc, checked, clips, house, judgeLimits, surface } from "./by-hand.fixture";
 
 judgeLimits("containment", {
   "fill.space": {

@@ -3,7 +3,7 @@ import { glands } from "../../rules/glands";
 import { pickGland } from "../../trades/ends/gland-pick";
 import { glandRow } from "../../trades/ends/gland-row";
 import { tailLength } from "../../trades/ends/tails";
-import { calc, house, judgeLimits, two } from "./by-hand";
+import { calc, house, judgeLimits, two } from "./by-hand.fixture";
 
 judgeLimits("ends", {
   "gland.fit": {

@@ -1,6 +1,6 @@
 import { buried } from "../../trades/outside/buried";
 import { overhead } from "../../trades/outside/overhead";
-import { calc, checked, corners, house, judgeLimits, surface } from "./by-hand";
+import { calc, checked, corners, house, judgeLimits, surface } from "./by-hand.fixture";
 
 judgeLimits("outside", {
   "outside.sheath": {

@@ -1,6 +1,6 @@
 import { layHouse } from "../../house/house";
 import { pointFacts } from "../../plan/point-facts";
-import { house, judgeLimits, kitchen, outlet, points, sinkAt, socket } from "./by-hand";
+import { house, judgeLimits, kitchen, outlet, points, sinkAt, socket } from "./by-hand.fixture";
 
 judgeLimits("points", {
   "point.off-wall": {

@@ -1,6 +1,6 @@
 import { checkJoist } from "../../trades/timber/check-joist";
 import { checkStud } from "../../trades/timber/stud";
-import { bore, checked, deck, deckLeg, hole, house, joist, judgeLimits, judged, notch, run } from "./by-hand";
+import { bore, checked, deck, deckLeg, hole, house, joist, judgeLimits, judged, notch, run } from "./by-hand.fixture";
 
 judgeLimits("timber", {
   "timber.engineered": {

@@ -19,7 +19,7 @@ import {
   thin,
   wallRow,
   wall,
-} from "./by-hand";
+} from "./by-hand.fixture";
 
 judgeLimits("walls", {
   "zone.outside": {

@@ -1,5 +1,5 @@
 import { describe, expect, it } from "vitest";
-import { twoRooms, withCircuit, wallOf } from "../../house/two-rooms";
+import { twoRooms, withCircuit, wallOf } from "../../house/two-rooms.fixture";
 import { type Job, jobSchema } from "../../job/model";
 import { boardOfCircuit, circuitFacts } from "./circuit-facts";
 

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { type House, layHouse } from "../../house/house";
-import { twoRooms } from "../../house/two-rooms";
+import { twoRooms } from "../../house/two-rooms.fixture";
 import { type Deck, jobSchema } from "../../job/model";
 import type { Hole } from "../../laid/laid";
 import { boreMargins, boringOrder, boringTotals, chalkLines } from "./boring";

@@ -1,0 +1,52 @@
+import { z } from "zod";
+import { schoolsSchema } from "../rules/schools";
+
+/**
+ * What the router weighs, in mm of cable: a bore, a bend, a hole in a wall, a crossing of another circuit and a wall face opened each
+ * are worth so many; a mm of chase, of boards to lift and of work at height costs so many on top of the cable itself.
+ */
+export const costSchema = z.strictObject({
+  cable: z.number().min(0.05).max(10).default(1),
+  bore: z.number().min(0).max(50_000).default(180),
+  bend: z.number().min(0).max(5000).default(60),
+  wallHole: z.number().min(0).max(50_000).default(900),
+  chase: z.number().min(0).max(20).default(1.5),
+  boards: z.number().min(0).max(20).default(0.2),
+  crossing: z.number().min(0).max(5000).default(40),
+  height: z.number().min(0).max(20).default(0.1),
+  faces: z.number().min(0).max(50_000).default(300),
+});
+export type Costs = z.infer<typeof costSchema>;
+
+/** Settings of one job. Lengths mm. */
+export const settingsSchema = z.strictObject({
+  schools: schoolsSchema.prefault({}),
+  /** Spare left at each end of a run on top of the tail. */
+  slack: z.number().min(0).max(2000).default(100),
+  /** Share added to every cut length for waste, percent. */
+  wastePercent: z.number().min(0).max(30).default(3),
+  /** Left at the board for dressing and a later change of board. */
+  boardTail: z.number().min(0).max(3000).default(800),
+  /** Left hanging at a ceiling point. */
+  ceilingTail: z.number().min(0).max(1000).default(200),
+  clipEnd: z.number().min(20).max(150).default(100),
+  /** Clip spacing out of reach when the school is a fixed one. */
+  clipOutOfReach: z.number().min(100).max(1000).default(450),
+  /** Pitch of the clipping tool, when the school is to keep to it. */
+  clipToolPitch: z.number().min(50).max(1000).default(250),
+  /** How far a hole's centre may lie off the centre line. */
+  axisTolerance: z.number().min(0).max(20).default(5),
+  /** Depth of hidden cable behind the finished wall face in a chase. */
+  chaseDepth: z.number().min(5).max(100).default(15),
+  /** What the router weighs, in mm of cable that one of each is worth. */
+  cost: costSchema.prefault({}),
+});
+
+export const dwellingSchema = z.strictObject({
+  country: z.enum(["england", "wales", "scotland", "northern-ireland", "elsewhere"]).default("england"),
+  newDwelling: z.boolean().default(false),
+  occupied: z.boolean().default(false),
+});
+
+export type Settings = z.infer<typeof settingsSchema>;
+export type Dwelling = z.infer<typeof dwellingSchema>;

@@ -1,0 +1,116 @@
+import type { Rule } from "./rule";
+
+const BS7671 = "BS 7671:2018+A2:2022";
+const TIMBER = "Approved Document A, and new-home warranty practice";
+const OWN = "Lumbet: check of the plan itself";
+
+/** Rules on holes and notches in joists and studs. */
+export const joistRules = {
+  "timber.hole.zone": {
+    title: "Hole outside its zone",
+    text: "The centre of a hole lies between 0.25 and 0.40 of the clear span from either bearing.",
+    limit: "0.25 to 0.40 of the span",
+    severity: "stop",
+    source: TIMBER,
+    why: "Near the bearing shear is greatest, at mid-span bending is; between them the middle of the joist has strength to spare. Measure from the bearing, not from the room face.",
+  },
+  "timber.hole.size": {
+    title: "Hole too big",
+    text: "A hole is at most a quarter of the joist's depth.",
+    limit: "0.25 × depth",
+    severity: "stop",
+    source: TIMBER,
+    why: "The timber above and below the hole carries the floor.",
+  },
+  "timber.hole.axis": {
+    title: "Hole off the centre line",
+    text: "A hole sits on the centre line of the joist's depth, within the tolerance set for the job.",
+    limit: "± 5, or as set",
+    severity: "stop",
+    source: TIMBER,
+    why: "On the centre line the wood is neither stretched nor squeezed, and nails from either face stay short of the cable.",
+  },
+  "timber.hole.spacing": {
+    title: "Holes too close together",
+    text: "Holes are at least three times the larger diameter apart, centre to centre.",
+    limit: "3 × the larger diameter",
+    severity: "stop",
+    source: TIMBER,
+    why: "Close holes act as one long cut.",
+  },
+  "timber.notch.zone": {
+    title: "Notch outside its zone",
+    text: "A notch keeps between 0.10 and 0.20 of the span from a bearing (warranty school) or 0.07 and 0.25 (on-site school).",
+    limit: "0.10–0.20 or 0.07–0.25 of the span",
+    severity: "stop",
+    source: TIMBER,
+    why: "Two schools: the warranty figures are the stricter, the on-site figures are the older rule of thumb. The job's setting picks.",
+  },
+  "timber.notch.depth": {
+    title: "Notch too deep",
+    text: "A notch is at most 0.15 of the depth (warranty school) or one eighth (on-site school).",
+    limit: "0.15 or 0.125 × depth",
+    severity: "stop",
+    source: TIMBER,
+    why: "A notch takes away the wood that works hardest.",
+  },
+  "timber.notch.both-edges": {
+    title: "Notches on both edges at one end",
+    text: "Notches are on the top edge; where a school allows either edge, never both at the same end.",
+    limit: "one edge at each end",
+    severity: "stop",
+    source: TIMBER,
+    why: "Two notches facing each other leave a short beam between them.",
+  },
+  "timber.apart": {
+    title: "Hole and notch too close",
+    text: "A hole and a notch are at least 100 mm apart along the span, edge to edge.",
+    limit: "100",
+    severity: "stop",
+    source: TIMBER,
+    why: "The wood between them splits along the grain.",
+  },
+  "timber.depth": {
+    title: "Ask a structural engineer",
+    text: "A joist deeper than 250 mm, or one carrying a heavy load such as a trimmer, partition, cylinder or steel, is outside the rules of thumb.",
+    limit: "depth ≤ 250, no heavy load",
+    caution: "Structural cuts beyond the rules need an engineer.",
+    severity: "stop",
+    source: TIMBER,
+    why: "The rules were worked out for ordinary floors.",
+  },
+  "timber.engineered": {
+    title: "Engineered joist: maker only",
+    text: "I-joists, metal-web and glued beams follow their maker's instructions; nothing is computed here.",
+    limit: "maker's instructions",
+    caution: "Never drill or notch one by rule of thumb.",
+    severity: "stop",
+    source: "Maker's instructions",
+    why: "Their flanges and webs carry the load in another way, and each maker's rules differ.",
+  },
+  "timber.over-cut": {
+    title: "Joist cut too far already",
+    text: "A span of a joist whose old holes or notches break the rules is drilled no more.",
+    limit: "no further cut",
+    caution: "Ask a structural engineer before anything else is taken out of it.",
+    severity: "stop",
+    source: "Approved Document A, working practice",
+    why: "What is left of it carries less than it was meant to, and nobody knows by how much.",
+  },
+  "timber.cable-edge": {
+    title: "Cable near the edge of the timber",
+    text: "A cable through a joist, under a floor or above a ceiling keeps 50 mm from the top and bottom of the timber, measured from the edge of its hole, or is protected by a steel plate.",
+    limit: "50",
+    severity: "warn",
+    source: `${BS7671} 522.6.201`,
+    why: "Floor nails and ceiling screws reach about 50 mm. A batten or noggin added later moves that edge.",
+  },
+  "timber.in-joist": {
+    title: "Cable runs inside a joist",
+    text: "A run passes across a joist only through a drilled hole.",
+    limit: "through a hole",
+    severity: "stop",
+    source: OWN,
+    why: "A line through solid wood cannot be built.",
+  },
+} as const satisfies Record<string, Rule>;
