@@ -4,5 +4,5 @@ import { defineConfig } from "vitest/config";
 const update = process.argv.includes("-u") ? "all" : "none";
 
 export default defineConfig({
-  test: { include: ["src/**/*.test.ts"], testTimeout: 120_000, hookTimeout: 240_000, update },
+  test: { include: ["src/**/*.test.ts"], testTimeout: 300_000, hookTimeout: 300_000, update },
 });

@@ -4,7 +4,7 @@ import { defineConfig } from "vitest/config";
 export default defineConfig({
   test: {
     include: ["src/core/**/*.test.ts"],
-    testTimeout: 60_000,
+    testTimeout: 300_000,
     isolate: false,
     setupFiles: ["./scripts/few-examples.ts"],
   },

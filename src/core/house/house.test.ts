@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { Job } from "../job/model";
 import { deckReaches, decksOfFace, decksOfStorey, layHouse, layPoint, pointsOfStorey } from "./house";
+import { meetsPolygon } from "./deck";
 import { addStorey } from "./rooms";
 import { stripOf, toStrip } from "./unrolled";
 import { apply, box, newId, room, twoRooms, wallOf } from "./two-rooms.fixture";
@@ -135,6 +136,35 @@ describe("decks and storeys", () => {
     expect([at("ceiling"), at("floor"), at("ceiling", "none")]).toEqual([[5, 6, 2415], [5, 6, 2610], null]);
     expect(layPoint(house, { on: "wall", wall: "none", u: 1, v: 2 })).toBeNull();
     expect(layPoint(house, { on: "wall", wall: wallOf(job, "A", 2).id, u: 500, v: 450 })).toEqual([3600, 2500, 450]);
+  });
+});
+
+describe("what a stretch meets", () => {
+  const square = box(1000, 1000, 1000, 1000);
+  const meets = (ax: number, ay: number, bx: number, by: number): boolean =>
+    meetsPolygon({ x: ax, y: ay }, { x: bx, y: by }, square);
+  it("crossing it, ending in it, lying in it, touching its edge", () => {
+    expect([meets(0, 1500, 3000, 1500), meets(0, 1500, 1500, 1500), meets(1200, 1200, 1300, 1300)]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+    expect([meets(0, 1000, 3000, 1000), meets(1000, 0, 1000, 3000), meets(2000, 1500, 3000, 1500)]).toEqual([
+      true,
+      true,
+      true,
+    ]);
+  });
+  it("nothing past any side, nor past a corner on a slant", () => {
+    expect([
+      meets(0, 1500, 999, 1500),
+      meets(2001, 1500, 3000, 1500),
+      meets(1500, 0, 1500, 999),
+      meets(1500, 2001, 1500, 3000),
+      meets(0, 1100, 1100, 0),
+      meets(1900, 3000, 3000, 1900),
+    ]).toEqual([false, false, false, false, false, false]);
+    expect(meets(900, 1200, 1200, 900)).toBe(true);
   });
 });
 

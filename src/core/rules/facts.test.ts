@@ -3,6 +3,8 @@ import { describe, expect, it } from "vitest";
 import { bitFor, bits, wallDrills } from "./bits";
 import { cableOf, isCatalogueTable, rowOf, standardCatalogue, withRows } from "./catalogue";
 import { type Fact, type Where, fact, factKey, inOrder } from "./fact";
+import { expectedR1R2 } from "./resistance";
+import { otherOption, schoolQuestions } from "./schools";
 import { ambientFactor, groupingFactor, insulationFactor } from "./ratings";
 
 describe("facts told apart", () => {
@@ -100,6 +102,25 @@ describe("the catalogue", () => {
       false,
       false,
     ]));
+});
+
+describe("tables asked for what they lack", () => {
+  it("a section without a row has no resistance, whichever of the two it is", () => {
+    const both = expectedR1R2(24_000, 2.5, 1.5)!;
+    expect(both).toBeCloseTo(24 * 0.01951, 6);
+    expect([expectedR1R2(24_000, 3, 1.5), expectedR1R2(24_000, 2.5, 3), expectedR1R2(1, 3, 3)]).toEqual([
+      null,
+      null,
+      null,
+    ]);
+  });
+  it("every question of a school has another answer than each", () => {
+    for (const q of schoolQuestions)
+      for (const o of q.options) {
+        expect(otherOption(q, o.value).value).not.toBe(o.value);
+        expect(q.options).toContain(otherOption(q, o.value));
+      }
+  });
 });
 
 describe("factors", () => {

@@ -256,3 +256,55 @@ describe("insulation (BS 7671 Table 64)", () => {
     });
   });
 });
+
+describe("every reading whole", () => {
+  // A ring of 60 m of 2.5 / 1.5: 0.4446 in line and neutral, 0.726 in the protective conductor; crossed 0.2223 and 0.29265.
+  const expected = {
+    r1: 0.4446,
+    rn: 0.4446,
+    r2: 0.726,
+    points: [
+      { id: "S1", lineNeutral: 0.2223, lineEarth: 0.29265 },
+      { id: "S2", lineNeutral: 0.2223, lineEarth: 0.29265 },
+      { id: "P1", lineNeutral: 0.3223, lineEarth: 0.42265 },
+    ],
+  };
+  const at = (id: string, lineNeutral: number | null, lineEarth: number | null) => ({ id, lineNeutral, lineEarth });
+  const even = [at("S1", 0.2223, 0.29265), at("S2", 0.2223, 0.29265)];
+  const readings: Record<string, Parameters<typeof readRing>> = {
+    "as it should be": [expected, 0.4446, 0.4446, 0.726, even],
+    "one point read": [expected, 0.4446, 0.4446, 0.726, even.slice(0, 1)],
+    "line open": [expected, null, 0.4446, 0.726, []],
+    "line and neutral open, the earth whole": [expected, null, null, 0.726, []],
+    "all open": [expected, null, null, null, []],
+    "all three a little high": [expected, 0.5146, 0.5146, 0.796, []],
+    "line high": [expected, 0.5446, 0.4446, 0.726, []],
+    "neutral high": [expected, 0.4446, 0.5446, 0.726, []],
+    "line as planned, neutral far below": [expected, 0.4446, 0.2446, 0.726, []],
+    "neutral as planned, line far below": [expected, 0.2446, 0.4446, 0.726, []],
+    "line above, neutral below by less": [expected, 0.5046, 0.4246, 0.726, []],
+    "both high": [expected, 0.6446, 0.6446, 1.3, []],
+    "the protective conductor high": [expected, 0.4446, 0.4446, 0.9, []],
+    "the protective conductor low": [expected, 0.4446, 0.4446, 0.55, even],
+    "dead at a point": [expected, 0.4446, 0.4446, 0.726, [at("S1", null, null), even[1]!]],
+    "no earth at a point": [expected, 0.4446, 0.4446, 0.726, [at("S1", 0.2223, null), even[1]!]],
+    "no neutral at a point": [expected, 0.4446, 0.4446, 0.726, [at("S1", null, 0.29265), even[1]!]],
+    "joined wrongly": [expected, 0.4446, 0.4446, 0.726, [at("S1", 0.05, 0.07), at("S2", 0.2, 0.27)]],
+    "earth loose at a point": [expected, 0.4446, 0.4446, 0.726, [at("S1", 0.2223, 0.79265), even[1]!]],
+    "neutral loose at a point": [expected, 0.4446, 0.4446, 0.726, [at("S1", 0.7223, 0.29265), even[1]!]],
+    "line loose at a point": [expected, 0.4446, 0.4446, 0.726, [at("S1", 0.7223, 0.79265), even[1]!]],
+    "earth loose on a spur": [expected, 0.4446, 0.4446, 0.726, [at("P1", 0.3223, 1.42265), even[1]!]],
+    "a spur as planned": [expected, 0.4446, 0.4446, 0.726, [at("P1", 0.3223, 0.42265), even[1]!]],
+    "a spur nobody planned": [expected, 0.4446, 0.4446, 0.726, [at("S1", 0.2823, 0.37165), even[1]!]],
+    "low at one point": [expected, 0.4446, 0.4446, 0.726, [at("S1", 0.185, 0.29265), even[1]!]],
+    "shorter, and even": [expected, 0.33345, 0.33345, 0.5445, [at("S1", 0.1667, 0.2195), at("S2", 0.1667, 0.2195)]],
+    "shorter, and uneven": [expected, 0.33345, 0.33345, 0.5445, [at("S1", 0.1667, 0.2195), at("S2", 0.08, 0.15)]],
+    "shorter, not read at points": [expected, 0.33345, 0.33345, 0.5445, []],
+  };
+  it.each(Object.keys(readings))("%s", (name) => {
+    const r = readRing(...readings[name]!);
+    expect(
+      JSON.parse(JSON.stringify(r, (_, x: unknown) => (typeof x === "number" ? Math.round(x * 1e4) / 1e4 : x))),
+    ).toMatchSnapshot();
+  });
+});

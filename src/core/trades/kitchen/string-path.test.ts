@@ -3,7 +3,7 @@ import { layHouse } from "../../house/house";
 import { type Job, jobSchema } from "../../job/model";
 import { makePlan } from "../../plan/plan";
 import { servingFacts } from "./room-kitchen";
-import { notifyFacts, stringPaths } from "./string-path";
+import { notifyFacts, stringPaths, tautString } from "./string-path";
 
 /** A kitchen 4 000 × 3 000 with a sink 500 × 500 in the north-west corner, and a dining room beyond a 100 mm wall to the east. */
 function kitchen(more: { openings?: object[]; fixtures?: object[]; points: object[]; country?: string }): Job {
@@ -142,5 +142,78 @@ describe("what serves what, in the whole room", () => {
     expect(rules(kitchen({ points: [low, unit(600, ["A1"])], fixtures: [top] }))).toEqual([
       "kitchen.appliance-switch A1",
     ]);
+  });
+});
+
+describe("a string over an open floor", () => {
+  const room = [
+    { x: 0, y: 0 },
+    { x: 0, y: 3000 },
+    { x: 4000, y: 3000 },
+    { x: 4000, y: 0 },
+  ];
+  const at = (x: number, y: number) => ({ x, y });
+  type Block = [{ x: number; y: number }, { x: number; y: number }];
+  const string = (blocks: Block[], from = at(500, 1500), to = at(3500, 1500), areas = [room]) => {
+    const t = tautString({ areas, blocks, corners: [...blocks.flat(), ...areas.flat()] }, [from], to);
+    return t && { length: Math.round(t.length * 10) / 10, bends: t.path.slice(1, -1).map((p) => [p.x, p.y]) };
+  };
+  it("lies straight where nothing stands between", () => {
+    expect(string([])).toEqual({ length: 3000, bends: [] });
+    expect(string([], at(500, 1500), at(500, 1500))).toEqual({ length: 0, bends: [] });
+  });
+  it("bends round the nearer end of what stands across it, whichever way that was drawn", () => {
+    // A screen from (2000, 1000) to (2000, 2200): over its lower end √(1500² + 500²) twice.
+    const round = { length: 3162.3, bends: [[2000, 1000]] };
+    expect(string([[at(2000, 1000), at(2000, 2200)]])).toEqual(round);
+    expect(string([[at(2000, 2200), at(2000, 1000)]])).toEqual(round);
+    expect(string([[at(2000, 1000), at(2000, 2200)]], at(3500, 1500), at(500, 1500))).toEqual(round);
+    // On a slant.
+    expect(string([[at(1900, 1000), at(2100, 2200)]])!.bends).toEqual([[1900, 1000]]);
+  });
+  it("stops where a screen reaches from wall to wall, and passes one that only comes near its line", () => {
+    // As a unit is drawn: a hair into the wall at both ends.
+    const walls = room.map((c, i): Block => [c, room[(i + 1) % 4]!]);
+    expect(string([...walls, [at(2000, -1), at(2000, 3001)]])).toBeNull();
+    expect(string([[at(2000, 1501), at(2000, 3000)]])).toEqual({ length: 3000, bends: [] });
+    expect(string([[at(2000, 0), at(2000, 1499)]])).toEqual({ length: 3000, bends: [] });
+    expect(string([[at(3600, 0), at(3600, 3000)]])).toEqual({ length: 3000, bends: [] });
+    // Its end just touches the string: round it, not through it, and no longer for that.
+    expect(string([[at(2000, 1500), at(2000, 3000)]])).toMatchObject({ length: 3000 });
+  });
+  it("runs along what it lies on, and past what lies in its line", () => {
+    expect(string([[at(0, 1500), at(4000, 1500)]])).toEqual({ length: 3000, bends: [] });
+    expect(string([[at(1000, 1500), at(3000, 1500)]])).toEqual({ length: 3000, bends: [] });
+    expect(string([], at(0, 500), at(0, 2500))).toEqual({ length: 2000, bends: [] });
+  });
+  it("bends round two screens that leave a zigzag: 1 000 off each way", () => {
+    const t = string([
+      [at(1500, 0), at(1500, 2000)],
+      [at(2500, 1000), at(2500, 3000)],
+    ])!;
+    expect(t.bends).toEqual([
+      [1500, 2000],
+      [2500, 1000],
+    ]);
+    expect(t.length).toBeCloseTo(2 * Math.hypot(1000, 500) + Math.hypot(1000, 1000), 0);
+  });
+  it("never leaves the floor: round an inner corner, and not across a gap between two floors", () => {
+    const corner = [at(0, 0), at(0, 3000), at(1000, 3000), at(1000, 1000), at(4000, 1000), at(4000, 0)];
+    expect(string([], at(500, 2500), at(3500, 500), [corner])).toEqual({
+      length: Math.round((Math.hypot(500, 1500) + Math.hypot(2500, 500)) * 10) / 10,
+      bends: [[1000, 1000]],
+    });
+    const [left, right] = [room.map((p) => ({ ...p, x: p.x / 2 })), room.map((p) => ({ ...p, x: 2100 + p.x / 2 }))];
+    const walls: Block[] = [
+      [at(2000, 0), at(2000, 3000)],
+      [at(2100, 0), at(2100, 3000)],
+    ];
+    expect(string(walls, at(500, 1500), at(3500, 1500), [left, right])).toBeNull();
+    const arch = [at(2000, 1000), at(2000, 2000), at(2100, 2000), at(2100, 1000)];
+    expect(string([], at(500, 1500), at(3500, 1500), [left, right, arch])).toEqual({ length: 3000, bends: [] });
+  });
+  it("starts from the nearest of several places", () => {
+    const t = tautString({ areas: [room], blocks: [], corners: room }, [at(500, 500), at(3000, 1500)], at(3500, 1500))!;
+    expect([t.length, t.path[0]]).toEqual([500, at(3000, 1500)]);
   });
 });
