@@ -60,7 +60,7 @@ export function desk() {
           ? fileOf("demo.json", await read("/api/jobs/tern-cottage/file"))
           : resolve("e2e/houses", `${house}.json`);
       await page.goto(app.address);
-      await upload("[data-import]", file);
+      await upload("[data-file=import]", file);
       await page.waitForFunction(() => /\/jobs\/(?!tern-cottage)/.test(location.pathname));
       const id = jobId();
       await page.goto(`${app.address}/jobs/${id}?${query}`);

@@ -244,7 +244,7 @@ describe("a job with the user's own cable", () => {
     ring.cable = "hp-2.5";
     const input = (await (async () => {
       await page.goto(app.address);
-      return page.waitForSelector("input[data-import]");
+      return page.waitForSelector("input[data-file=import]");
     })())!;
     const { mkdtempSync, writeFileSync } = await import("node:fs");
     const { join } = await import("node:path");

@@ -131,7 +131,7 @@ describe("from a surveyed room to a tick on site", () => {
     await see("31 runs laid");
     const text = await given("file");
     await page().goto(app().address);
-    await upload("[data-import]", file("job.json", text));
+    await upload("[data-file=import]", file("job.json", text));
     await page().waitForFunction(
       (id) => /\/jobs\/./.test(location.pathname) && !location.pathname.includes(id),
       {},
@@ -145,7 +145,7 @@ describe("from a surveyed room to a tick on site", () => {
     await page().goto(app().address);
     await see("Tern Cottage");
     const before = await page().$$eval("[data-job]", (l) => l.length);
-    await upload("[data-import]", file("cut-short.json", '{"format":"lumbet-job","version":1,"job":{"id":"x"'));
+    await upload("[data-file=import]", file("cut-short.json", '{"format":"lumbet-job","version":1,"job":{"id":"x"'));
     await see("The file was not taken");
     expect(await text("[data-refusals]")).toMatch(/not whole JSON/);
     await page().reload();

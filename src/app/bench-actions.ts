@@ -11,7 +11,8 @@ import { catalogueOf, dropRows, jobsNaming, ownRows, putRows } from "../data/cat
 import { database } from "../data/client";
 import { defaultSchools, setDefaultSchools } from "../data/defaults";
 import { editJob, findJob, listJobs } from "../data/jobs";
-import { type KeptAnswer, dropAnswer, keepAnswer, keptAnswers } from "../data/kept-answers";
+import type { KeptAnswer } from "../core/calculators/kept-answer";
+import { dropAnswer, keepAnswer, keptAnswers } from "../data/kept-answers";
 
 /** Doors to the Bench's keepings, the catalogue and the schools: every argument is checked here, since anyone may call them. */
 

@@ -1,17 +1,7 @@
 import { desc, eq } from "drizzle-orm";
+import type { KeptAnswer } from "../core/calculators/kept-answer";
 import type { Db } from "./db";
 import * as schema from "./schema";
-
-/** An answer of the Bench kept by name, for one job or for none. */
-export interface KeptAnswer {
-  id: string;
-  name: string;
-  calculator: string;
-  input: unknown;
-  headline: string;
-  jobId: string | null;
-  at: string;
-}
 
 /** Kept answers, newest first; those of one job when an id is given. */
 export async function keptAnswers(db: Db, jobId?: string): Promise<KeptAnswer[]> {

@@ -1,3 +1,4 @@
+import { pointLabels } from "../core/job/labels";
 import { toFace } from "../core/base/wall-frame";
 import type { House } from "../core/house/house";
 import type { Plan } from "../core/laid/laid";
@@ -13,7 +14,7 @@ export function wallTruth(h: House, plan: Plan | null, wall: string, v: number):
   if (!f) return { length: 0, foilBacked: false, metal: [], timber: [], cables: [] };
   const every = (pitch: number): number[] =>
     Array.from({ length: Math.floor(f.shape.length / pitch) + 1 }, (_, i) => i * pitch);
-  const label = (id: string): string => h.points[h.pointOfId.get(id) ?? -1]?.point.label ?? id;
+  const label = pointLabels(h.job);
   const kept = new Set(h.job.circuits.filter((c) => c.state === "keep").map((c) => c.id));
   const cables: WallTruth["cables"][number][] = [];
   for (const r of plan?.runs ?? [])

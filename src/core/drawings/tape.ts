@@ -1,3 +1,4 @@
+import { pointLabels } from "../job/labels";
 import { toFace } from "../base/wall-frame";
 import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
@@ -44,7 +45,7 @@ export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum)
   const level = datum === "left" || datum === "right";
   const length = level ? f.shape.length : f.shape.height;
   const from = (x: number): number => (datum === "left" || datum === "floor" ? x : length - x);
-  const label = (id: string): string => h.points[h.pointOfId.get(id) ?? -1]?.point.label ?? id;
+  const label = pointLabels(h.job);
   const marks: Mark[] = f.points.map((p) => ({
     at: from(level ? p.u : p.v),
     text: `${label(p.id)} middle`,
@@ -127,7 +128,7 @@ export function joistTape(
 /** Marks along a run from one of its ends: where each leg turns and every clip, measured along the cable's path. */
 export function runTape(h: House, plan: Plan, run: Run, datum: "start" | "end"): Tape {
   const length = run.pathLength;
-  const label = (id: string): string => h.points[h.pointOfId.get(id) ?? -1]?.point.label ?? id;
+  const label = pointLabels(h.job);
   const from = (x: number): number => (datum === "start" ? x : length - x);
   const marks: Mark[] = [];
   let done = 0;

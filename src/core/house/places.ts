@@ -1,3 +1,4 @@
+import { pointLabels } from "../job/labels";
 import { lowestTop } from "../base/ceiling";
 import { bounds } from "../base/polygon";
 import { overlap, rectAround, rectOf } from "../base/rect";
@@ -365,7 +366,7 @@ export function paintCircuit(job: Job, ids: readonly string[], circuitId: string
 export function wireAs(job: Job, point: string, from: string | null): Change[] | string {
   const c = job.circuits.find((x) => x.points.includes(point) || x.spurs.some((s) => s.point === point));
   if (!c) return "This point is on no circuit yet; put it on one first.";
-  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const label = pointLabels(job);
   const pins = job.pins
     .filter((p) => p.circuit === c.id && (p.from === point || p.to === point))
     .map((p) => changeOf(job, "pins", p.id, null));

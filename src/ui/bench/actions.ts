@@ -1,13 +1,6 @@
-/** An answer of the Bench kept by name, for one job or for none. */
-export interface KeptAnswer {
-  id: string;
-  name: string;
-  calculator: string;
-  input: unknown;
-  headline: string;
-  jobId: string | null;
-  at: string;
-}
+import type { KeptAnswer } from "../../core/calculators/kept-answer";
+
+export type { KeptAnswer };
 
 /** What the Bench asks of the server; the pages hand these in. */
 export interface BenchActions {

@@ -1,4 +1,5 @@
 "use client";
+import { pointLabels } from "../../core/job/labels";
 import { Command } from "cmdk";
 import { Dialog as D } from "radix-ui";
 import { useRouter } from "next/navigation";
@@ -18,7 +19,7 @@ export function FindBox() {
   const laid = useSnapshot();
   const router = useRouter();
   const close = (): void => useDesk.setState({ find: false });
-  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const label = pointLabels(job);
   const roomOf = (wall: string): string | null => job.walls.find((w) => w.id === wall)?.room ?? null;
   const storeyOf = (room: string): string | null => job.rooms.find((r) => r.id === room)?.storey ?? null;
   const roomUnder = (p: { x: number; y: number }): string | null =>

@@ -1,4 +1,5 @@
 "use client";
+import { pointLabels } from "../../core/job/labels";
 import { toast } from "sonner";
 import { partsOfKey } from "../../core/job/run-key";
 import { stepNames } from "../../core/job/site-entry";
@@ -12,7 +13,7 @@ export function ContradictsSheet() {
   const job = useDesk((s) => s.job);
   const siteBook = useDesk((s) => s.siteBook);
   if (!contradicts) return null;
-  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const label = pointLabels(job);
   const runs = [...new Set(contradicts.touched.map((t) => t.run))];
   const name = (key: string): string => {
     const p = partsOfKey(key);

@@ -3,12 +3,13 @@ import { RefusalsSheet } from "../kit/refusals";
 import { Copy, FileDown, FolderOpen, Plus, Trash2, Upload } from "lucide-react";
 import Link from "next/link";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
 import { FILE_MOST } from "../../core/job/file";
 import type { JobLine } from "../../core/job/job-line";
 import type { JobsActions } from "../job/actions";
 import { Button } from "../kit/button";
+import { FileButton } from "../kit/file-button";
 import { Sheet } from "../kit/dialog";
 import { TextField } from "../kit/field";
 import { PageBar } from "../kit/page-bar";
@@ -31,7 +32,6 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
   const [fault, setFault] = useState<string | null>(null);
   const [busy, setBusy] = useState(false);
   const [refusals, setRefusals] = useState<{ file: string; list: { path: string; message: string }[] } | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   const offline = (): void =>
     void toast.error("The server did not answer. Nothing has changed; try again when it is running.");
 
@@ -115,23 +115,15 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
               New job
             </Button>
             <Button onClick={() => begin("demo")}>New from the demo</Button>
-            <Button icon={<Upload size={15} />} onClick={() => file.current?.click()}>
-              Import a job file
-            </Button>
-            <input
-              ref={file}
-              type="file"
+            <FileButton
+              mark="import"
+              label="Job file"
               accept=".json,application/json"
-              className="sr-only"
-              tabIndex={-1}
-              aria-label="Job file"
-              data-import
-              onChange={(e) => {
-                const f = e.target.files?.[0];
-                e.target.value = "";
-                if (f) void bringIn(f);
-              }}
-            />
+              icon={<Upload size={15} />}
+              onFile={(f) => void bringIn(f)}
+            >
+              Import a job file
+            </FileButton>
           </div>
         </div>
         {jobs.length ? (

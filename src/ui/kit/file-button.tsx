@@ -5,6 +5,7 @@ import { Button } from "./button";
 /** A button that asks for a file. `mark` names its input for tests; the same file can be given twice. */
 export function FileButton({
   mark,
+  label,
   accept,
   camera = false,
   icon,
@@ -12,6 +13,8 @@ export function FileButton({
   children,
 }: {
   mark: string;
+  /** Name of the input for those who cannot see the button. */
+  label?: string;
   accept: string;
   camera?: boolean;
   icon: ReactNode;
@@ -26,7 +29,9 @@ export function FileButton({
         type="file"
         accept={accept}
         capture={camera ? "environment" : undefined}
-        className="hidden"
+        className="sr-only"
+        tabIndex={-1}
+        aria-label={label ?? "File"}
         data-file={mark}
         onChange={(e) => {
           const f = e.target.files?.[0];

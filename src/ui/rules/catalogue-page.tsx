@@ -2,7 +2,7 @@
 import { RefusalsSheet } from "../kit/refusals";
 import { FileDown, RotateCcw, Upload } from "lucide-react";
 import { useRouter } from "next/navigation";
-import { useRef, useState } from "react";
+import { useState } from "react";
 import { toast } from "sonner";
 import { z } from "zod";
 import {
@@ -15,6 +15,7 @@ import {
 import { CalculatorForm } from "../bench/form-fields";
 import { fieldOf } from "../bench/form-model";
 import { Button } from "../kit/button";
+import { FileButton } from "../kit/file-button";
 import { Sheet } from "../kit/dialog";
 import { PageBar } from "../kit/page-bar";
 
@@ -45,7 +46,6 @@ export function CataloguePage({
   const [editing, setEditing] = useState<unknown>(null);
   const [fault, setFault] = useState<string | null>(null);
   const [refusals, setRefusals] = useState<{ file: string; list: { path: string; message: string }[] } | null>(null);
-  const file = useRef<HTMLInputElement>(null);
   const offline = (): void =>
     void toast.error("The server did not answer. Nothing has changed; try again when it is running.");
   const rows = catalogue[table] as unknown as readonly Row[];
@@ -116,29 +116,21 @@ export function CataloguePage({
               >
                 New row
               </Button>
-              <Button icon={<Upload size={15} />} onClick={() => file.current?.click()}>
+              <FileButton
+                mark="import"
+                label="CSV sheet"
+                accept=".csv,text/csv"
+                icon={<Upload size={15} />}
+                onFile={(f) => void bringIn(f)}
+              >
                 Import CSV
-              </Button>
+              </FileButton>
               <a className={tool} href={`/api/catalogue/${table}`} download>
                 <FileDown size={15} aria-hidden /> CSV
               </a>
               <Button icon={<RotateCcw size={15} />} disabled={!mine.size} onClick={() => reset()}>
                 All typical again
               </Button>
-              <input
-                ref={file}
-                type="file"
-                accept=".csv,text/csv"
-                className="sr-only"
-                tabIndex={-1}
-                aria-label="CSV sheet"
-                data-import
-                onChange={(e) => {
-                  const f = e.target.files?.[0];
-                  e.target.value = "";
-                  if (f) void bringIn(f);
-                }}
-              />
             </div>
           </div>
           <div

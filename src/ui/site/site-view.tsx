@@ -1,4 +1,5 @@
 "use client";
+import { pointLabels } from "../../core/job/labels";
 import { runStyles } from "../../core/drawings/run-lines";
 import { ArrowLeft, Moon, Sun } from "lucide-react";
 import { nanoid } from "nanoid";
@@ -54,7 +55,7 @@ export function SiteView({
     setOpen(run);
     window.scrollTo(0, 0);
   };
-  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const label = pointLabels(job);
   const name = (r: Run): string => `${label(r.from)} to ${label(r.to)}`;
   const circuit = (r: Run): string => job.circuits.find((c) => c.id === r.circuit)?.label ?? "";
   const stateFor = (r: Run) => ({ state: stateOf(entries, r.id), needed: neededSteps(plan, r.id) });

@@ -1,4 +1,5 @@
 "use client";
+import { pointLabels } from "../../core/job/labels";
 import { foundShapeWords } from "../../core/words/circuits";
 import { ringAgainstRadialsWords } from "../../core/words/ways";
 import { Paintbrush, Plus, Trash2 } from "lucide-react";
@@ -87,7 +88,7 @@ function CircuitForm({ c }: { c: Circuit }) {
   const plan = usePlan();
   const painting = useDesk((s) => s.paint === c.id);
   const put = (next: Partial<Circuit>): string | null => edit([change("circuits", c.id, { ...c, ...next })]);
-  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const label = pointLabels(job);
   const order = (plan?.runs ?? []).filter((r) => r.circuit === c.id);
   const wired = new Set(job.circuits.flatMap((x) => [...x.points, ...x.spurs.map((s) => s.point)]));
   const loose = job.points.filter((p) => p.kind !== "board" && !wired.has(p.id));

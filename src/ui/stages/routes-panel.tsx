@@ -1,4 +1,5 @@
 "use client";
+import { pointLabels } from "../../core/job/labels";
 import Link from "next/link";
 import { mm, toCut } from "../../core/base/figures";
 import { schoolQuestions } from "../../core/rules/schools";
@@ -10,7 +11,7 @@ import { WeightsPanel } from "./weights-panel";
 export function RoutesPanel() {
   const job = useDesk((s) => s.job);
   const plan = usePlan();
-  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const label = pointLabels(job);
   if (!plan) return <p className="text-soft">Working out the runs.</p>;
   return (
     <section aria-label="Runs" className="grid gap-2">

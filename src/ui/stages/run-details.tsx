@@ -1,4 +1,5 @@
 "use client";
+import { pointLabels } from "../../core/job/labels";
 import { PinOff } from "lucide-react";
 import { useMemo } from "react";
 import { bendRadius } from "../../core/trades/fixings/bends";
@@ -33,7 +34,7 @@ export function RunDetails({ run }: { run: Run }) {
     [plan, run.id],
   );
   const ends = (plan?.ends ?? []).filter((e) => e.run === run.id);
-  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const label = pointLabels(job);
   const pin = useDesk((s) => s.job.pins.find((p) => p.id === pinId(run, run.number)));
   const rows: [string, string][] = [
     ["Path", `${mm(run.pathLength)}`],

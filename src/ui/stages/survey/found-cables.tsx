@@ -1,4 +1,5 @@
 "use client";
+import { pointLabels } from "../../../core/job/labels";
 import { foundShapeWords } from "../../../core/words/circuits";
 import { foundShape } from "../../../core/trades/circuits/found";
 import { foundCableSchema } from "../../../core/job/model";
@@ -13,7 +14,7 @@ export function FoundCables() {
   const job = useDesk((s) => s.job);
   const catalogue = useDesk((s) => s.catalogue);
   const points = [...job.points].sort((a, b) => a.label.localeCompare(b.label, undefined, { numeric: true }));
-  const label = (id: string): string => job.points.find((p) => p.id === id)?.label ?? id;
+  const label = pointLabels(job);
   const old = job.circuits.filter((c) => c.state !== "new");
   return (
     <section aria-label="Found in the house" className="grid gap-1.5">

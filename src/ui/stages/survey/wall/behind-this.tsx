@@ -1,4 +1,5 @@
 "use client";
+import { pointLabels } from "../../../../core/job/labels";
 import { mm } from "../../../../core/base/figures";
 import type { Face } from "../../../../core/house/house";
 import { behindWall } from "../../../../core/plan/behind-wall";
@@ -13,7 +14,7 @@ export function BehindThis({ face }: { face: Face }) {
   const house = useDesk((s) => s.house);
   const plan = usePlan();
   const list = behindWall(house, plan, face.wall.id);
-  const label = (id: string): string => house.points[house.pointOfId.get(id) ?? -1]?.point.label ?? id;
+  const label = pointLabels(house.job);
   return (
     <details>
       <summary className="cursor-pointer text-[13.5px] text-soft">
