@@ -16,7 +16,9 @@ import { PlanHandles } from "./plan-handles";
 import { PlanPoint } from "./plan-points";
 import { PlanRooms } from "./plan-rooms";
 import { PlanRuns } from "./plan-runs";
-import { ToolBar, ToolShapes, nextCorner } from "./plan-tool";
+import { ToolBar, ToolShapes } from "./plan-tool";
+import { pressScale } from "./tools/known-length";
+import { pressOutline } from "./tools/outline";
 import { Shapes } from "./shape-view";
 import { useViewport } from "./viewport";
 
@@ -77,14 +79,9 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
     if (e.button !== 0 || !tool) return;
     e.stopPropagation();
     const p = toPlan(e);
-    if (tool.kind === "outline") {
-      const [first] = tool.corners;
-      const near = first && tool.corners.length > 2 && Math.hypot(p.x - first.x, p.y - first.y) * view.scale < 12;
-      if (!near)
-        useDesk.setState({
-          tool: { kind: "outline", corners: [...tool.corners, nextCorner(tool.corners, p, e.altKey)] },
-        });
-    } else useDesk.setState({ tool: tool.a === null ? { ...tool, a: p } : { ...tool, b: p } });
+    useDesk.setState({
+      tool: tool.kind === "outline" ? pressOutline(tool, p, view.scale, e.altKey) : pressScale(tool, p),
+    });
   };
   // While rooms are shaped, runs step back.
   const surveying = stage === "survey" && !deck;

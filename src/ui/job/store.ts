@@ -1,7 +1,6 @@
 "use client";
 import { nanoid } from "nanoid";
 import { create } from "zustand";
-import type { XY } from "../../core/base/polygon";
 import { type House, layHouse } from "../../core/house/house";
 import { relayHouse } from "../../core/house/relay";
 import { type Touched, touchedWork } from "../../core/plan/held-work";
@@ -13,6 +12,8 @@ import type { Catalogue } from "../../core/rules/catalogue";
 import type { Plan } from "../../core/laid/laid";
 import type { SiteEntry } from "../../core/job/site-entry";
 import type { KeptAnswer } from "../bench/actions";
+import type { ScaleTool } from "../drawing/tools/known-length";
+import type { OutlineTool } from "../drawing/tools/outline";
 import type { StageId, View } from "./stages";
 
 /** What is picked out, in every view at once. */
@@ -27,8 +28,7 @@ export type Selection =
   | null;
 
 /** What pressing the plan does, when it does more than pick. */
-export type PlanTool =
-  { kind: "outline"; corners: XY[] } | { kind: "scale"; trace: string; a: XY | null; b: XY | null } | null;
+export type PlanTool = OutlineTool | ScaleTool | null;
 
 export type { View } from "./stages";
 
