@@ -23,11 +23,13 @@ export type WallHouse = Pick<House, "decks" | "catalogue"> & {
   job: Pick<Job, "fixtures" | "openings" | "forbidden" | "foundTrunkings">;
 };
 
+const behind: Record<Wall["backing"], string> = { room: "", outside: ", outside behind", party: ", party wall" };
+
 /** What a wall is made of, in a few words. */
 export const wallWords = (w: Wall): string =>
   w.build === "open"
     ? "open, no wall"
-    : `${buildWords[w.build]} ${mm(w.thickness)}${w.foilBacked ? ", foil-backed" : ""}${w.backing === "outside" ? ", outside behind" : w.backing === "party" ? ", party wall" : ""}`;
+    : `${buildWords[w.build]} ${mm(w.thickness)}${w.foilBacked ? ", foil-backed" : ""}${behind[w.backing]}`;
 
 /** Upper edge of a face from its left end to its right, mm. */
 const topOf = (f: Face): readonly UV[] =>

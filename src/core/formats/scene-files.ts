@@ -87,7 +87,9 @@ function shapeSvg(x: Shape): string {
   if (x.kind === "text" || x.kind === "dim") {
     const [px, py] = x.kind === "text" ? placeOf(x) : middle(x);
     const [size, anchor] = x.kind === "text" ? [heightOf(x), x.anchor] : [WORDS * PX, "middle"];
-    const words = `<text x="${r3(px)}" y="${r3(py)}" font-size="${r3(size)}" text-anchor="${anchor}" font-family="sans-serif" fill="${ink}">${escape(x.text)}</text>`;
+    const words =
+      `<text x="${r3(px)}" y="${r3(py)}" font-size="${r3(size)}" text-anchor="${anchor}" ` +
+      `font-family="sans-serif" fill="${ink}">${escape(x.text)}</text>`;
     return x.kind === "dim"
       ? `<line x1="${r3(x.a[0])}" y1="${r3(x.a[1])}" x2="${r3(x.b[0])}" y2="${r3(x.b[1])}" stroke="${ink}" stroke-width="${PX}"/>${words}`
       : words;
@@ -95,7 +97,8 @@ function shapeSvg(x: Shape): string {
   const width = r3((x.width ?? (x.heavy ? 2.4 : 1.1)) * PX);
   const dash = Array.isArray(x.dash) ? x.dash : x.dash ? [7, 5] : [];
   const id = x.id ? ` data-id="${escape(x.id)}"` : "";
-  const look = `fill="none" stroke="${ink === "none" ? EDGE : ink}" stroke-width="${width}"${dash.length ? ` stroke-dasharray="${dash.map((n) => r3(n * PX)).join(" ")}"` : ""}${id}`;
+  const dashes = dash.length ? ` stroke-dasharray="${dash.map((n) => r3(n * PX)).join(" ")}"` : "";
+  const look = `fill="none" stroke="${ink === "none" ? EDGE : ink}" stroke-width="${width}"${dashes}${id}`;
   if (x.kind === "circle") return `<circle cx="${r3(x.x)}" cy="${r3(x.y)}" r="${r3(x.r)}" ${look}/>`;
   const points = x.points.map((p) => `${r3(p[0])},${r3(p[1])}`).join(" ");
   return x.closed ? `<polygon points="${points}" ${look}/>` : `<polyline points="${points}" ${look}/>`;
@@ -113,5 +116,9 @@ export function sceneSvg(s: Scene): string {
         .join("")}</g>`,
   );
   const [w, tall] = [r3(b.x1 - b.x0 + 2 * MARGIN), r3(b.y1 - b.y0 + 2 * MARGIN)];
-  return `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${tall}mm" viewBox="${r3(b.x0 - MARGIN)} ${r3(b.y0 - MARGIN)} ${w} ${tall}"><title>${escape(s.label)}</title>${body.join("")}</svg>\n`;
+  const box = `${r3(b.x0 - MARGIN)} ${r3(b.y0 - MARGIN)} ${w} ${tall}`;
+  return (
+    `<?xml version="1.0" encoding="UTF-8"?>\n<svg xmlns="http://www.w3.org/2000/svg" width="${w}mm" height="${tall}mm" ` +
+    `viewBox="${box}"><title>${escape(s.label)}</title>${body.join("")}</svg>\n`
+  );
 }
