@@ -5,6 +5,7 @@ import type { Catalogue } from "../rules/catalogue";
 import { type Preset, presetNames, presets } from "../routing/weights";
 import { makePlan } from "./plan";
 import type { Plan } from "../laid/laid";
+import { bendsIn } from "../laid/run-measures";
 
 /** What two plans are compared by. Lengths m. */
 export interface PlanFigures {
@@ -29,7 +30,7 @@ export function figuresOf(plan: Plan): PlanFigures {
     bores: plan.holes.filter((o) => o.in.kind === "joist").length,
     wallHoles: plan.holes.filter((o) => o.in.kind === "wall").length,
     chase: legs.filter((l) => l.method === "chase").reduce((s, l) => s + pathLength(l.path), 0) / 1000,
-    bends: plan.runs.reduce((s, r) => s + Math.max(0, r.legs.length - 1), 0),
+    bends: plan.runs.reduce((s, r) => s + bendsIn(r.legs), 0),
     faces: new Set(legs.filter((l) => l.surface.kind === "wall" && l.method !== "surface").map((l) => l.surface.id))
       .size,
     stops: plan.facts.filter((f) => f.severity === "stop").length,

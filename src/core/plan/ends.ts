@@ -1,9 +1,9 @@
-import { distance, pathLength } from "../base/wall-frame";
 import type { House, PlacedPoint } from "../house/house";
 import { toFace } from "../base/wall-frame";
 import { type Entry, PAST, tailLength } from "../trades/ends/tails";
 import type { LaidRun } from "../routing/lay";
 import type { End } from "../laid/laid";
+import { runLength } from "../laid/run-measures";
 
 /** Which edge of the box a run comes in at, seen from the room; "behind" where it comes straight out of the wall or the deck. */
 function entryOf(h: House, run: LaidRun, p: PlacedPoint, atStart: boolean): End["entry"] {
@@ -43,18 +43,8 @@ export function endOf(h: House, run: LaidRun, pointId: string, atStart: boolean)
  * at both ends, the spare of the job's settings twice, and its share for waste.
  */
 export function lengthsOf(h: House, run: LaidRun, ends: readonly End[]): { path: number; cut: number } {
-  const path = run.legs.reduce((sum, l) => sum + pathLength(l.path), 0) + gaps(run);
+  const path = runLength(run.legs);
   const left = ends.reduce((sum, e) => sum + (e.measures.fromMiddle ?? 0), 0);
   const { slack, wastePercent } = h.job.settings;
   return { path, cut: (path + left + 2 * slack) * (1 + wastePercent / 100) };
-}
-
-/** Lengths between the end of one leg and the start of the next: 0 but round a corner of two faces. */
-function gaps(run: LaidRun): number {
-  let sum = 0;
-  for (let i = 1; i < run.legs.length; i++) {
-    const p = run.legs[i - 1]!.path;
-    sum += distance(p[p.length - 1]!, run.legs[i]!.path[0]!);
-  }
-  return sum;
 }

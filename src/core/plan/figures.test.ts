@@ -20,7 +20,14 @@ describe("what two plans are compared by", () => {
     let [bends, chase] = [0, 0];
     const faces = new Set<string>();
     for (const r of plan.runs) {
-      bends += r.legs.length - 1;
+      r.legs.slice(1).forEach((l, i) => {
+        const dir = (x: typeof l): string => {
+          const [a, b] = [x.path[0]!, x.path[x.path.length - 1]!];
+          const long = pathLength(x.path);
+          return b.map((v, k) => ((v - a[k]!) / long).toFixed(6).replace(/^-0\.0+$/, "0.000000")).join();
+        };
+        if (dir(r.legs[i]!) !== dir(l)) bends++;
+      });
       for (const l of r.legs) {
         if (l.method === "chase") chase += pathLength(l.path) / 1000;
         if (l.surface.kind === "wall" && l.method !== "surface") faces.add(l.surface.id);

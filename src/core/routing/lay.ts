@@ -302,7 +302,8 @@ function givenRun(t: Task): LaidRun {
   };
 }
 
-function laidRun(h: House, g: RouteGraph, t: Task, way: Way): LaidRun {
+/** A run as it lies along a way of the graph. */
+export function laidRun(h: House, g: RouteGraph, t: Task, way: Way): LaidRun {
   const terminal = h.pointOfId.get(t.from)!;
   const a = h.points[terminal]!;
   const b = h.points[h.pointOfId.get(t.to)!]!;

@@ -1,7 +1,9 @@
+import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
 import type { HeldRun } from "../laid/held";
 import { EDGE, type RouteGraph } from "./graph";
-import { Site, layTasks } from "./lay";
+import { bendsIn, runLength } from "../laid/run-measures";
+import { Site, laidRun, layTasks } from "./lay";
 import { type Task, tasksOf } from "./tasks";
 import type { Way } from "./search";
 import { LADDER } from "./weights";
@@ -40,25 +42,23 @@ export interface Why {
 /** Counts what a way is made of, as the house lies round it. */
 function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
   const { g } = site;
+  // Measured as the plan measures a run, so that both say the same.
+  const { legs } = laidRun(h, g, t, way);
+  const chased = legs.filter((l) => l.method === "chase");
   const out: WayParts = {
-    length: 0,
+    length: runLength(legs),
     bores: 0,
     newBores: 0,
     wallHoles: 0,
-    bends: 0,
-    chase: 0,
+    bends: bendsIn(legs),
+    chase: chased.reduce((sum, l) => sum + pathLength(l.path), 0),
     boards: 0,
     ladder: 0,
     cost: way.cost,
   };
-  let last = -1;
   for (const e of way.edges) {
     const kind = g.kind[e];
     const long = g.length[e]!;
-    out.length += long;
-    if (kind === EDGE.corner) continue;
-    if (last >= 0 && g.axis[e] !== last) out.bends++;
-    last = g.axis[e]!;
     if (kind === EDGE.bore) {
       out.bores++;
       if (!site.passing.get(g.ref[e]!)?.length) out.newBores++;
@@ -66,8 +66,6 @@ function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
     else if (kind === EDGE.lane && h.decks[g.ref[e]!]!.deck.access !== "open") out.boards += long;
     else if (kind === EDGE.wall) {
       const f = h.faces[g.ref[e]!]!;
-      if (t.circuit.walls === "hidden" && (f.wall.build === "masonry" || f.wall.build === "dry-lined"))
-        out.chase += long;
       if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > f.floor + LADDER) out.ladder += long;
     }
   }

@@ -1,0 +1,27 @@
+import { distance, pathLength } from "../base/wall-frame";
+import type { PinnedLeg } from "../job/model";
+
+type Legs = readonly Pick<PinnedLeg, "path">[];
+
+/** Length of a run from middle to middle of its boxes, mm: its legs, and what lies between the end of one and the start of the next. */
+export function runLength(legs: Legs): number {
+  let sum = 0;
+  legs.forEach((l, i) => {
+    const before = legs[i - 1]?.path;
+    sum += pathLength(l.path) + (before ? distance(before[before.length - 1]!, l.path[0]!) : 0);
+  });
+  return sum;
+}
+
+/** Bends of a run: places where one leg ends and the next goes another way. */
+export function bendsIn(legs: Legs): number {
+  let bends = 0;
+  for (let i = 1; i < legs.length; i++) {
+    const [p, q] = [legs[i - 1]!.path, legs[i]!.path];
+    const [a, b] = [p[p.length - 2]!, p[p.length - 1]!];
+    const [c, d] = [q[0]!, q[1]!];
+    const along = (b[0] - a[0]) * (d[0] - c[0]) + (b[1] - a[1]) * (d[1] - c[1]) + (b[2] - a[2]) * (d[2] - c[2]);
+    if (along < (1 - 1e-9) * distance(a, b) * distance(c, d)) bends++;
+  }
+  return bends;
+}
