@@ -2,9 +2,9 @@ import { mm } from "../base/figures";
 import type { XY as Place } from "../base/polygon";
 import { type Scene, type XY, pen } from "./scene";
 
-/** How far the words of a side stand inside it, as a share of the outline's larger side. */
-const INSIDE = 0.05;
-/** Radius of the circle a corner's number stands in, as the same share. */
+/** How far the words of a plumb side stand off its line, px. */
+const CLEAR = 8;
+/** Radius of the circle a corner's number stands in, as a share of the outline's larger side. */
 const CORNER = 0.027;
 
 const down = (p: Place): XY => [p.x, -p.y];
@@ -26,13 +26,14 @@ export function drawOutline(path: readonly Place[], closed: boolean, lengths: re
   else p.line(path.map(down), "ink", { width: 2 });
   path.slice(0, closed ? path.length : -1).forEach((a, i) => {
     const b = path[(i + 1) % path.length]!;
-    const long = Math.hypot(b.x - a.x, b.y - a.y) || 1;
-    // Words stand inside, right of the way walked.
-    const [x, y] = down({
-      x: (a.x + b.x) / 2 + ((b.y - a.y) / long) * big * INSIDE * 1.6,
-      y: (a.y + b.y) / 2 - ((b.x - a.x) / long) * big * INSIDE,
-    });
-    p.text(x, y, lengths[i] ?? "", { size: 11.5, drop: 0.3, type: "figures" });
+    const mid = down({ x: (a.x + b.x) / 2, y: (a.y + b.y) / 2 });
+    // Words stand inside, right of the way walked, clear of the line.
+    const [right, up] = [b.y - a.y, a.x - b.x];
+    const place =
+      Math.abs(right) > Math.abs(up)
+        ? ({ anchor: right > 0 ? "start" : "end", shift: right > 0 ? CLEAR : -CLEAR, drop: 0.3 } as const)
+        : ({ anchor: "middle", drop: up > 0 ? -0.55 : 1.15 } as const);
+    p.text(...mid, lengths[i] ?? "", { size: 11.5, type: "figures", ...place });
   });
   path.forEach((q, i) => {
     p.circle(...down(q), big * CORNER, "paper", "ink", { width: 1, least: 8 });

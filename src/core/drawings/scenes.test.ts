@@ -334,7 +334,13 @@ describe("sheets and outlines", () => {
     const s = drawOutline(square, true, sideLengths(square), "Room");
     const texts = s.shapes.filter((x) => x.kind === "text");
     expect(texts.map((t) => t.text)).toEqual([...sideLengths(square), "1", "2", "3", "4"]);
-    for (const t of texts.slice(0, 4)) expect(t.x > 0 && t.x < 3000 && t.y < 0 && t.y > -2000, t.text).toBe(true);
+    // West side: to the right of its line; north: under it; east: to the left; south: over it.
+    expect(texts.slice(0, 4).map((t) => [t.x, t.y + 0, t.anchor, t.shift ?? 0, t.drop])).toEqual([
+      [0, -1000, "start", 8, 0.3],
+      [1500, -2000, "middle", 0, 1.15],
+      [3000, -1000, "end", -8, 0.3],
+      [1500, 0, "middle", 0, -0.55],
+    ]);
     expect(
       drawOutline(square.slice(0, 3), false, ["a", "b"], "").shapes.filter((x) => x.kind === "line")[0],
     ).not.toHaveProperty("closed");
