@@ -49,11 +49,12 @@ export function layDeck(deck: Deck): LaidDeck {
   const across = along === "x" ? "y" : "x";
   const b = bounds(deck.outline);
   const [origin, low, high] = along === "x" ? [b.x0, b.y0, b.y1] : [b.y0, b.x0, b.x1];
-  const { depth, breadth, first, spacing, bearings } = deck.joists;
+  const { depth, first, spacing, bearings } = deck.joists;
   const joists: DeckJoist[] = [];
   if (deck.kind !== "concrete") {
     const supports: Interval[] = bearings.map(([p, q]) => [origin + p, origin + q]);
-    for (let at = low + first; at + breadth / 2 <= high + EPS; at += spacing) {
+    // A joist counts as soon as its centre line lies in the deck, however near its edge.
+    for (let at = low + first; at < high - EPS; at += spacing) {
       const extent = spansAlong(deck.outline, along, at);
       const spans = extent.flatMap((e) => subtract(e, supports)).filter(([p, q]) => q - p > 300);
       joists.push({ n: joists.length + 1, at, spans, extent });

@@ -1,3 +1,4 @@
+import { mainBoard } from "../job/boards";
 import { type Fact, factKey } from "../rules/fact";
 import { twoRadials } from "../trades/circuits/two-radials";
 import type { Circuit, Job } from "../job/model";
@@ -86,7 +87,7 @@ export function withSchool(job: Job, plan: Plan, key: SchoolKey, value: string):
     settings: { ...job.settings, schools: { ...job.settings.schools, [key]: value } as Schools },
   };
   if (key !== "socketCircuits") return next;
-  const ways = job.points.find((p) => p.kind === "board")?.ways ?? 0;
+  const ways = mainBoard(job)?.ways ?? 0;
   const taken = new Set(job.circuits.flatMap((c) => c.way ?? []));
   let circuits: Circuit[];
   if (value === "radials")

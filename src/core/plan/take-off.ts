@@ -44,8 +44,11 @@ export function takeOff(
         add("Capping", `${width} mm`, pathLength(l.path) / 1000, "m", r.circuit);
       }
   }
+  const kept = new Set(h.job.circuits.filter((c) => c.state === "keep").map((c) => c.id));
   for (const p of h.points) {
     const { point } = p;
+    // What is found in the house, or belongs to a circuit kept as it was, is there already.
+    if (point.existing || kept.has(circuitOfPoint.get(point.id) ?? "")) continue;
     const circuit = circuitOfPoint.get(point.id) ?? null;
     const kind = accessories[point.kind];
     if (point.kind === "junction-box" && p.deck >= 0) {

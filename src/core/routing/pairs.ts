@@ -1,3 +1,4 @@
+import { boardOfCircuit } from "../job/boards";
 import type { House } from "../house/house";
 import type { Circuit } from "../job/model";
 import { type Fact, fact } from "../rules/fact";
@@ -17,11 +18,8 @@ export interface Pairs {
 /** Points that hang on the chain of a lighting circuit; switches branch from what they work. */
 const onChain = (h: House, id: string): boolean => h.points[h.pointOfId.get(id)!]!.point.kind !== "switch";
 
-/** Board that feeds a circuit, by its number in the house: its own, else the first; −1 when there is none. */
-export function boardOf(h: House, c: Circuit): number {
-  const own = c.board === null ? undefined : h.pointOfId.get(c.board);
-  return own ?? h.points.findIndex((p) => p.point.kind === "board");
-}
+/** Board that feeds a circuit, by its number in the house; −1 when there is none. */
+export const boardOf = (h: House, c: Circuit): number => h.pointOfId.get(boardOfCircuit(h.job, c)?.id ?? "") ?? -1;
 
 /** Works out which points of a circuit are joined to which. */
 export function pairsOf(

@@ -1,4 +1,5 @@
 "use client";
+import { boardOfCircuit, mainBoard } from "../../core/job/boards";
 import { nanoid } from "nanoid";
 import { toast } from "sonner";
 import { overlap, rectOf } from "../../core/base/rect";
@@ -128,8 +129,8 @@ export function addCircuit(kind: Circuit["kind"]): string | null {
   const taken = new Set(job.circuits.map((c) => c.label));
   let n = 1;
   while (taken.has(`C${n}`)) n++;
-  const board = job.points.find((p) => p.kind === "board");
-  const ways = new Set(job.circuits.map((c) => c.way));
+  const board = mainBoard(job);
+  const ways = new Set(job.circuits.flatMap((c) => (boardOfCircuit(job, c)?.id === board?.id ? c.way : [])));
   let way: number | null = null;
   for (let w = 1; w <= (board?.ways ?? 0) && way === null; w++) if (!ways.has(w)) way = w;
   const usual: Record<Circuit["kind"], { rating: number; cable: string }> = {

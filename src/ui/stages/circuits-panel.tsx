@@ -3,7 +3,7 @@ import { pointLabels } from "../../core/job/labels";
 import { foundShapeWords } from "../../core/words/circuits";
 import { ringAgainstRadialsWords } from "../../core/words/ways";
 import { Paintbrush, Plus, Trash2 } from "lucide-react";
-import { boardOfCircuit } from "../../core/trades/circuits/circuit-facts";
+import { boardOfCircuit } from "../../core/job/boards";
 import { foundShape } from "../../core/trades/circuits/found";
 import type { RingAgainstRadials } from "../../core/plan/compare-plans";
 import type { Circuit } from "../../core/job/model";

@@ -4,7 +4,8 @@ import { describe, expect, it } from "vitest";
 import { type Job, canonical } from "../../job/model";
 import { makePlan } from "../../plan/plan";
 import { generatedBlock } from "../../routing/generated-block";
-import { boardOfCircuit, circuitFacts } from "./circuit-facts";
+import { boardOfCircuit } from "../../job/boards";
+import { circuitFacts } from "./circuit-facts";
 import { RADIAL_RATING, twoRadials } from "./two-radials";
 
 const block = generatedBlock(3, 2, 2, 2);

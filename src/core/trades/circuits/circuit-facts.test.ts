@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { twoRooms, withCircuit, wallOf } from "../../house/two-rooms.fixture";
 import { type Job, jobSchema } from "../../job/model";
-import { boardOfCircuit, circuitFacts } from "./circuit-facts";
+import { boardOfCircuit } from "../../job/boards";
+import { circuitFacts } from "./circuit-facts";
 
 const base = twoRooms();
 const ids = base.points.filter((p) => p.kind === "socket").map((p) => p.id);

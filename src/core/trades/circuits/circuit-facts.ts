@@ -1,16 +1,10 @@
+import { boardOfCircuit } from "../../job/boards";
 import { NOMINAL } from "../../rules/supply";
 import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
 import { cookerDemand } from "./cooker";
 import { type Fact, fact } from "../../rules/fact";
-import type { Circuit, Job, Point } from "../../job/model";
-
-/** Nominal voltage, V. */
-
-/** Board that feeds a circuit: its own, else the first of the job; undefined when there is none. */
-export const boardOfCircuit = (job: Job, c: Circuit): Point | undefined =>
-  (c.board === null ? undefined : job.points.find((p) => p.id === c.board)) ??
-  job.points.find((p) => p.kind === "board");
+import type { Job, Point } from "../../job/model";
 
 /** What is wrong with a circuit as described: its way, its RCD, its conductor, its spurs. */
 export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue): Fact[] {

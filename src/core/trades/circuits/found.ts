@@ -1,3 +1,4 @@
+import { boardOfCircuit } from "../../job/boards";
 import type { Circuit, Job } from "../../job/model";
 import { type Fact, fact } from "../../rules/fact";
 
@@ -19,7 +20,7 @@ export interface FoundShape {
  * makes a radial; two at every point, back to the board, makes a ring. Source: survey practice, field guide.
  */
 export function foundShape(job: Job, c: Circuit): FoundShape {
-  const board = job.points.find((p) => p.kind === "board")?.id ?? null;
+  const board = boardOfCircuit(job, c)?.id ?? null;
   const mine = new Set([...c.points, ...c.spurs.map((s) => s.point)]);
   const cables = job.foundCables.filter((f) => mine.has(f.from) || (f.to !== null && mine.has(f.to)));
   const out = (

@@ -1,3 +1,4 @@
+import { mainBoard } from "../../job/boards";
 import { NOMINAL } from "../../rules/supply";
 import { pathLength } from "../../base/wall-frame";
 import type { House } from "../../house/house";
@@ -52,7 +53,7 @@ function wayOut(c: Circuit, runs: readonly Run[], board: string): Run[] {
 export function laidRatings(h: House, runs: readonly Run[], holes: readonly Hole[]): Fact[] {
   const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
   const warm = new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
-  const board = h.job.points.find((p) => p.kind === "board")?.id ?? "";
+  const board = mainBoard(h.job)?.id ?? "";
   return h.job.circuits.flatMap((c): Fact[] => {
     const cable = cableOf(c.cable, h.catalogue);
     const own = runs.filter((r) => r.circuit === c.id);

@@ -1,5 +1,5 @@
 "use client";
-import { boardOfCircuit } from "../../../core/trades/circuits/circuit-facts";
+import { boardOfCircuit } from "../../../core/job/boards";
 import { cableOf } from "../../../core/rules/catalogue";
 import { useDesk } from "../../job/store";
 import { Table } from "../table";

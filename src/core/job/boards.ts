@@ -1,0 +1,16 @@
+import type { Circuit, Job, Point } from "./model";
+
+/** Order of labels as people count them: DB2 before DB10; then by id. */
+const byLabel = (a: Point, b: Point): number =>
+  a.label.localeCompare(b.label, "en", { numeric: true }) || (a.id < b.id ? -1 : 1);
+
+/**
+ * The board that feeds whatever names none: the one with the first label. A board added later takes the next label, so that it never
+ * takes over circuits by itself. Undefined when there is none.
+ */
+export const mainBoard = (job: Pick<Job, "points">): Point | undefined =>
+  job.points.filter((p) => p.kind === "board").sort(byLabel)[0];
+
+/** Board that feeds a circuit: its own, else the main one; undefined when there is none. */
+export const boardOfCircuit = (job: Pick<Job, "points">, c: Pick<Circuit, "board">): Point | undefined =>
+  (c.board === null ? undefined : job.points.find((p) => p.id === c.board)) ?? mainBoard(job);
