@@ -44,4 +44,52 @@ describe("circuits rated as they are laid", () => {
     });
     expect(facts(heavy)).toEqual(["circuit.capacity ring 27"]);
   });
+  it("volt drop is told only where the load is known, and the loop whatever the load", () => {
+    const long = (more: object): string[] => {
+      const j = canonical({
+        ...job,
+        circuits: job.circuits.map((c) => (c.kind === "lighting" ? { ...c, cable: "te-1.0", ...more } : c)),
+      });
+      const plan = makePlan(j);
+      // The same runs, eight times as long as they lie.
+      const runs = plan.runs.map((r) => ({
+        ...r,
+        pathLength: r.pathLength * 8,
+        legs: r.legs.map((l) => ({ ...l, path: l.path.map((p) => p.map((x) => x * 8) as [number, number, number]) })),
+      }));
+      return laidRatings(layHouse(j), runs, plan.holes)
+        .filter((f) => f.subject.id === "lights")
+        .map((f) => f.rule);
+    };
+    expect(long({ watts: 0 })).not.toContain("circuit.drop");
+    expect(long({ watts: 1380 })).toContain("circuit.drop");
+    expect(long({ device: { curve: "C", rating: 50 } })).toContain("circuit.loop");
+  });
+  it("says which leg of which run is the worst, about the circuit", () => {
+    const j = insulated(101);
+    const plan = makePlan(j);
+    const [f] = laidRatings(layHouse(j), plan.runs, plan.holes);
+    expect(f).toMatchObject({
+      subject: { kind: "circuit", id: "ring" },
+      case: "laid",
+      measured: 17,
+      limit: 20,
+      sense: "least",
+    });
+    const run = plan.runs.find((r) => r.id === f!.where!.run)!;
+    expect(run.legs[f!.where!.leg!]!.surface.kind).toBe("deck");
+  });
+  it("circuits kept as they were, without a known cable or without a run are not judged", () => {
+    const j = insulated(101);
+    const plan = makePlan(j);
+    const none = (more: object): unknown[] =>
+      laidRatings(
+        layHouse(canonical({ ...j, circuits: j.circuits.map((c) => ({ ...c, ...more })) })),
+        plan.runs,
+        plan.holes,
+      );
+    expect(none({ state: "keep" })).toEqual([]);
+    expect(none({ cable: "unknown" })).toEqual([]);
+    expect(laidRatings(layHouse(j), [], [])).toEqual([]);
+  });
 });

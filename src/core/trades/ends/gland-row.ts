@@ -37,6 +37,7 @@ export function glandRow(
     ...row.map((gland) => ({ gland, spare: false })),
     ...Array.from({ length: last ? spare : 0 }, () => ({ gland: last!, spare: true })),
   ];
+  if (!all.length) return { fits: true, holes: [], slack: width, facts: [] };
   const module = (g: Gland): number => g.acrossCorners + handRoom;
   const slack = width - all.reduce((s, g) => s + module(g.gland), 0);
   const share = slack / all.length;

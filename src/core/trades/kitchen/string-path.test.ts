@@ -142,6 +142,22 @@ describe("what serves what, in the whole room", () => {
     expect(rules(kitchen({ points: [low, unit(600, ["A1"])], fixtures: [top] }))).toEqual([
       "kitchen.appliance-switch A1",
     ]);
+    // An outlet over the worktop wants none; nor does any where there is no worktop, or on a ceiling.
+    const at = (v: number) => ({ ...low, place: { ...low.place, v } });
+    expect(rules(kitchen({ points: [at(901)], fixtures: [top] }))).toEqual([]);
+    expect(rules(kitchen({ points: [at(900)], fixtures: [top] }))).toHaveLength(1);
+    expect(rules(kitchen({ points: [low] }))).toEqual([]);
+    // Where worktops differ in height, the highest parts above from below.
+    const bar = { ...top, id: "bar", wall: "a2", v: 1060 };
+    expect(rules(kitchen({ points: [low, unit(1056, ["A1"])], fixtures: [top, bar] }))).toHaveLength(1);
+    expect(rules(kitchen({ points: [low, unit(1101, ["A1"])], fixtures: [top, bar] }))).toEqual([]);
+    // A socket that names it switches nothing.
+    const plug = { ...unit(1056, ["A1"]), id: "S1", label: "S1", kind: "socket" };
+    expect(rules(kitchen({ points: [low, plug], fixtures: [top] }))).toHaveLength(1);
+    expect(servingFacts(layHouse(kitchen({ points: [low], fixtures: [top] })))[0]!.subject).toEqual({
+      kind: "point",
+      id: "A1",
+    });
   });
 });
 

@@ -27,34 +27,28 @@ export function chalkLines(l: LaidDeck, plan: Pick<Plan, "holes">): ChalkLine[] 
   const mine = plan.holes.filter((o) => o.in.kind === "joist" && o.in.deck === l.deck.id);
   const along = (o: Hole): number => (l.along === "x" ? o.centre[0]! : o.centre[1]!);
   const sorted = [...mine].sort((p, q) => along(p) - along(q) || p.in.joist! - q.in.joist!);
-  const out: ChalkLine[] = [];
+  const spanOf = (o: Hole): number => o.in.span ?? 1;
+  // Holes at one place along the joists, in one span, in order of their joists.
+  const groups: Hole[][] = [];
   for (const o of sorted) {
-    const last = out[out.length - 1];
-    if (last && Math.abs(last.along - along(o)) <= CHALK && last.span === (o.in.span ?? 1))
-      last.joists.push({ joist: o.in.joist!, hole: o });
-    else
-      out.push({
-        deck: l.deck.id,
-        from: along(o) - l.origin,
-        along: along(o),
-        at: o.at,
-        span: o.in.span ?? 1,
-        joists: [{ joist: o.in.joist!, hole: o }],
-        marks: [
-          { joist: 0, at: 0 },
-          { joist: 0, at: 0 },
-        ],
-      });
+    const last = groups[groups.length - 1];
+    if (last && Math.abs(along(last[0]!) - along(o)) <= CHALK && spanOf(last[0]!) === spanOf(o)) last.push(o);
+    else groups.push([o]);
   }
-  for (const c of out) {
-    c.joists.sort((a, b) => a.joist - b.joist);
-    const [first, end] = [c.joists[0]!, c.joists[c.joists.length - 1]!];
-    c.marks = [
-      { joist: first.joist, at: first.hole.at },
-      { joist: end.joist, at: end.hole.at },
-    ];
-  }
-  return out;
+  return groups.map((group): ChalkLine => {
+    const first = group[0]!;
+    const joists = group.map((hole) => ({ joist: hole.in.joist!, hole })).sort((a, b) => a.joist - b.joist);
+    const mark = (x: (typeof joists)[number]): { joist: number; at: number } => ({ joist: x.joist, at: x.hole.at });
+    return {
+      deck: l.deck.id,
+      from: along(first) - l.origin,
+      along: along(first),
+      at: first.at,
+      span: spanOf(first),
+      joists,
+      marks: [mark(joists[0]!), mark(joists[joists.length - 1]!)],
+    };
+  });
 }
 
 /** One line of the boring schedule. */

@@ -116,6 +116,26 @@ describe("the walk with the drill", () => {
     expect(chalkLines(h.decks[0]!, { holes: [hole(1, 900), hole(2, 901)] })).toHaveLength(1);
     expect(chalkLines(h.decks[0]!, { holes: [hole(1, 900), hole(2, 901.1)] })).toHaveLength(2);
   });
+  it("a line whose holes were found in another order is walked by joist all the same, and another span is another line", () => {
+    const skew = [hole(3, 900), hole(2, 900.5), hole(1, 900.9)];
+    expect(chalkLines(h.decks[0]!, { holes: skew })[0]).toMatchObject({
+      deck: base.decks[0]!.id,
+      at: 900,
+      span: 1,
+      joists: [{ joist: 1 }, { joist: 2 }, { joist: 3 }],
+      marks: [
+        { joist: 1, at: 900.9 },
+        { joist: 3, at: 900 },
+      ],
+    });
+    const id = base.decks[0]!.id;
+    const far = hole(2, 900, { in: { kind: "joist", deck: id, joist: 2, span: 2 } });
+    const bare = hole(2, 900, { in: { kind: "joist", deck: id, joist: 2 } });
+    expect(chalkLines(h.decks[0]!, { holes: [hole(1, 900), far] }).map((c) => c.span)).toEqual([1, 2]);
+    expect(chalkLines(h.decks[0]!, { holes: [hole(1, 900), bare] })).toHaveLength(1);
+    const other = hole(1, 900, { in: { kind: "joist", deck: "other", joist: 1, span: 1 } });
+    expect(chalkLines(h.decks[0]!, { holes: [other] })).toEqual([]);
+  });
   it("goes out on one line and back on the next, and counts what each bit does", () => {
     expect(boringOrder(h, { holes }).map((s) => [s.line, s.joist])).toEqual([
       [1, 1],
