@@ -1,9 +1,11 @@
 import { describe, expect, it } from "vitest";
+import { layHouse } from "../house/house";
 import { type Job, jobSchema } from "../job/model";
 import { generatedHouse } from "../routing/generated-house";
 import type { Plan } from "../laid/laid";
 import { presets } from "../routing/weights";
-import { makePlan } from "./plan";
+import { behindWall } from "./behind-wall";
+import { makePlan, planHouse } from "./plan";
 
 /*
  * Whole plans as they were when last looked at: where every run goes, what is drilled and what is told. A change of the router that
@@ -23,6 +25,12 @@ function linesOf(plan: Plan): string[] {
     ...plan.holes.map(
       (o) =>
         `hole ${o.in.kind} ${o.in.joist ?? o.in.wall ?? ""} at ${tenth(o.at)} Ø ${o.diameter} for ${o.runs.length}${o.plated ? " plated" : ""}`,
+    ),
+    ...plan.takeoff.map((t) => `buy ${t.item} ${t.size} ${tenth(t.quantity)} ${t.unit} for ${t.circuit ?? "all"}`),
+    ...plan.ends.map((e) => `end ${e.point} ${e.run} ${e.entry} ${JSON.stringify(e.measures)}`),
+    ...plan.clips.map(
+      (c) =>
+        `clips ${c.run} ${c.leg} ${c.metal ? "metal " : ""}${c.reachable ? "reachable " : ""}${tenth(c.pitch)} of ${c.max}: ${c.marks.map(tenth).join(",")}`,
     ),
     ...plan.facts.map((f) => `fact ${f.rule} ${f.severity} ${f.subject.id} ${f.case ?? ""}`),
     `cable ${tenth(plan.cable.total)} bound ${plan.cable.bound === null ? "none" : tenth(plan.cable.bound)}`,
@@ -92,6 +100,18 @@ const houses: Record<string, () => Job> = {
 };
 
 describe("plans as they were last looked at", () => {
+  it("what lies behind each wall of two rooms, from either face", () => {
+    const h = layHouse(generatedHouse(4, 2, 3));
+    const plan = planHouse(h);
+    const at = (p: { u: number; v: number }): string => `${tenth(p.u)},${tenth(p.v)}`;
+    const lines = h.job.walls.flatMap((w) =>
+      behindWall(h, plan, w.id).map(
+        (x) =>
+          `${w.id}: ${x.run} ${x.leg} ${x.method} ${at(x.a)} > ${at(x.b)} ${tenth(x.depth)} deep ${x.otherFace ? `from ${x.from}` : "here"}`,
+      ),
+    );
+    expect(lines).toMatchSnapshot();
+  });
   it.each(Object.keys(houses))("%s", (name) => {
     expect(linesOf(makePlan(houses[name]!()))).toMatchSnapshot();
   });
