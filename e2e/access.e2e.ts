@@ -50,7 +50,7 @@ describe("every screen", () => {
   it.each(screens)(
     "$path at $width, $theme: no serious fault, nothing wider than the screen",
     async ({ path, width, theme }) => {
-      const page = await app.browser.newPage();
+      const page = await app.newPage();
       await page.setViewport({ width, height: width === 390 ? 844 : 800 });
       await page.evaluateOnNewDocument((t) => localStorage.setItem("lumbet-theme", t), theme);
       await page.goto(app.address + path);

@@ -10,7 +10,7 @@ let app: Running;
 let page: Page;
 beforeAll(async () => {
   app = await start();
-  page = await app.browser.newPage();
+  page = await app.newPage();
   await page.setViewport({ width: 1280, height: 800 });
 });
 afterAll(async () => app?.stop());
@@ -19,7 +19,7 @@ const text = (selector: string): Promise<string> => page.$eval(selector, (e) => 
 const see = (words: RegExp): Promise<unknown> =>
   page.waitForFunction(
     (source) => new RegExp(source, "i").test(document.body.innerText),
-    { timeout: 90_000 },
+    { timeout: 180_000 },
     words.source,
   );
 const fill = async (field: string, value: string): Promise<void> => {
@@ -159,7 +159,7 @@ describe("rules, catalogue, schools and steps", () => {
   it("counts what the other school would change in this job, and keeps the choice", async () => {
     await page.goto(`${app.address}/schools?job=tern-cottage`);
     const q = '[data-school="clipOutOfReach"]';
-    await page.waitForSelector(`${q} [data-effect]`, { timeout: 90_000 });
+    await page.waitForSelector(`${q} [data-effect]`, { timeout: 180_000 });
     expect(await text(`${q} [data-effect]`)).toMatch(/\d+ → \d+ clips \(\+\d+\)/);
     await page.click(`::-p-xpath(//*[@data-school="clipOutOfReach"]//button[contains(., "Stay on the table")])`);
     await see(/Chosen for this job/);

@@ -30,7 +30,7 @@ export function desk() {
   });
   afterAll(async () => app?.stop());
   beforeEach(async () => {
-    page = await app.browser.newPage();
+    page = await app.newPage();
     await page.setViewport({ width: 1280, height: 800 });
     page.on("pageerror", (e) => faults.push((e as Error).message));
   });

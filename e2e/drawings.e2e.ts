@@ -13,7 +13,7 @@ describe("drawings in and out, instruments, photos", () => {
     await page().goto(app().address);
     await press("New job");
     await type("job name", "From a drawing");
-    await page().waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 90_000 });
+    await page().waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 180_000 });
     await upload("[data-file=dxf]", file("broken.dxf", dxf.slice(0, 60)));
     await page().waitForSelector("[data-fault=drawing]");
     expect(await text("[data-fault=drawing]")).toMatch(/broken\.dxf was not taken.*Nothing has changed/s);

@@ -14,7 +14,7 @@ afterAll(async () => app?.stop());
 async function atDesk(
   query = "stage=points&room=kitchen",
 ): Promise<{ page: Page; id: string } & ReturnType<typeof handsOf>> {
-  const page = await app.browser.newPage();
+  const page = await app.newPage();
   await page.setViewport({ width: 1280, height: 800 });
   const hands = handsOf(() => page);
   await page.goto(app.address);
@@ -145,7 +145,7 @@ describe("the hand at the desk", () => {
 describe("what is stored", () => {
   it("is not said of a change to a job that was deleted in another tab; the change is kept, and the job can be put back", async () => {
     const { page, id, see, press, stored } = await atDesk();
-    const other = await app.browser.newPage();
+    const other = await app.newPage();
     await other.goto(app.address);
     await other.waitForSelector(`a[href="/jobs/${id}"]`);
     await other.evaluate((href) => {
@@ -165,7 +165,7 @@ describe("what is stored", () => {
   });
 
   it("starts a job named by typing and Enter, and refuses a name too long in words", async () => {
-    const page = await app.browser.newPage();
+    const page = await app.newPage();
     const { press, see } = handsOf(() => page);
     await page.goto(app.address);
     await press("New job");

@@ -166,7 +166,7 @@ describe("from a surveyed room to a tick on site", () => {
 
   it("tells the second of two tabs about a clash, and lets it keep its own", async () => {
     const url = `${app().address}/jobs/${await open("demo")}?stage=points&room=kitchen`;
-    const other = await app().browser.newPage();
+    const other = await app().newPage();
     await other.goto(url);
     await other.waitForSelector('[data-point-tag="S2"]');
     // The other tab is held back from hearing of the change.
@@ -184,7 +184,7 @@ describe("from a surveyed room to a tick on site", () => {
     await other.$eval('[data-field="u"]', (e) => (e as HTMLInputElement).select());
     await other.keyboard.type("2600");
     await other.keyboard.press("Enter");
-    await other.waitForFunction(() => document.body.innerText.includes("Changed in two places"), { timeout: 90_000 });
+    await other.waitForFunction(() => document.body.innerText.includes("Changed in two places"), { timeout: 180_000 });
     await other.click("::-p-text(Keep mine)");
     await other.waitForSelector('[data-storing="stored"]');
     await page().bringToFront();
@@ -201,7 +201,7 @@ describe("from a surveyed room to a tick on site", () => {
     await page().goto(app().address);
     await press("New job");
     await type("job name", "Wren House");
-    await page().waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 90_000 });
+    await page().waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 180_000 });
     await press("Add room");
     await press("Add the room");
     await see("1 room, 0 decks");

@@ -28,7 +28,7 @@ describe("routes, timber and the solid view", () => {
     await see("31 runs laid");
     const before = await bores();
     await press("Lay it every way and compare");
-    await page().waitForSelector("[data-variants]", { timeout: 90_000 });
+    await page().waitForSelector("[data-variants]", { timeout: 180_000 });
     expect(await page().$$eval("[data-variant]", (l) => l.length)).toBe(5);
     await page().click('[data-variant="holes"] button');
     await page().waitForFunction(() => !document.querySelector("[data-variants]"));
@@ -59,7 +59,7 @@ describe("routes, timber and the solid view", () => {
     await see("31 runs laid");
     await press("R1Ground floor sockets");
     await press("Lay it as a ring and as two radials");
-    await page().waitForSelector("[data-both-ways]", { timeout: 90_000 });
+    await page().waitForSelector("[data-both-ways]", { timeout: 180_000 });
     expect(await text("[data-both-ways]")).toMatch(/One ring[\s\S]*Two radials[\s\S]*one more way/);
   });
 

@@ -3,14 +3,19 @@ import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
-import puppeteer, { type Browser } from "puppeteer-core";
+import puppeteer, { type Browser, type Page } from "puppeteer-core";
 
 /** A built server on a fresh data folder and a free port, with its own browser. */
 export interface Running {
   address: string;
   browser: Browser;
+  /** A fresh tab, as patient as a machine with twenty things to do at once needs. */
+  newPage: () => Promise<Page>;
   stop: () => Promise<void>;
 }
+
+/** How long a journey waits for anything, ms; the launch of the browser and its first answer included. */
+const PATIENCE = 180_000;
 
 const freePort = (): Promise<number> =>
   new Promise((done, fail) => {
@@ -45,6 +50,8 @@ export async function start(): Promise<Running> {
     server.once("exit", (code) => fail(new Error(`The server ended at once (${code})`)));
   });
   const browser = await puppeteer.launch({
+    timeout: PATIENCE,
+    protocolTimeout: PATIENCE,
     executablePath: chromium(),
     args: [
       "--headless=new",
@@ -61,6 +68,12 @@ export async function start(): Promise<Running> {
   return {
     address: `http://127.0.0.1:${port}`,
     browser,
+    newPage: async () => {
+      const page = await browser.newPage();
+      page.setDefaultTimeout(PATIENCE);
+      page.setDefaultNavigationTimeout(PATIENCE);
+      return page;
+    },
     stop: async () => {
       await browser.close();
       const gone = new Promise((r) => server.once("exit", r));

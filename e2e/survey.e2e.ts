@@ -38,7 +38,7 @@ describe("a four-bedroom house, entered on the screen", () => {
     await page().goto(app().address);
     await press("New job");
     await type("job name", "Heron House");
-    await page().waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 90_000 });
+    await page().waitForFunction(() => location.pathname.startsWith("/jobs/"), { timeout: 180_000 });
     await walk({ walk: "4000 r 3600 r 4000 r 3600", name: "Kitchen", kind: "kitchen" });
     await walk({
       walk: "4000 r 2400 r 4000 r",
