@@ -62,7 +62,10 @@ export type Layer =
   | "LABELS"
   | `RUNS-${string}`;
 
-/** What every shape may say of the thing it draws: its layer in drawing files, and which thing it is. Without a layer it is for the screen only. */
+/**
+ * What every shape may say of the thing it draws: its layer in drawing files, and which thing it is. Without a layer it is for the
+ * screen only.
+ */
 interface Told {
   layer?: Layer;
   id?: string;

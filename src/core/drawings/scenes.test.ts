@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { layHouse } from "../house/house";
+import { twoRooms } from "../house/two-rooms.fixture";
 import { jobSchema } from "../job/model";
 import { planHouse } from "../plan/plan";
 import { generatedHouse } from "../routing/generated-house";
@@ -157,6 +158,23 @@ describe("the scene of a wall", () => {
     expect(wallWords({ ...w, backing: "party" })).toBe("stud 100, foil-backed, party wall");
     expect(wallWords({ ...w, foilBacked: false, backing: "outside" })).toBe("stud 100, outside behind");
     expect(wallWords({ ...w, build: "open" })).toBe("open, no wall");
+  });
+});
+
+describe("the hatch of a zone", () => {
+  it("tells a band, a strip of this face and a strip of the other face apart", () => {
+    const two = layHouse(twoRooms());
+    const hatches = new Map(
+      two.faces.flatMap((f) => lines(wallScene(two, f), "ZONES").map((z) => [z.id!.split(" ")[0]!, z.fill])),
+    );
+    expect(Object.fromEntries(hatches)).toEqual({
+      "top-band": "band",
+      "corner-band": "band",
+      "point-vertical": "strip",
+      "point-horizontal": "strip",
+      "reverse-vertical": "reverse",
+      "reverse-horizontal": "reverse",
+    });
   });
 });
 

@@ -134,7 +134,10 @@ export const deckSchema = z.strictObject({
     bearings: z.array(bearing).max(12).default([]),
   }),
   boards: z.strictObject({ thickness: length0.default(22), width: size.default(140) }).prefault({}),
-  /** Rows of timber between the joists, across the deck: place along the joists from the deck's west (or south) edge, and depth from the top. */
+  /**
+   * Rows of timber between the joists, across the deck: place along the joists from the deck's west (or south) edge, and depth from
+   * the top.
+   */
   noggins: z
     .array(z.strictObject({ at: length0, depth: z.number().positive().max(600) }))
     .max(40)

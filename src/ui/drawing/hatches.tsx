@@ -40,7 +40,10 @@ function Lines({
   );
 }
 
-/** The hatches of a drawing. `unit` is one px of the screen in the drawing's own measure, so that they keep their size whatever the zoom. */
+/**
+ * The hatches of a drawing. `unit` is one px of the screen in the drawing's own measure, so that they keep their size whatever the
+ * zoom.
+ */
 export function Hatches({ prefix, unit }: { prefix: string; unit: number }) {
   const to = (hatch: Hatch): string => `${prefix}${hatch}`;
   const u = (n: number): number => n * unit;

@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { mm } from "../../../../core/base/figures";
+import { sideLengths } from "../../../../core/drawings/outline-drawing";
 import { alignRoom } from "../../../../core/house/reshape";
 import type { Room } from "../../../../core/job/model";
 import { editWith } from "../../../job/edits";
@@ -40,10 +40,7 @@ function Against({ room, onDone }: { room: Room; onDone: () => void }) {
         label="Its wall"
         name="own wall"
         value={side}
-        options={room.outline.map((p, i) => ({
-          value: String(i),
-          name: `Wall ${i + 1}, ${mm(Math.hypot(room.outline[(i + 1) % room.outline.length]!.x - p.x, room.outline[(i + 1) % room.outline.length]!.y - p.y))}`,
-        }))}
+        options={sideLengths(room.outline).map((long, i) => ({ value: String(i), name: `Wall ${i + 1}, ${long}` }))}
         onCommit={setSide}
       />
       <SelectField label="Goes" name="other wall" value={chosen} options={others} onCommit={setAgainst} />
