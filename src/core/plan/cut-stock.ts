@@ -34,27 +34,30 @@ const better = (a: Score, b: Score): boolean =>
 
 const sum = (list: readonly { length: number }[]): number => list.reduce((s, p) => s + p.length, 0);
 
-/** Fewest items whose lengths could hold the total, and the longest remnant they could leave. */
-function bounds(pieces: readonly Piece[], stock: readonly Piece[]): Score {
+/**
+ * No plan that leaves at most `unmetMost` uncut leaves less unmet, opens fewer items or, opening just so many, keeps a longer
+ * remnant. Lengths mm.
+ */
+function bounds(pieces: readonly Piece[], stock: readonly Piece[], unmetMost: number): Score {
   const total = sum(pieces);
   const largest = [...stock].sort((a, b) => b.length - a.length);
-  const have = sum(stock);
   let opened = 0;
   let room = 0;
-  while (room < total - EPS && opened < largest.length) room += largest[opened++]!.length;
-  // Pieces longer than half the longest item each need one of their own.
+  while (room < total - unmetMost - EPS && opened < largest.length) room += largest[opened++]!.length;
+  // Pieces longer than half the longest item each need one of their own, but those that may stay uncut.
   const longest = largest[0]?.length ?? 0;
-  opened = Math.max(opened, pieces.filter((p) => p.length > longest / 2 + EPS).length);
-  opened = Math.min(opened, largest.length);
-  return { unmet: Math.max(0, total - have), opened, left: remnantBound(pieces, largest, opened) };
+  const halves = pieces.filter((p) => p.length > longest / 2 + EPS);
+  const uncut = halves.length ? Math.floor((unmetMost + EPS) / Math.min(...halves.map((p) => p.length))) : 0;
+  opened = Math.min(Math.max(opened, halves.length - uncut), largest.length);
+  return { unmet: Math.max(0, total - sum(stock)), opened, left: remnantBound(pieces, largest, opened, unmetMost) };
 }
 
 /** No item, of any `opened` ones, can keep more: the rest of the opened length, and an opened item gives at least the shortest piece. */
-function remnantBound(pieces: readonly Piece[], largest: readonly Piece[], opened: number): number {
+function remnantBound(pieces: readonly Piece[], largest: readonly Piece[], opened: number, unmetMost: number): number {
   if (!pieces.length || !largest.length) return 0;
   const room = sum(largest.slice(0, opened));
   const shortest = Math.min(...pieces.map((p) => p.length));
-  return Math.max(0, Math.min(room - sum(pieces), largest[0]!.length - shortest));
+  return Math.max(0, Math.min(room - sum(pieces) + unmetMost, largest[0]!.length - shortest));
 }
 
 /** Where each piece goes: number of its stock item, or −1. */
@@ -139,15 +142,23 @@ function goodPlan(pieces: readonly Piece[], stock: readonly Piece[], aim: Score)
  * kept. A good plan first, then branch and bound until it is proven or the budget of branches is spent; `bound` and `leftBound`
  * hold in either case. Lengths mm; equal inputs give equal plans.
  */
-export function cutStock(pieces: readonly Piece[], stock: readonly Piece[], budget = BUDGET): CutPlan {
+export const cutStock = (pieces: readonly Piece[], stock: readonly Piece[], budget = BUDGET): CutPlan =>
+  searchCuts(pieces, stock, budget).plan;
+
+/** The same, with how many branches it took: what the pruning is worth. */
+export function searchCuts(
+  pieces: readonly Piece[],
+  stock: readonly Piece[],
+  budget = BUDGET,
+): { plan: CutPlan; branches: number } {
   const longest = Math.max(0, ...stock.map((s) => s.length));
   const impossible = pieces.filter((p) => p.length > longest + EPS);
   const list = pieces
     .filter((p) => p.length <= longest + EPS)
     .sort((a, b) => b.length - a.length || (a.id < b.id ? -1 : 1));
-  const aim = bounds(list, stock);
-  let best = goodPlan(list, stock, aim);
+  let best = goodPlan(list, stock, bounds(list, stock, 0));
   let bestScore = score(list, stock, best);
+  const aim = bounds(list, stock, bestScore.unmet);
   const reached = (): boolean =>
     bestScore.unmet <= aim.unmet + EPS && bestScore.opened <= aim.opened && bestScore.left >= aim.left - EPS;
   let spent = 0;
@@ -218,12 +229,15 @@ export function cutStock(pieces: readonly Piece[], stock: readonly Piece[], budg
     const mine = list.filter((_, i) => best[i] === n);
     return mine.length ? [{ stock: s.id, pieces: mine.map((p) => p.id), left: s.length - sum(mine) }] : [];
   });
-  return {
+  const plan: CutPlan = {
     cuts,
     unmet: [...impossible.map((p) => p.id), ...list.filter((_, i) => best[i]! < 0).map((p) => p.id)],
     left: bestScore.left,
     bound: proven ? bestScore.opened : aim.opened,
-    leftBound: proven ? bestScore.left : Math.max(bestScore.left, remnantBound(list, largest, bestScore.opened)),
+    leftBound: proven
+      ? bestScore.left
+      : Math.max(bestScore.left, remnantBound(list, largest, bestScore.opened, bestScore.unmet)),
     optimal: proven,
   };
+  return { plan, branches: spent };
 }
