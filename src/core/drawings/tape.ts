@@ -62,7 +62,7 @@ export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum)
       if (level && plumb) marks.push({ at: from(a.u), text: `${name} plumb`, subject: run.id, kind: "drop" });
       if (!level && !plumb) marks.push({ at: from(a.v), text: `${name} level`, subject: run.id, kind: "level" });
     }
-  for (const o of h.job.openings.filter((x) => x.wall === wallId)) {
+  for (const o of f.openings) {
     const [lo, hi] = level ? [o.u, o.u + o.width] : [o.v, o.v + o.height];
     for (const e of [lo, hi])
       if (e > 0 && e < length) marks.push({ at: from(e), text: `${o.kind} edge`, subject: o.id, kind: "edge" });

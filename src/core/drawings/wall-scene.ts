@@ -20,7 +20,7 @@ const buildWords: Record<Wall["build"], string> = {
 
 /** What of the house is drawn on a wall. */
 export type WallHouse = Pick<House, "decks" | "catalogue"> & {
-  job: Pick<Job, "fixtures" | "openings" | "forbidden" | "foundTrunkings">;
+  job: Pick<Job, "fixtures" | "forbidden" | "foundTrunkings">;
 };
 
 const behind: Record<Wall["backing"], string> = { room: "", outside: ", outside behind", party: ", party wall" };
@@ -87,12 +87,13 @@ function fixtureShapes(h: WallHouse, f: Face): Shape[] {
   return p.shapes;
 }
 
-function openingShapes(h: WallHouse, f: Face): Shape[] {
+function openingShapes(f: Face): Shape[] {
   const p = pen({ layer: "OPENINGS" });
-  for (const o of h.job.openings) {
-    if (o.wall !== f.wall.id) continue;
+  for (const o of f.openings) {
     p.area(partBox(o), "opening", "ink", { id: o.id, width: 1 });
-    p.text(o.u + o.width / 2, -(o.v + o.height / 2), `${o.kind} ${mm(o.width)}`, {
+    // A hole of the building is drawn on both faces; the one it was measured on has the say.
+    const name = `${o.kind} ${mm(o.width)}${o.wall === f.wall.id ? "" : `, from ${o.room}`}`;
+    p.text(o.u + o.width / 2, -(o.v + o.height / 2), name, {
       layer: "NAMES",
       ink: "soft",
       size: 11,
@@ -196,7 +197,7 @@ export function wallScene(h: WallHouse, f: Face, zones = true): Shape[] {
     ...p.shapes,
     ...(zones && !open ? zoneShapes(f.zones) : []),
     ...fixtureShapes(h, f),
-    ...openingShapes(h, f),
+    ...openingShapes(f),
     ...keptFreeShapes(h, f),
     ...foundShapes(h, f),
     ...deckStrip(h, f, over, true),

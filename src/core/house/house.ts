@@ -4,6 +4,7 @@ import { type WallFrame, type XYZ, toFace, toSpace, wallFrame } from "../base/wa
 import { boxOf, plateOf } from "../rules/accessories";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 import { type LaidDeck, layDeck } from "./deck";
+import { type SeenOpening, openingsSeen, ownOpenings, reversePoints } from "./through-wall";
 import { type OpeningOnFace, type PointOnFace, type WallFaceShape, type Zone, wallZones } from "./wall-zones";
 import type { Job, Opening, Point, Room, Wall } from "../job/model";
 
@@ -27,7 +28,10 @@ export interface Face {
   frame: WallFrame;
   /** z of the floor. */
   floor: number;
+  /** Its openings are all holes of the wall, on whichever face they were given. */
   shape: WallFaceShape;
+  /** The openings it sees, its own first. */
+  openings: SeenOpening[];
   points: PointOnFace[];
   /** Points on the other face of the same wall, in this face's u. */
   reverse: PointOnFace[];
@@ -90,6 +94,7 @@ export function facesOfRoom(
         cornerRight: solid(i + 1) && isAngle(frame.along, after.along),
         ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}),
       },
+      openings: ownOpenings(openingsOf(wall.id), room.name),
       points: [],
       reverse: [],
       zones: [],
@@ -115,16 +120,12 @@ export const onFace = (p: PlacedPoint): PointOnFace => {
   return { id: p.point.id, u, v, ...p.plate };
 };
 
-/** What stands on the other side of a face's wall, and the zones that follow from both: after all points are placed. */
+/** What stands on the other side of a face's wall, its openings, and the zones that follow: after all points are placed. */
 export function dressFace(f: Face, faces: readonly Face[]): void {
-  f.reverse = f.opposite.flatMap((o) => {
-    const other = faces[o]!;
-    return other.points.flatMap((p): PointOnFace[] => {
-      const here = toFace(f.frame, toSpace(other.frame, p));
-      const seen = here.u >= 0 && here.u <= f.shape.length && here.v >= 0 && here.v <= f.shape.height;
-      return seen ? [{ ...p, u: here.u, v: here.v }] : [];
-    });
-  });
+  const { seen, holes } = openingsSeen(f, faces);
+  f.openings = seen;
+  f.shape = { ...f.shape, openings: holes };
+  f.reverse = reversePoints(f, faces);
   // Out of doors nothing is hidden in the face, and a side without a wall has none: no zones there.
   f.zones = f.room.kind === "yard" || f.wall.build === "open" ? [] : wallZones(f.shape, f.points, f.reverse);
 }

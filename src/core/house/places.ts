@@ -43,7 +43,7 @@ export function usualHeight(job: Job, room: Room, kind: PointKind): number {
 export function freeSpot(job: Job, f: Face, v: number, plate: { width: number; height: number }): number {
   const { length } = f.shape;
   const taken = [
-    ...job.openings.filter((o) => o.wall === f.wall.id).map(rectOf),
+    ...f.shape.openings.map(rectOf),
     ...job.points.flatMap((p) =>
       p.place.on === "wall" && p.place.wall === f.wall.id ? [rectAround({ ...p.place, ...plateOf(p) })] : [],
     ),
@@ -185,11 +185,10 @@ export function addSeries(
     return `A ${accessories[s.kind].name.toLowerCase()} goes on a ceiling, not on a wall.`;
   if (s.from > s.to) return `From is ${mm(s.from)} and to is ${mm(s.to)}; to must be the larger.`;
   const us = equalPlaces(s.from, s.to, s.count, s.how);
-  const openings = job.openings.filter((o) => o.wall === f.wall.id);
   for (const u of us) {
     if (u < plate.width / 2 || u > f.shape.length - plate.width / 2)
       return `A plate of ${mm(plate.width)} at ${mm(u)} reaches past the end of the wall; it must be between ${mm(plate.width / 2)} and ${mm(f.shape.length - plate.width / 2)}.`;
-    const o = openings.find((x) => overlap(rectOf(x), rectAround({ u, v: s.v, ...plate })));
+    const o = f.openings.find((x) => overlap(rectOf(x), rectAround({ u, v: s.v, ...plate })));
     if (o)
       return `A plate at ${mm(u)} lies in the ${o.kind} from ${mm(o.u)} to ${mm(o.u + o.width)}; choose another stretch or number.`;
   }

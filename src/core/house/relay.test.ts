@@ -36,6 +36,16 @@ const changes: Record<string, (j: Job, n: number, by: number) => Job> = {
     const p = { ...pick(j.points, n), id: `new-${n}`, label: "N" };
     return applyPatch(j, [{ collection: "points", id: p.id, before: null, after: p }]);
   },
+  "an opening moved": (j, n, by) => {
+    const o = pick(j.openings, n);
+    const after = { ...o, u: Math.max(0, o.u + by) };
+    return applyPatch(j, [{ collection: "openings", id: o.id, before: o, after }]);
+  },
+  "a doorway between rooms put in": (j, n) => {
+    const inner = j.walls.filter((w) => w.index === 2);
+    const o = { id: `door-${n}`, wall: pick(inner, n).id, kind: "door", u: 700, v: 0, width: 838, height: 2040 };
+    return applyPatch(j, [{ collection: "openings", id: o.id, before: null, after: o }]);
+  },
   "a wall made thicker": (j, n, by) => {
     const w = pick(j.walls, n);
     const after = { ...w, thickness: w.thickness + Math.abs(by) };

@@ -36,6 +36,8 @@ export interface PointOnFace {
   v: number;
   width: number;
   height: number;
+  /** A point of the other face: how far that face reaches, in this face's measures; its strips end there. Left out where not known. */
+  within?: Rect;
 }
 
 /** One wall face as the zones see it. `cornerLeft`/`cornerRight`: whether that end is an angle with another wall. */
@@ -66,6 +68,7 @@ function strip(wall: WallFaceShape, p: PointOnFace, axis: "u" | "v", openings: r
   const ends = openings.flatMap((o) => (upright ? [o.u0, o.u1] : [o.v0, o.v1]));
   const edges = [...across, ...ends.filter((e) => e > across[0] + EPS && e < across[1] - EPS)].sort((a, b) => a - b);
   const out: Rect[] = [];
+  const [least, most] = !p.within ? [0, end] : upright ? [p.within.v0, p.within.v1] : [p.within.u0, p.within.u1];
   for (let i = 0; i + 1 < edges.length; i++) {
     const [a, b] = [edges[i]!, edges[i + 1]!];
     if (b - a <= EPS) continue;
@@ -73,7 +76,9 @@ function strip(wall: WallFaceShape, p: PointOnFace, axis: "u" | "v", openings: r
     const blocks: Interval[] = openings
       .filter((o) => (upright ? o.u0 < mid && o.u1 > mid : o.v0 < mid && o.v1 > mid))
       .map((o) => (upright ? [o.v0, o.v1] : [o.u0, o.u1]));
-    const seen = subtract([0, end], blocks).find(([lo, hi]) => at >= lo - EPS && at <= hi + EPS);
+    const seen = subtract([Math.max(0, least), Math.min(end, most)], blocks).find(
+      ([lo, hi]) => at >= lo - EPS && at <= hi + EPS,
+    );
     if (!seen) continue;
     const last = out[out.length - 1];
     const r: Rect = upright ? { u0: a, u1: b, v0: seen[0], v1: seen[1] } : { u0: seen[0], u1: seen[1], v0: a, v1: b };

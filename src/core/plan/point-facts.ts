@@ -55,9 +55,7 @@ function faceFindings(h: House, f: Face): Fact[] {
         }),
       );
     }
-    const opening = h.job.openings.find(
-      (o) => o.wall === f.wall.id && (contains(rectOf(o), p) || overlap(rectOf(o), rect)),
-    );
+    const opening = f.openings.find((o) => contains(rectOf(o), p) || overlap(rectOf(o), rect));
     if (opening) {
       const left = opening.u - p.width / 2;
       const right = opening.u + opening.width + p.width / 2;

@@ -26,16 +26,23 @@ const fixtureRows = (kind: string) =>
     { key: "depth", label: "Depth", name: `${kind} depth`, min: 0 },
   ] as const;
 
+const goToWall = (id: string): void =>
+  useDesk.setState((s) => {
+    const room = s.job.rooms.find((r) => r.id === s.job.walls.find((w) => w.id === id)?.room);
+    return room ? { room: room.id, storey: room.storey, selection: { kind: "wall", id } } : {};
+  });
+
 /** Doors, windows and arches of a wall. */
 export function Openings({ face }: { face: Face }) {
   const all = useDesk((s) => s.job.openings);
   const fresh = useDesk((s) => s.fresh);
   const { length, height } = face.shape;
   const mine = all.filter((o) => o.wall === face.wall.id).sort((a, b) => a.u - b.u);
+  const others = face.openings.filter((o) => o.wall !== face.wall.id);
   return (
     <>
       <h3 className="mt-1">Openings</h3>
-      {mine.length ? null : <p className="text-[13px] text-soft">None.</p>}
+      {mine.length + others.length ? null : <p className="text-[13px] text-soft">None.</p>}
       {mine.map((o) => (
         <Thing
           key={o.id}
@@ -57,6 +64,18 @@ export function Openings({ face }: { face: Face }) {
             put={(next) => edit([change("openings", o.id, { ...o, ...next })])}
           />
         </Thing>
+      ))}
+      {others.map((o) => (
+        <p key={o.id} className="flex items-center justify-between gap-2 text-[13.5px]">
+          <span>
+            {o.kind}{" "}
+            <span className="num">
+              {mm(o.width)} × {mm(o.height)}
+            </span>{" "}
+            at <span className="num">{mm(o.u)}</span>, given in {o.room}
+          </span>
+          <Button onClick={() => goToWall(o.wall)}>Go there</Button>
+        </p>
       ))}
       <div className="flex flex-wrap gap-1">
         {(["door", "window", "arch"] as const).map((k) => (
