@@ -62,6 +62,49 @@ describe("holes and what to buy", () => {
     expect(items(true)).toMatchObject([{ item: "Metal clip", quantity: 2 }]);
     expect(items(false)).toMatchObject([{ item: "Clip", quantity: 2 }]);
   });
+  it("through a wall a drill as large as it takes; through a joist never more than the joist allows", () => {
+    const pass = leg({
+      surface: { kind: "through", id: "a2" },
+      method: "through-wall",
+      path: [
+        [4000, 1500, 2325],
+        [4100, 1500, 2325],
+      ],
+    });
+    const cables = (n: number, cable: string, legs: PinnedLeg[]) =>
+      holesOf(
+        h,
+        Array.from({ length: n }, (_, i) => laid(legs, { id: `r${i}`, cable })),
+      );
+    // Six of 10 mm² twin and earth, 13.9 × 7.3 each, want more than the largest auger; a wall takes the next core drill.
+    const [wall] = cables(6, "te-10", [pass]);
+    expect(wall).toMatchObject({ in: { kind: "wall", wall: "a2" }, at: 1500, fromTop: 75, plated: false });
+    expect([28, 32, 38, 52]).toContain(wall!.diameter);
+    expect(wall!.id).toBe("a2.1500.75");
+    expect(cables(1, "te-2.5", [pass])[0]!.diameter).toBe(16);
+    // In joists of 195 a quarter is 48.75, so the largest bit of 25; in joists of 75 it is 18.75, so 18, even where 18 is too small.
+    expect(cables(6, "te-10", [through])[0]!.diameter).toBe(25);
+    const slim = layHouse({ ...job, decks: [{ ...job.decks[0]!, joists: { ...job.decks[0]!.joists, depth: 75 } }] });
+    const low = { ...through, path: through.path.map(([x, y]) => [x, y, 2437.5] as [number, number, number]) };
+    const many = Array.from({ length: 6 }, (_, i) => laid([low], { id: `r${i}`, cable: "te-10" }));
+    expect(holesOf(slim, many)[0]!.diameter).toBe(18);
+  });
+  it("boxes are of the point's kind of mounting and as wide as the point", () => {
+    const boxes = (more: object) =>
+      takeOff(
+        layHouse(house({ points: job.points.map((p) => (p.id === "s" ? { ...p, ...more } : p)) })),
+        [run([leg({})])],
+        [],
+        [],
+        [],
+      )
+        .filter((t) => / box$/.test(t.item))
+        .map((t) => [t.item, t.size, t.circuit]);
+    expect(boxes({})).toEqual([["Flush box", "2-gang, 35 mm deep", "c"]]);
+    expect(boxes({ mount: "surface", gang: 1, boxDepth: 40 })).toEqual([["Surface box", "1-gang, 40 mm deep", "c"]]);
+    // A kind that is made in one width only has a 1-gang box, whatever its gangs say.
+    expect(boxes({ kind: "fused-unit", gang: 2, boxDepth: 25 })).toEqual([["Flush box", "1-gang, 25 mm deep", "c"]]);
+  });
   it("surface boxes take no grommet; glands go on armour, one each end", () => {
     const surface = layHouse(house({ points: job.points.map((p) => (p.id === "s" ? { ...p, mount: "surface" } : p)) }));
     const ends: End[] = [{ point: "s", run: "c.db.s", entry: "top", measures: {} }];

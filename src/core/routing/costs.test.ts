@@ -3,7 +3,7 @@ import { layHouse } from "../house/house";
 import { type Job, jobSchema } from "../job/model";
 import { makePlan } from "../plan/plan";
 import { timberRules } from "../rules/timber";
-import { boreLines } from "./deck-lanes";
+import { boreLines } from "./bore-lines";
 import { generatedHouse } from "./generated-house";
 import { layRuns, layTasks, Site } from "./lay";
 import { buildGraph } from "./build";

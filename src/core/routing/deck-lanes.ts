@@ -1,30 +1,16 @@
-import { distinct } from "../base/distinct";
+import { distinct, indexNear } from "../base/distinct";
 import type { Interval } from "../base/interval";
 import { type XY, spansAlong } from "../base/polygon";
 import { EPS, same } from "../base/tolerance";
 import { type XYZ, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
-import { BORE_PITCH, bits } from "../rules/bits";
-import {
-  type DeckJoist,
-  type LaidDeck,
-  type Drilled,
-  cutsOf,
-  isHeavy,
-  joistFor,
-  meetsPolygon,
-  placeOn,
-} from "../house/deck";
-import { timberRules } from "../rules/timber";
-import { overCut } from "../trades/timber/over-cut";
-import { joistWindows } from "../trades/timber/joist";
+import { type LaidDeck, meetsPolygon, placeOn } from "../house/deck";
+import { boreLinesOf } from "./bore-lines";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
 
 /** A cable clipped along a joist lies this far off its side, mm. */
 const OFF = 8;
-/** Marks are tidy: bore lines start at a whole ten millimetres from the bearing. */
-const TIDY = 10;
 /** How far a wall's drop may lie beyond the deck's edge and still enter it, mm. */
 const REACH = 300;
 
@@ -41,94 +27,6 @@ interface Lane {
   extent: Interval[];
   /** Node at each station, by the station's number in the bay; −1 where the lane is not there. */
   nodes: number[];
-}
-
-/** A bore place and a hole drilled already are one when they are this near, mm. */
-const SAME_PLACE = 1;
-
-const linesOfDeck = new WeakMap<LaidDeck, ReturnType<typeof boreLines>[]>();
-
-/** Where every joist of a deck may be bored. Kept with the deck, which a house shares with the one before while nothing of it changes. */
-function boreLinesOf(l: LaidDeck): ReturnType<typeof boreLines>[] {
-  let lines = linesOfDeck.get(l);
-  if (!lines) linesOfDeck.set(l, (lines = l.joists.map((j) => boreLines(l, j))));
-  return lines;
-}
-
-/** Positions along a joist where it may be bored: tidy distances from the nearer bearing, clear of existing cuts. Absolute. */
-export function boreLines(
-  l: LaidDeck,
-  joist: DeckJoist,
-): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
-  if (l.deck.kind === "engineered") return makersLines(l, joist);
-  const most = Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth);
-  if (
-    l.deck.kind !== "solid-joists" ||
-    l.deck.joists.depth > timberRules.mostDepth + EPS ||
-    isHeavy(l, joist) ||
-    most < bits[0]!
-  )
-    return [];
-  const out: { span: number; at: number; along: number; most: number; asked: boolean | null }[] = [];
-  const wanted = l.deck.boreLines.map((x) => l.origin + x);
-  const any = wanted.length > 0;
-  joist.spans.forEach((span, s) => {
-    const length = span[1] - span[0];
-    if (overCut(l, joist, s + 1)) return;
-    const [near] = joistWindows(joistFor(l, span), "warranty").hole.zones;
-    const drilled = l.drilled.filter((c) => c.joist === joist.n && c.span === s + 1);
-    /** The hole drilled already right at a place: it may be shared, as large as it is. */
-    const there = (at: number): Drilled | undefined => drilled.find((c) => Math.abs(c.at - at) <= SAME_PLACE);
-    const cuts = [...cutsOf(l, joist.n, s + 1), ...drilled.map((c) => ({ kind: "hole" as const, ...c }))];
-    const mostAt = (at: number): number => there(at)?.diameter ?? most;
-    const clear = (at: number): boolean =>
-      cuts.every(
-        (c) =>
-          (c.kind === "hole" && Math.abs(c.at - at) <= SAME_PLACE && there(at) !== undefined) ||
-          (c.kind === "hole"
-            ? Math.abs(c.at - at) >= timberRules.hole.spacing * Math.max(c.diameter, most) - EPS
-            : Math.abs(c.at - at) - c.width / 2 - most / 2 >= timberRules.apart - EPS),
-      );
-    // Lines the user asked for come first, where the rules allow them; the others keep clear of them.
-    const mine = wanted
-      .filter((x) => x > span[0] && x < span[1])
-      .map((x) => ({ span: s, at: x - span[0], along: x, most: mostAt(x - span[0]), asked: true as boolean | null }))
-      .filter((x) => {
-        const d = Math.min(x.at, length - x.at);
-        return d >= near[0] - EPS && d <= near[1] + EPS && clear(x.at);
-      });
-    out.push(...mine);
-    const beside = (along: number): boolean => mine.every((x) => Math.abs(x.along - along) >= BORE_PITCH - EPS);
-    const start = Math.ceil(near[0] / TIDY - 1e-9) * TIDY;
-    for (let d = start; d <= near[1] + EPS; d += BORE_PITCH) {
-      if (clear(d) && beside(span[0] + d))
-        out.push({ span: s, at: d, along: span[0] + d, most: mostAt(d), asked: any ? false : null });
-      if (length - d - d > BORE_PITCH && clear(length - d) && beside(span[1] - d))
-        out.push({ span: s, at: length - d, along: span[1] - d, most: mostAt(length - d), asked: any ? false : null });
-    }
-  });
-  return out.sort((a, b) => a.along - b.along);
-}
-
-/** Bore lines of an engineered joist: only where the user has read in the maker's chart that a hole is allowed, and of what size. */
-function makersLines(
-  l: LaidDeck,
-  joist: DeckJoist,
-): { span: number; at: number; along: number; most: number; asked: boolean | null }[] {
-  if (isHeavy(l, joist)) return [];
-  return joist.spans.flatMap((span, s) =>
-    l.deck.makerAllows.flatMap((w) => {
-      const most = Math.min(w.most, bits[bits.length - 1]!);
-      const out = [];
-      for (
-        let at = Math.ceil(w.from / TIDY) * TIDY;
-        most >= bits[0]! && at <= Math.min(w.to, span[1] - span[0]) + EPS;
-        at += BORE_PITCH
-      )
-        out.push({ span: s, at, along: span[0] + at, most, asked: null });
-      return out;
-    }),
-  );
 }
 
 /** Adds one deck to the graph: entries from walls and deck points, lanes along the joists, links across bays, bores through joists. */
@@ -175,8 +73,16 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
       above ? lane(above.at - half - OFF) : null,
     ];
     const [lo, hi] = lanes;
+    const at: Entry[][] = stations.map(() => []);
+    for (const e of here) at[indexNear(stations, e.along)]?.push(e);
     stations.forEach((s, i) => {
-      const mid = here.filter((e) => same(e.along, s));
+      // One that comes in right on a lane is on it; the others go across to both.
+      const mid: Entry[] = [];
+      for (const e of at[i]!) {
+        const on = lanes.find((side) => side && same(side.at, e.across) && (side.nodes[i] ?? -1) >= 0);
+        if (on) addEdge(g, e.node, on.nodes[i]!, EDGE.bay, n);
+        else mid.push(e);
+      }
       for (const e of mid)
         for (const side of lanes) {
           const node = side?.nodes[i] ?? -1;
@@ -211,7 +117,7 @@ export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], 
 }
 
 const nodeAt = (bay: { stations: number[]; lanes: [Lane | null, Lane | null] }, side: 0 | 1, along: number): number => {
-  const i = bay.stations.findIndex((s) => same(s, along));
+  const i = indexNear(bay.stations, along);
   return i < 0 ? -1 : (bay.lanes[side]?.nodes[i] ?? -1);
 };
 

@@ -1,4 +1,4 @@
-import { distinct } from "../base/distinct";
+import { distinct, indexNear } from "../base/distinct";
 import { crosses, rectAround, rectOf, strictlyContains, type UV } from "../base/rect";
 import { topAt } from "../base/ceiling";
 import { unionCovers } from "../base/rect-union";
@@ -6,8 +6,9 @@ import { EPS, clamp, same } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import { type Face, type House, deckReaches, decksOfFace } from "../house/house";
 import type { LaidDeck } from "../house/deck";
-import { BAND, THIN_WALL, openingsCrossed } from "../house/wall-zones";
+import { BAND, THIN_WALL } from "../house/wall-zones";
 import { zoneUnion } from "../house/zone-union";
+import { boreLinesBeside } from "./bore-lines";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 
 /** The lines on one face along which cables may be laid, and the nodes where they meet. */
@@ -15,6 +16,8 @@ export interface FaceLines {
   face: Face;
   us: number[];
   vs: number[];
+  /** By u: 1 where the line is only the few that rise out of the band under the ceiling. */
+  bandOnly: Uint8Array;
   /** Node at us[i], vs[j]: node[i + j·us.length], −1 where there is none. */
   node: Int32Array;
   over: number[];
@@ -77,10 +80,13 @@ export function collectLines(h: House): FaceLines[] {
       vs.push(h.faces[o]!.floor + h.faces[o]!.shape.height - BAND_LINE - f.floor);
       if (f.shape.thickness <= THIN_WALL + EPS) vs.push(...f.reverse.map((p) => p.v));
     }
+    const full = inside(us, 0, f.shape.length);
+    const both = inside([...full, ...bandLines(h, f, own[i]!.over)], 0, f.shape.length);
     return {
       face: f,
-      us: inside(us, 0, f.shape.length),
+      us: both,
       vs: inside(vs, 0, f.shape.height),
+      bandOnly: Uint8Array.from(both, (u) => (indexNear(full, u) >= 0 ? 0 : 1)),
       node: new Int32Array(0),
       over: own[i]!.over,
       under: own[i]!.under,
@@ -117,6 +123,34 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
 }
 
 /**
+ * Where a cable rises from the band under the ceiling into a deck: beside every joist that the wall runs across; on a wall along the
+ * joists, where the joists beside it may be bored and abreast of what hangs on the deck.
+ */
+function bandLines(h: House, f: Face, over: readonly number[]): number[] {
+  if (f.shape.top) return [];
+  return over.flatMap((d) => {
+    const l = h.decks[d]!;
+    if (l.deck.kind === "concrete") return [];
+    const { origin, along } = f.frame;
+    const slope = along[l.across];
+    if (Math.abs(slope) < 1e-6) {
+      const places = [
+        ...boreLinesBeside(l, origin[l.across === "x" ? 0 : 1]).map((x) => x.along),
+        ...h.points.flatMap((p) => (p.deck === d ? [p.space[l.along === "x" ? 0 : 1]] : [])),
+      ];
+      return places
+        .map((x) => (x - origin[l.along === "x" ? 0 : 1]) / along[l.along])
+        .filter((u) => u >= 0 && u <= f.shape.length && risesAt(f, u, l));
+    }
+    const side = l.deck.joists.breadth / 2 + CLEAR;
+    return l.joists
+      .flatMap((j) => [j.at - side, j.at + side])
+      .map((x) => (x - origin[l.across === "x" ? 0 : 1]) / slope)
+      .filter((u) => u >= 0 && u <= f.shape.length && risesAt(f, u, l));
+  });
+}
+
+/**
  * Adds nodes and edges of every face to the graph: level and plumb stretches inside the zones (and, when `surface` is wanted,
  * outside them too), turns round internal corners, and holes through walls between faces of two rooms.
  */
@@ -144,8 +178,7 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
   const { face, us, vs } = l;
   const union = zoneUnion(face.zones);
   const { top } = face.shape;
-  const openings = face.shape.openings;
-  const rects = openings.map(rectOf);
+  const rects = face.shape.openings.map(rectOf);
   const barred = h.job.forbidden.flatMap((x) =>
     x.place.on === "wall" && x.place.wall === face.wall.id ? [rectOf(x.place)] : [],
   );
@@ -167,8 +200,7 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
   const link = (i: number, j: number, i2: number, j2: number): void => {
     const a: UV = { u: us[i]!, v: vs[j]! };
     const b: UV = { u: us[i2]!, v: vs[j2]! };
-    if (rects.some((r) => strictlyContains(r, a) || strictlyContains(r, b)) || openingsCrossed(openings, a, b).length)
-      return;
+    if (rects.some((r) => strictlyContains(r, a) || strictlyContains(r, b) || crosses(r, a, b))) return;
     if (barred.some((r) => crosses(r, a, b))) return;
     // The top of a wall under a sloping ceiling bulges upwards, so a stretch under it at both ends is under it all along.
     if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
@@ -181,12 +213,16 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
       wet: wet.some((r) => crosses(r, a, b)),
     });
   };
-  for (let j = 0; j < vs.length; j++)
-    for (let i = 0; i < us.length; i++) {
+  const inBand = (j: number): boolean => vs[j]! >= face.shape.height - BAND_LINE - EPS;
+  for (let j = 0; j < vs.length; j++) {
+    const columns = us.flatMap((_, i) => (l.bandOnly[i] && !inBand(j) ? [] : [i]));
+    columns.forEach((i, k) => {
       // Along the very ceiling or floor line nothing is laid; plumb lines pass it into the deck.
-      if (i + 1 < us.length && !same(vs[j]!, 0) && !same(vs[j]!, face.shape.height)) link(i, j, i + 1, j);
+      const next = columns[k + 1];
+      if (next !== undefined && !same(vs[j]!, 0) && !same(vs[j]!, face.shape.height)) link(i, j, next, j);
       if (j + 1 < vs.length) link(i, j, i, j + 1);
-    }
+    });
+  }
   // A point whose own strips are cut off on every side still has a node, so that the search can say it is unreachable.
   for (const p of face.points) {
     const i = us.findIndex((u) => same(u, p.u));
@@ -204,8 +240,8 @@ function addThrough(g: GraphDraft, l: FaceLines, o: FaceLines): void {
       if (a < 0 || same(u, 0) || same(u, f.shape.length)) return;
       const there = toFace(o.face.frame, toSpace(f.frame, { u, v }));
       if (there.u < CLEAR || there.u > o.face.shape.length - CLEAR) return;
-      const i2 = o.us.findIndex((x) => same(x, there.u));
-      const j2 = o.vs.findIndex((x) => same(x, there.v));
+      const i2 = indexNear(o.us, there.u);
+      const j2 = indexNear(o.vs, there.v);
       const b = i2 < 0 || j2 < 0 ? -1 : o.node[i2 + j2 * o.us.length]!;
       if (b >= 0) addEdge(g, a, b, EDGE.through, f.n, { ref2: o.face.n });
     }),

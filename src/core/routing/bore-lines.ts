@@ -1,0 +1,111 @@
+import { EPS } from "../base/tolerance";
+import { type DeckJoist, type Drilled, type LaidDeck, cutsOf, isHeavy, joistFor } from "../house/deck";
+import { BORE_PITCH, bits } from "../rules/bits";
+import { timberRules } from "../rules/timber";
+import { joistWindows } from "../trades/timber/joist";
+import { overCut } from "../trades/timber/over-cut";
+
+/** A place along a joist where it may be bored. */
+export interface BoreLine {
+  /** Index of the span. */
+  span: number;
+  /** From the span's left bearing, and along the joists of the house, mm. */
+  at: number;
+  along: number;
+  /** Largest bit. */
+  most: number;
+  /** Whether it lies on a line the user asked for; null on a deck where none was. */
+  asked: boolean | null;
+}
+
+/** Marks are tidy: bore lines start at a whole ten millimetres from the bearing. */
+const TIDY = 10;
+/** A bore place and a hole drilled already are one when they are this near, mm. */
+const SAME_PLACE = 1;
+
+const linesOfDeck = new WeakMap<LaidDeck, BoreLine[][]>();
+
+/** Where every joist of a deck may be bored. Kept with the deck, which a house shares with the one before while nothing of it changes. */
+export function boreLinesOf(l: LaidDeck): BoreLine[][] {
+  let lines = linesOfDeck.get(l);
+  if (!lines) linesOfDeck.set(l, (lines = l.joists.map((j) => boreLines(l, j))));
+  return lines;
+}
+
+/** Positions along a joist where it may be bored: tidy distances from the nearer bearing, clear of existing cuts. Absolute. */
+export function boreLines(l: LaidDeck, joist: DeckJoist): BoreLine[] {
+  if (l.deck.kind === "engineered") return makersLines(l, joist);
+  const most = Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth);
+  if (
+    l.deck.kind !== "solid-joists" ||
+    l.deck.joists.depth > timberRules.mostDepth + EPS ||
+    isHeavy(l, joist) ||
+    most < bits[0]!
+  )
+    return [];
+  const out: BoreLine[] = [];
+  const wanted = l.deck.boreLines.map((x) => l.origin + x);
+  const any = wanted.length > 0;
+  joist.spans.forEach((span, s) => {
+    const length = span[1] - span[0];
+    if (overCut(l, joist, s + 1)) return;
+    const [near] = joistWindows(joistFor(l, span), "warranty").hole.zones;
+    const drilled = l.drilled.filter((c) => c.joist === joist.n && c.span === s + 1);
+    /** The hole drilled already right at a place: it may be shared, as large as it is. */
+    const there = (at: number): Drilled | undefined => drilled.find((c) => Math.abs(c.at - at) <= SAME_PLACE);
+    const cuts = [...cutsOf(l, joist.n, s + 1), ...drilled.map((c) => ({ kind: "hole" as const, ...c }))];
+    const mostAt = (at: number): number => there(at)?.diameter ?? most;
+    const clear = (at: number): boolean =>
+      cuts.every(
+        (c) =>
+          (c.kind === "hole" && Math.abs(c.at - at) <= SAME_PLACE && there(at) !== undefined) ||
+          (c.kind === "hole"
+            ? Math.abs(c.at - at) >= timberRules.hole.spacing * Math.max(c.diameter, most) - EPS
+            : Math.abs(c.at - at) - c.width / 2 - most / 2 >= timberRules.apart - EPS),
+      );
+    // Lines the user asked for come first, where the rules allow them; the others keep clear of them.
+    const mine = wanted
+      .filter((x) => x > span[0] && x < span[1])
+      .map((x) => ({ span: s, at: x - span[0], along: x, most: mostAt(x - span[0]), asked: true as boolean | null }))
+      .filter((x) => {
+        const d = Math.min(x.at, length - x.at);
+        return d >= near[0] - EPS && d <= near[1] + EPS && clear(x.at);
+      });
+    out.push(...mine);
+    const beside = (along: number): boolean => mine.every((x) => Math.abs(x.along - along) >= BORE_PITCH - EPS);
+    const start = Math.ceil(near[0] / TIDY - 1e-9) * TIDY;
+    for (let d = start; d <= near[1] + EPS; d += BORE_PITCH) {
+      if (clear(d) && beside(span[0] + d))
+        out.push({ span: s, at: d, along: span[0] + d, most: mostAt(d), asked: any ? false : null });
+      if (length - d - d > BORE_PITCH && clear(length - d) && beside(span[1] - d))
+        out.push({ span: s, at: length - d, along: span[1] - d, most: mostAt(length - d), asked: any ? false : null });
+    }
+  });
+  return out.sort((a, b) => a.along - b.along);
+}
+
+/** Bore lines of an engineered joist: only where the user has read in the maker's chart that a hole is allowed, and of what size. */
+function makersLines(l: LaidDeck, joist: DeckJoist): BoreLine[] {
+  if (isHeavy(l, joist)) return [];
+  return joist.spans.flatMap((span, s) =>
+    l.deck.makerAllows.flatMap((w) => {
+      const most = Math.min(w.most, bits[bits.length - 1]!);
+      const out = [];
+      for (
+        let at = Math.ceil(w.from / TIDY) * TIDY;
+        most >= bits[0]! && at <= Math.min(w.to, span[1] - span[0]) + EPS;
+        at += BORE_PITCH
+      )
+        out.push({ span: s, at, along: span[0] + at, most, asked: null });
+      return out;
+    }),
+  );
+}
+
+/** Where the two joists beside a place across the deck may be bored: lines at which a cable in that bay may leave it. */
+export function boreLinesBeside(l: LaidDeck, across: number): BoreLine[] {
+  const above = l.joists.findIndex((j) => j.at > across);
+  const i = above < 0 ? l.joists.length : above;
+  const lines = boreLinesOf(l);
+  return [...(lines[i - 1] ?? []), ...(lines[i] ?? [])];
+}
