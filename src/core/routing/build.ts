@@ -3,6 +3,7 @@ import type { House } from "../house/house";
 import { cableOf } from "../rules/catalogue";
 import { addDeck } from "./deck-lanes";
 import { type RouteGraph, compile, draft } from "./graph";
+import { joinMeetingDecks } from "./meeting-decks";
 import { addWalls, collectLines } from "./wall-lines";
 
 /** Builds the graph of all legal lines of the house. Deterministic: the same house gives the same nodes and edges in the same order. */
@@ -22,6 +23,7 @@ export function buildGraph(h: House): RouteGraph {
     const b = l.vs.findIndex((x) => same(x, v));
     if (a >= 0 && b >= 0) terminal[i] = l.node[a + b * l.us.length]!;
   });
-  h.decks.forEach((_, n) => addDeck(g, h, n, lines, terminal));
+  const joined = joinMeetingDecks(g, h);
+  h.decks.forEach((_, n) => addDeck(g, h, n, lines, terminal, joined[n]!));
   return compile(g, terminal);
 }

@@ -6,6 +6,7 @@ import { type XYZ, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { type LaidDeck, meetsPolygon, placeOn } from "../house/deck";
 import { boreLinesOf } from "./bore-lines";
+import type { Entry } from "./meeting-decks";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
 
@@ -13,13 +14,6 @@ import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
 const OFF = 8;
 /** How far a wall's drop may lie beyond the deck's edge and still enter it, mm. */
 const REACH = 300;
-
-/** A place where a cable comes into the deck, at mid-depth: node and coordinates along and across the joists. */
-interface Entry {
-  node: number;
-  along: number;
-  across: number;
-}
 
 /** A side of a bay along which cables are clipped. */
 interface Lane {
@@ -29,10 +23,17 @@ interface Lane {
   nodes: number[];
 }
 
-/** Adds one deck to the graph: entries from walls and deck points, lanes along the joists, links across bays, bores through joists. */
-export function addDeck(g: GraphDraft, h: House, n: number, lines: FaceLines[], terminal: Int32Array): void {
+/** Adds one deck to the graph: entries from walls, deck points and decks it meets, lanes along the joists, links across bays, bores through joists. */
+export function addDeck(
+  g: GraphDraft,
+  h: House,
+  n: number,
+  lines: FaceLines[],
+  terminal: Int32Array,
+  joined: readonly Entry[],
+): void {
   const l = h.decks[n]!;
-  const entries = [...wallEntries(g, h, n, lines), ...deckPoints(g, h, n, terminal)];
+  const entries = [...wallEntries(g, h, n, lines), ...deckPoints(g, h, n, terminal), ...joined];
   if (l.deck.kind === "concrete" || l.joists.length === 0) return;
   const half = l.deck.joists.breadth / 2;
   const free = freeOf(l, [

@@ -86,3 +86,58 @@ describe("into a deck from anywhere in the band under the ceiling", () => {
     expect(longest(job)).toBeLessThanOrEqual(2210);
   });
 });
+
+describe("decks that meet", () => {
+  const half = (id: string, y0: number, y1: number, more: object = {}) =>
+    deck({
+      id,
+      underside: 2415,
+      outline: [
+        { x: 0, y: y0 },
+        { x: 0, y: y1 },
+        { x: 4000, y: y1 },
+        { x: 4000, y: y0 },
+      ],
+      joists: { direction: "north-south", breadth: 47, depth: 195, spacing: 400, first: 200, bearings: [] },
+      ...more,
+    });
+  const job = (second: object, l2 = light("l2", 1000, 2300, "d2")): Job =>
+    house({
+      decks: [half("d1", 0, 1500), half("d2", 1500, 3000, second)],
+      points: [board("w0", 500), light("l1", 1000, 700, "d1"), l2],
+      circuits: [lighting("l1", "l2")],
+    });
+  const between = (j: Job) => {
+    const plan = makePlan(j);
+    expect(stops(plan)).toEqual([]);
+    return plan.runs.find((r) => r.from === "l1" && r.to === "l2")!;
+  };
+  it("joists in line: straight on along one joist, 1 600 with both drops of 97.5 and 31.5 from under the joist", () => {
+    const run = between(job({}));
+    expect(run.pathLength).toBe(1600 + 2 * (97.5 + 31.5));
+    expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
+  });
+  it("joists set over by 100: the cable crosses within the bay where they meet", () => {
+    const run = between(job({ joists: { ...half("d2", 0, 1).joists, first: 300 } }));
+    expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
+    expect(run.pathLength).toBeLessThan(2200);
+  });
+  it("joists the other way: along the last bay and then along the next deck's", () => {
+    const turned = { joists: { ...half("d2", 0, 1).joists, direction: "east-west", first: 200 } };
+    const run = between(job(turned, light("l2", 3000, 1550, "d2")));
+    expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
+  });
+  it("a step of 40 between them is taken where they meet; at different storeys they do not join", () => {
+    const run = between(job({ underside: 2455 }));
+    const along = run.legs.flatMap((l) => l.path);
+    expect(along.some(([, y]) => y === 1500)).toBe(true);
+    expect(run.pathLength).toBeLessThan(2200);
+    const apart = makePlan(job({ underside: 2415 + 195 - 49 })).runs.find((r) => r.to === "l2");
+    expect(apart === undefined || apart.legs.some((l) => l.surface.kind === "wall")).toBe(true);
+  });
+  it("a gap of more than a survey's slip is no meeting", () => {
+    const slip = (by: number) => job({ outline: half("d2", 1500 + by, 3000).outline });
+    expect(between(slip(20)).legs.some((l) => l.surface.kind === "wall")).toBe(false);
+    expect(between(slip(21)).legs.some((l) => l.surface.kind === "wall")).toBe(true);
+  });
+});
