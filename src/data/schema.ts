@@ -128,6 +128,7 @@ export const decks = pgTable(
     insulationOver: doublePrecision("insulation_over").notNull(),
     access: text("access").notNull(),
     heavyJoists: jsonb("heavy_joists").$type<Deck["heavyJoists"]>().notNull(),
+    notHeavy: jsonb("not_heavy").$type<Deck["notHeavy"]>().notNull().default([]),
     existingCuts: jsonb("existing_cuts").$type<Deck["existingCuts"]>().notNull(),
     obstacles: jsonb("obstacles").$type<Deck["obstacles"]>().notNull(),
   },

@@ -75,6 +75,9 @@ export function layDeck(deck: Deck): LaidDeck {
   };
 }
 
+/** An obstacle reaches into a span when it comes this far past the bearing, mm. */
+const IN_SPAN = 1;
+
 /** A joist as the timber rules see it, for one of its spans. */
 export const joistFor = (l: LaidDeck, span: Interval): Joist => ({
   kind: l.deck.kind === "engineered" ? "engineered" : "solid",
@@ -83,14 +86,23 @@ export const joistFor = (l: LaidDeck, span: Interval): Joist => ({
   span: span[1] - span[0],
 });
 
-/** True when the joist, by number, carries more than a floor: named as heavy, or a steel, trimmer or chimney touches it. */
-export function isHeavy(l: LaidDeck, joist: DeckJoist): boolean {
-  if (l.deck.heavyJoists.includes(joist.n)) return true;
-  return l.deck.obstacles.some((o) => {
-    if (o.kind !== "trimmer" && o.kind !== "steel") return false;
-    return joist.extent.some(([p, q]) => meetsPolygon(placeOn(l, p, joist.at), placeOn(l, q, joist.at), o.outline));
-  });
+/** What makes a span of a joist carry more than a floor: the user's word, or the steel or trimmer that bears on it. */
+export type HeavyBy = { by: "named" } | { by: "obstacle"; name: string };
+
+/** What bears on one span (from 1) of a joist, whatever the user has said against it; null where it carries a floor alone. */
+export function heavyBy(l: LaidDeck, joist: DeckJoist, span: number): HeavyBy | null {
+  if (l.deck.heavyJoists.includes(joist.n)) return { by: "named" };
+  const s = joist.spans[span - 1];
+  if (!s) return null;
+  // Over a bearing it is the wall below that bears it; only what stands in the clear span loads the joist.
+  const [a, b] = [placeOn(l, s[0] + IN_SPAN, joist.at), placeOn(l, s[1] - IN_SPAN, joist.at)];
+  const o = l.deck.obstacles.find((x) => (x.kind === "trimmer" || x.kind === "steel") && meetsPolygon(a, b, x.outline));
+  return o ? { by: "obstacle", name: o.name || o.kind } : null;
 }
+
+/** True when a span (from 1) of a joist carries more than a floor, and the user has not said otherwise. */
+export const isHeavy = (l: LaidDeck, joist: DeckJoist, span: number): boolean =>
+  heavyBy(l, joist, span) !== null && !l.deck.notHeavy.some((x) => x.joist === joist.n && x.span === span);
 
 /** Existing cuts of one span of a joist in the timber rules' form. */
 export const cutsOf = (l: LaidDeck, joist: number, span: number): Cut[] =>

@@ -153,6 +153,17 @@ export const deckSchema = z.strictObject({
   access: z.enum(["open", "boards-up", "closed"]).default("open"),
   /** Joists, by number, that carry a trimmer, partition, cylinder or steel. */
   heavyJoists: z.array(z.number().int().min(1)).max(60).default([]),
+  /** Spans that a steel or trimmer touches and that the user has found to carry no more than a floor, with how it is known. */
+  notHeavy: z
+    .array(
+      z.strictObject({
+        joist: z.number().int().min(1),
+        span: z.number().int().min(1),
+        reason: z.string().trim().min(1).max(200),
+      }),
+    )
+    .max(60)
+    .default([]),
   existingCuts: z.array(existingCutSchema).max(200).default([]),
   obstacles: z.array(obstacleSchema).max(40).default([]),
 });

@@ -309,7 +309,7 @@ function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fac
             notchSchool: schools.notch,
             notchEdge: schools.notchEdge,
             axisTolerance,
-            heavyLoad: isHeavy(l, j),
+            heavyLoad: isHeavy(l, j, s + 1),
             plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]),
           },
           `${l.deck.id}.J${j.n}`,

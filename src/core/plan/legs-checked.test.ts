@@ -103,7 +103,7 @@ describe("joists that carry more than a floor", () => {
       ...job,
       decks: [{ ...job.decks[0]!, obstacles: [{ id: "o", kind: kind as "steel", name: "", outline }] }],
     }).decks[0]!;
-    return isHeavy(l, l.joists[1]!);
+    return isHeavy(l, l.joists[1]!, 1);
   };
   it("are those that a steel or trimmer touches, and those the user names", () => {
     // Joist 2 lies at x 700.
@@ -114,6 +114,44 @@ describe("joists that carry more than a floor", () => {
     expect(at("steel", 800)).toBe(false);
     const job = house();
     const l = layHouse({ ...job, decks: [{ ...job.decks[0]!, heavyJoists: [2] }] }).decks[0]!;
-    expect(l.joists.slice(0, 3).map((j) => isHeavy(l, j))).toEqual([false, true, false]);
+    expect(l.joists.slice(0, 3).map((j) => isHeavy(l, j, 1))).toEqual([false, true, false]);
+  });
+  it("only in the span they stand in: past a bearing the same joist is free, and over the bearing it is the wall that bears", () => {
+    const job = house();
+    const steel = (y: number, more: object = {}) =>
+      layHouse({
+        ...job,
+        decks: [
+          {
+            ...job.decks[0]!,
+            joists: { ...job.decks[0]!.joists, bearings: [[1400, 1500]] },
+            obstacles: [
+              {
+                id: "o",
+                kind: "steel",
+                name: "",
+                outline: [
+                  { x: 0, y },
+                  { x: 0, y: y + 100 },
+                  { x: 8100, y: y + 100 },
+                  { x: 8100, y },
+                ],
+              },
+            ],
+            ...more,
+          },
+        ],
+      }).decks[0]!;
+    const heavy = (l: ReturnType<typeof steel>) => [1, 2].map((s) => isHeavy(l, l.joists[1]!, s));
+    expect(heavy(steel(600))).toEqual([true, false]);
+    expect(heavy(steel(2000))).toEqual([false, true]);
+    expect(heavy(steel(1400))).toEqual([false, false]);
+    expect(heavy(steel(1390))).toEqual([true, false]);
+    expect(heavy(steel(1410))).toEqual([false, true]);
+    // The user's word, with its reason, against it; for that span of that joist alone.
+    const said = { notHeavy: [{ joist: 2, span: 1, reason: "Steel stops short, seen with the boards up" }] };
+    expect(heavy(steel(600, said))).toEqual([false, false]);
+    expect(isHeavy(steel(600, said), steel(600, said).joists[2]!, 1)).toBe(true);
+    expect(heavy(steel(600, { ...said, heavyJoists: [2] }))).toEqual([false, true]);
   });
 });

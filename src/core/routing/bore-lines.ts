@@ -36,19 +36,13 @@ export function boreLinesOf(l: LaidDeck): BoreLine[][] {
 export function boreLines(l: LaidDeck, joist: DeckJoist): BoreLine[] {
   if (l.deck.kind === "engineered") return makersLines(l, joist);
   const most = Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth);
-  if (
-    l.deck.kind !== "solid-joists" ||
-    l.deck.joists.depth > timberRules.mostDepth + EPS ||
-    isHeavy(l, joist) ||
-    most < bits[0]!
-  )
-    return [];
+  if (l.deck.kind !== "solid-joists" || l.deck.joists.depth > timberRules.mostDepth + EPS || most < bits[0]!) return [];
   const out: BoreLine[] = [];
   const wanted = l.deck.boreLines.map((x) => l.origin + x);
   const any = wanted.length > 0;
   joist.spans.forEach((span, s) => {
     const length = span[1] - span[0];
-    if (overCut(l, joist, s + 1)) return;
+    if (isHeavy(l, joist, s + 1) || overCut(l, joist, s + 1)) return;
     const [near] = joistWindows(joistFor(l, span), "warranty").hole.zones;
     const drilled = l.drilled.filter((c) => c.joist === joist.n && c.span === s + 1);
     /** The hole drilled already right at a place: it may be shared, as large as it is. */
@@ -86,9 +80,8 @@ export function boreLines(l: LaidDeck, joist: DeckJoist): BoreLine[] {
 
 /** Bore lines of an engineered joist: only where the user has read in the maker's chart that a hole is allowed, and of what size. */
 function makersLines(l: LaidDeck, joist: DeckJoist): BoreLine[] {
-  if (isHeavy(l, joist)) return [];
   return joist.spans.flatMap((span, s) =>
-    l.deck.makerAllows.flatMap((w) => {
+    (isHeavy(l, joist, s + 1) ? [] : l.deck.makerAllows).flatMap((w) => {
       const most = Math.min(w.most, bits[bits.length - 1]!);
       const out = [];
       for (

@@ -141,3 +141,86 @@ describe("decks that meet", () => {
     expect(between(slip(21)).legs.some((l) => l.surface.kind === "wall")).toBe(true);
   });
 });
+
+describe("a steel", () => {
+  /** Joists east–west over two spans, 0 … 5 400 and 5 500 … 7 600, a steel across them at x 1 000; the light hangs in the second. */
+  const job = (more: object = {}): Job =>
+    house({
+      rooms: [
+        {
+          id: "r",
+          storey: "g",
+          name: "Room",
+          kind: "kitchen",
+          height: 2400,
+          outline: [
+            { x: 0, y: 0 },
+            { x: 0, y: 3000 },
+            { x: 7600, y: 3000 },
+            { x: 7600, y: 0 },
+          ],
+        },
+      ],
+      decks: [
+        deck({
+          outline: [
+            { x: 0, y: 0 },
+            { x: 0, y: 3000 },
+            { x: 7600, y: 3000 },
+            { x: 7600, y: 0 },
+          ],
+          joists: {
+            direction: "east-west",
+            depth: 200,
+            breadth: 47,
+            spacing: 400,
+            first: 300,
+            bearings: [
+              [-100, 0],
+              [5400, 5500],
+              [7600, 7700],
+            ],
+          },
+          obstacles: [
+            {
+              id: "o",
+              kind: "steel",
+              name: "Beam",
+              outline: [
+                { x: 1000, y: 0 },
+                { x: 1000, y: 3000 },
+                { x: 1120, y: 3000 },
+                { x: 1120, y: 0 },
+              ],
+            },
+          ],
+          ...more,
+        }),
+      ],
+      points: [board("w1", 6200), light("l1", 6200, 1000)],
+      circuits: [lighting("l1")],
+    });
+  it("in one span bars no bore in the next, where a quarter to two fifths of 2 100 from either bearing is 525 … 840", () => {
+    const plan = makePlan(job());
+    expect(stops(plan)).toEqual([]);
+    expect(plan.holes.length).toBeGreaterThan(0);
+    for (const o of plan.holes) {
+      expect(o.in.span).toBe(2);
+      expect(Math.min(o.at, 2100 - o.at)).toBeGreaterThanOrEqual(525);
+      expect(Math.min(o.at, 2100 - o.at)).toBeLessThanOrEqual(840);
+    }
+  });
+  it("in the same span bars them all, and the user's word with its reason frees that joist", () => {
+    const steelHere = (more: object = {}): Job => {
+      const j = job(more);
+      const d = j.decks[0]!;
+      const outline = d.obstacles[0]!.outline.map((p) => ({ ...p, x: p.x + 6300 }));
+      return { ...j, decks: [{ ...d, obstacles: [{ ...d.obstacles[0]!, outline }] }] };
+    };
+    expect(makePlan(steelHere()).holes.filter((o) => o.in.span === 2)).toEqual([]);
+    const notHeavy = [3, 4, 5, 6, 7].map((joist) => ({ joist, span: 2, reason: "Hung from above, seen from the loft" }));
+    const freed = makePlan(steelHere({ notHeavy }));
+    expect(freed.holes.filter((o) => o.in.span === 2).length).toBeGreaterThan(0);
+    expect(stops(freed)).toEqual([]);
+  });
+});

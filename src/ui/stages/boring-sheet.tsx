@@ -56,10 +56,14 @@ export function BoringSheet() {
       {decks.map((l) => {
         const lines = chalkLines(l, plan);
         const asks = l.joists.flatMap((j) =>
-          j.spans[0]
-            ? joistRefusals(joistFor(l, j.spans[0]), isHeavy(l, j), `J${j.n}`).map((f) => ({ n: j.n, f: findingOf(f) }))
-            : [],
+          j.spans.flatMap((s, i) =>
+            joistRefusals(joistFor(l, s), isHeavy(l, j, i + 1), `J${j.n}`).map((f) => ({
+              n: j.spans.length > 1 ? `${j.n} span ${i + 1}` : `${j.n}`,
+              f: findingOf(f),
+            })),
+          ),
         );
+        const spans = l.joists.reduce((sum, j) => sum + j.spans.length, 0);
         const rules = [...new Map(asks.map((a) => [`${a.f.rule} ${a.f.measured ?? ""}`, a.f])).entries()];
         return (
           <section key={l.deck.id} className="mb-4" aria-label={l.deck.name}>
@@ -68,8 +72,8 @@ export function BoringSheet() {
               const who = asks.filter((a) => `${a.f.rule} ${a.f.measured ?? ""}` === key);
               return (
                 <p key={key} className="text-[13.5px] font-medium text-stop">
-                  ✕ {who.length === l.joists.length ? "All joists" : `Joist ${who.map((a) => a.n).join(", ")}`}:{" "}
-                  {f.message} {f.remedy}
+                  ✕ {who.length === spans ? "All joists" : `Joist ${who.map((a) => a.n).join(", ")}`}: {f.message}{" "}
+                  {f.remedy}
                 </p>
               );
             })}

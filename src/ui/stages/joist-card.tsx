@@ -1,15 +1,44 @@
 "use client";
 import { worded } from "../../core/words/findings";
 import { mm, most } from "../../core/base/figures";
-import { isHeavy, joistFor } from "../../core/house/deck";
+import { type HeavyBy, heavyBy, isHeavy, joistFor } from "../../core/house/deck";
 import { joistRefusals } from "../../core/trades/timber/check-joist";
 import { joistWindows } from "../../core/trades/timber/joist";
 import { boreMargins } from "../../core/trades/timber/boring";
+import type { Deck } from "../../core/job/model";
 import { say } from "../job/edits";
 import { change, edit, useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
-import { NumberField } from "../kit/field";
+import { NumberField, TextField } from "../kit/field";
 import { Gauge } from "../kit/gauge";
+
+/** What bears on the span, and the user's word against it with how it is known, which stands in the job. */
+function HeavyWord({ deck, joist, span, by }: { deck: Deck; joist: number; span: number; by: HeavyBy | null }) {
+  if (!by) return null;
+  if (by.by === "named")
+    return <p className="mt-1 text-[13px] text-soft">Named as a heavy joist of this deck in Survey.</p>;
+  const said = deck.notHeavy.find((x) => x.joist === joist && x.span === span);
+  const others = deck.notHeavy.filter((x) => x !== said);
+  const put = (notHeavy: Deck["notHeavy"]): string | null => edit([change("decks", deck.id, { ...deck, notHeavy })]);
+  return (
+    <div className="mt-1 grid gap-1 border-l-4 border-warn pl-2 text-[13.5px]">
+      <p>
+        {by.name} bears on this span.{" "}
+        {said
+          ? "It was judged to carry no more than a floor:"
+          : "If it does not, say how you know; that stands in the job."}
+      </p>
+      <TextField
+        label="It does not bear here, because"
+        name="not heavy"
+        required={false}
+        most={200}
+        value={said?.reason ?? ""}
+        onCommit={(reason) => put(reason ? [...others, { joist, span, reason }] : others)}
+      />
+    </div>
+  );
+}
 
 /** One span of one joist: its windows, limits and bores. */
 export function JoistCard({ deck, joist, span }: { deck: string; joist: number; span: number }) {
@@ -21,7 +50,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
   if (!l || !j || !s)
     return <p className="text-soft">This joist has no clear span here: look at the bearings in Survey.</p>;
   const model = joistFor(l, s);
-  const refusals = worded(joistRefusals(model, isHeavy(l, j), `J${joist}`));
+  const refusals = worded(joistRefusals(model, isHeavy(l, j, span), `J${joist}`));
   const w = joistWindows(model, school);
   const bores = (plan?.holes ?? [])
     .filter((o) => o.in.deck === deck && o.in.joist === joist && o.in.span === span)
@@ -79,6 +108,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
           ))}
         </dl>
       )}
+      <HeavyWord deck={l.deck} joist={joist} span={span} by={heavyBy(l, j, span)} />
       <h3 className="mt-2 text-[14px]">Holes here</h3>
       {bores.length ? (
         <ul>

@@ -1,0 +1,1 @@
+ALTER TABLE "decks" ADD COLUMN "not_heavy" jsonb DEFAULT '[]'::jsonb NOT NULL;
