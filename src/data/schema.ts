@@ -10,7 +10,18 @@ import {
   timestamp,
   uniqueIndex,
 } from "drizzle-orm/pg-core";
-import type { Circuit, Deck, Dwelling, Forbidden, FoundTrunking, Pin, Point, Room, Settings } from "../core/job/model";
+import type {
+  Circuit,
+  Deck,
+  Dwelling,
+  Forbidden,
+  FoundTrunking,
+  Pin,
+  Point,
+  Room,
+  Settings,
+  Wall,
+} from "../core/job/model";
 
 /** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
 
@@ -74,6 +85,7 @@ export const walls = pgTable(
     thickness: doublePrecision("thickness").notNull(),
     insulated: boolean("insulated").notNull(),
     backing: text("backing").notNull(),
+    studs: jsonb("studs").$type<Wall["studs"]>(),
     foilBacked: boolean("foil_backed").notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],

@@ -24,6 +24,7 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
   await pg.execute(sql`delete from pins where job_id = ${jobId}`);
   for (const line of [
     'alter table "decks" drop column "not_heavy"',
+    'alter table "walls" drop column "studs"',
     'drop index "edits_key"',
     'alter table "site_entries" drop column "held"',
     'alter table "pins" drop column "number"',

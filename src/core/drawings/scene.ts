@@ -50,6 +50,7 @@ export type Layer =
   | "FIXTURES"
   | "KEPT-FREE"
   | "FOUND"
+  | "STUDS"
   | "ZONES"
   | "DECKS"
   | "JOISTS"

@@ -56,6 +56,31 @@ describe("the scene of a wall", () => {
     }
     expect(bands.some((b) => b.points[0]![1] !== b.points[1]![1])).toBe(true);
   });
+  it("draws the studs of a stud wall where they stand, those nobody has looked for as two dashed edges, and its noggins", () => {
+    const studs = { spacing: 600, first: 500, breadth: 40, noggins: [1200] };
+    const given = withWall({ build: "stud", thickness: 100, studs });
+    const f = face(given);
+    const shapes = on(wallScene(given, f), "STUDS");
+    const at = f.studs!.studs.map((s) => s.at);
+    expect(shapes).toHaveLength(at.length + 1);
+    const second = shapes.find((s) => s.kind === "line" && s.id === `${first} stud 2`)!;
+    expect(box(second)).toEqual({ x0: 480, y0: -f.shape.height, x1: 520, y1: 0 });
+    expect(box(shapes[shapes.length - 1]!)).toEqual({ x0: 0, y0: -1220, x1: f.shape.length, y1: -1180 });
+    const unknown = withWall({ build: "stud", thickness: 100, studs: null });
+    const rows = lines(wallScene(unknown, face(unknown)), "STUDS");
+    const inner = face(unknown).studs!.studs.filter((s) => !s.known).length;
+    expect(rows.filter((s) => s.dash)).toHaveLength(2 * inner);
+    const masonry = withWall({ build: "masonry" });
+    expect(on(wallScene(masonry, face(masonry)), "STUDS")).toEqual([]);
+  });
+  it("names an opening given on the other face by the room it was given in", () => {
+    const door = { id: "dd", wall: "r1w0", kind: "door" as const, u: 900, v: 0, width: 800, height: 2040 };
+    const h = layHouse({ ...job, openings: [...job.openings, door] });
+    const other = h.faces[h.faceOfWall.get("r0w2")!]!;
+    expect(said(on(wallScene(h, other), "NAMES")).some((t) => t === "door 800, from Room 2")).toBe(true);
+    const own = h.faces[h.faceOfWall.get("r1w0")!]!;
+    expect(said(on(wallScene(h, own), "NAMES"))).toContain("door 800");
+  });
   it("draws every zone once, hatched by kind, and none when zones are not wanted or there is no wall", () => {
     const f = house.faces.find((x) => x.points.length > 0)!;
     const zones = lines(wallScene(house, f), "ZONES");

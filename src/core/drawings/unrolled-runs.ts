@@ -66,6 +66,10 @@ export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
       }
     }
   }
+  for (const o of plan?.holes ?? []) {
+    const w = byWall.get(o.in.wall ?? "");
+    if (w) holes.push({ id: o.id, ...onWall(w, o.centre), diameter: o.diameter });
+  }
   spread(legs);
   return { walls, legs, holes, width: strip.width, height: strip.height };
 }

@@ -1,3 +1,4 @@
+import { topAt } from "../base/ceiling";
 import { mm } from "../base/figures";
 import type { UV } from "../base/rect";
 import { type Face, type House, decksOfFace } from "../house/house";
@@ -112,6 +113,37 @@ function keptFreeShapes(h: WallHouse, f: Face): Shape[] {
   return p.shapes;
 }
 
+/** The timbers of a stud wall: those that are known in full, a row nobody has looked for dashed and faint. */
+function studShapes(f: Face): Shape[] {
+  const p = pen({ layer: "STUDS" });
+  const { studs } = f;
+  if (!studs) return p.shapes;
+  const half = studs.breadth / 2;
+  const top = (u: number): number => (f.shape.top ? topAt(f.shape.top, u) : f.shape.height);
+  for (const s of studs.studs) {
+    const [u0, u1] = [Math.max(0, s.at - half), Math.min(f.shape.length, s.at + half)];
+    const id = `${f.wall.id} stud ${s.n}`;
+    if (s.known) p.rect(u0, -top(s.at), u1 - u0, top(s.at), "timber", "timberline", { id, width: 0.7, cover: 0.45 });
+    else
+      for (const u of [u0, u1])
+        p.line(
+          [
+            [u, -top(s.at)],
+            [u, 0],
+          ],
+          "timberline",
+          { id, width: 0.7, dash: [4, 4] },
+        );
+  }
+  for (const v of studs.noggins)
+    p.rect(0, -(v + half), f.shape.length, studs.breadth, "timber", "timberline", {
+      id: `${f.wall.id} noggins ${v}`,
+      width: 0.7,
+      cover: 0.45,
+    });
+  return p.shapes;
+}
+
 /** Trunkings found on the wall, to the width of their size. */
 function foundShapes(h: WallHouse, f: Face): Shape[] {
   const p = pen({ layer: "FOUND" });
@@ -195,6 +227,7 @@ export function wallScene(h: WallHouse, f: Face, zones = true): Shape[] {
   const { over, under } = decksOfFace(h, f);
   return [
     ...p.shapes,
+    ...studShapes(f),
     ...(zones && !open ? zoneShapes(f.zones) : []),
     ...fixtureShapes(h, f),
     ...openingShapes(f),

@@ -1,8 +1,9 @@
 import { layHouse } from "../house/house";
 import type { Job } from "../job/model";
-import { boringOrder } from "../trades/timber/boring";
+import { boringOrder, wallHoles } from "../trades/timber/boring";
+import { holeWords } from "../words/holes";
 import { totals } from "../plan/take-off";
-import type { Plan } from "../laid/laid";
+import type { Hole, Plan } from "../laid/laid";
 import { toCsv } from "./csv";
 
 const round = (x: number, places = 1): number => Number(x.toFixed(places));
@@ -44,40 +45,43 @@ export function cutListCsv(job: Job, plan: Plan): string {
   );
 }
 
-/** Boring schedule: bores in joists in the order a person walks, chalk line by chalk line, then holes in walls; lengths in mm. */
+/** Boring schedule: bores in joists in the order a person walks, chalk line by chalk line, then those in studs and walls, wall by wall. */
 export function boringCsv(job: Job, plan: Plan): string {
   const h = layHouse(job);
-  const deck = new Map(job.decks.map((d) => [d.id, d.name]));
-  const wall = new Map(
-    job.walls.map((w) => [w.id, `wall ${w.index + 1} of ${job.rooms.find((r) => r.id === w.room)?.name ?? w.room}`]),
-  );
+  const row = (o: Hole, line: number | ""): (string | number)[] => {
+    const w = holeWords(h, o);
+    return [
+      w.of,
+      line,
+      o.in.joist ?? "",
+      o.in.span ?? "",
+      w.timber,
+      w.room,
+      round(o.at),
+      w.from,
+      round(o.fromTop),
+      w.height,
+      o.diameter,
+      o.runs.length,
+      o.plated ? "yes" : "no",
+    ];
+  };
   return toCsv(
-    ["in", "line", "joist", "span", "from bearing mm", "from top mm", "diameter mm", "cables", "plate"],
     [
-      ...boringOrder(h, plan).map((s): (string | number)[] => [
-        deck.get(s.deck) ?? s.deck,
-        s.line,
-        s.joist,
-        s.hole.in.span ?? 1,
-        round(s.hole.at),
-        round(s.hole.fromTop),
-        s.hole.diameter,
-        s.hole.runs.length,
-        s.hole.plated ? "yes" : "no",
-      ]),
-      ...plan.holes
-        .filter((o) => o.in.kind !== "joist")
-        .map((o): (string | number)[] => [
-          wall.get(o.in.wall ?? "") ?? "",
-          "",
-          "",
-          "",
-          round(o.at),
-          round(o.fromTop),
-          o.diameter,
-          o.runs.length,
-          "no",
-        ]),
+      "in",
+      "line",
+      "joist",
+      "span",
+      "timber",
+      "room",
+      "at mm",
+      "from",
+      "from top mm",
+      "height",
+      "diameter mm",
+      "cables",
+      "plate",
     ],
+    [...boringOrder(h, plan).map((s) => row(s.hole, s.line)), ...wallHoles(h, plan).map((o) => row(o, ""))],
   );
 }

@@ -1,11 +1,15 @@
 import { topEdge } from "../base/ceiling";
 import { type XY, distanceToOutline, insidePolygon } from "../base/polygon";
-import { type WallFrame, type XYZ, toFace, toSpace, wallFrame } from "../base/wall-frame";
+import { type XYZ, toFace, toSpace, wallFrame } from "../base/wall-frame";
 import { boxOf, plateOf } from "../rules/accessories";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 import { type LaidDeck, layDeck } from "./deck";
-import { type SeenOpening, openingsSeen, ownOpenings, reversePoints } from "./through-wall";
-import { type OpeningOnFace, type PointOnFace, type WallFaceShape, type Zone, wallZones } from "./wall-zones";
+import type { Face } from "./face";
+import { studsOf } from "./studs";
+import { openingsSeen, ownOpenings, reversePoints } from "./through-wall";
+import { type OpeningOnFace, type PointOnFace, wallZones } from "./wall-zones";
+
+export type { Face } from "./face";
 import type { Job, Opening, Point, Room, Wall } from "../job/model";
 
 /** A point where it stands in the house. */
@@ -18,29 +22,6 @@ export interface PlacedPoint {
   /** Number of its deck, or −1. */
   deck: number;
   space: XYZ;
-}
-
-/** One wall face of a room with all that is on it. */
-export interface Face {
-  n: number;
-  wall: Wall;
-  room: Room;
-  frame: WallFrame;
-  /** z of the floor. */
-  floor: number;
-  /** Its openings are all holes of the wall, on whichever face they were given. */
-  shape: WallFaceShape;
-  /** The openings it sees, its own first. */
-  openings: SeenOpening[];
-  points: PointOnFace[];
-  /** Points on the other face of the same wall, in this face's u. */
-  reverse: PointOnFace[];
-  zones: Zone[];
-  /** Faces of the neighbouring walls of the room, by number, left and right. */
-  left: number;
-  right: number;
-  /** Faces of other rooms on the other side of this wall. */
-  opposite: number[];
 }
 
 /** The job laid out in space: what the router, the checker and the drawings all look at. */
@@ -95,6 +76,7 @@ export function facesOfRoom(
         ...(room.slopes.length ? { top: topEdge(room, wall.index) } : {}),
       },
       openings: ownOpenings(openingsOf(wall.id), room.name),
+      studs: null,
       points: [],
       reverse: [],
       zones: [],
@@ -125,6 +107,7 @@ export function dressFace(f: Face, faces: readonly Face[]): void {
   const { seen, holes } = openingsSeen(f, faces);
   f.openings = seen;
   f.shape = { ...f.shape, openings: holes };
+  f.studs = studsOf(f, faces);
   f.reverse = reversePoints(f, faces);
   // Out of doors nothing is hidden in the face, and a side without a wall has none: no zones there.
   f.zones = f.room.kind === "yard" || f.wall.build === "open" ? [] : wallZones(f.shape, f.points, f.reverse);

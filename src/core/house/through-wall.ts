@@ -3,17 +3,8 @@ import { type Rect, overlap, rectAround, rectOf } from "../base/rect";
 import { tidy } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import type { Opening } from "../job/model";
-import type { Face } from "./house";
+import type { Face, SeenOpening } from "./face";
 import type { OpeningOnFace, PointOnFace } from "./wall-zones";
-
-/** An opening as seen from one face, mm from its left and floor: one given on this face, or on the other face of the same wall. */
-export interface SeenOpening extends OpeningOnFace {
-  id: string;
-  kind: Opening["kind"];
-  /** The wall on whose face it was given, and the name of its room. */
-  wall: string;
-  room: string;
-}
 
 /** The openings given on a face itself. */
 export const ownOpenings = (list: readonly Opening[], room: string): SeenOpening[] =>

@@ -40,6 +40,18 @@ export const roomSchema = z.strictObject({
 
 /** `open`: no wall there, the edge of a yard or a room that goes on. */
 export const wallBuilds = ["masonry", "dry-lined", "stud", "metal-stud", "open"] as const;
+/** The timbers of a stud wall, mm, from its left end seen from its room. */
+export const studsSchema = z.strictObject({
+  /** Centre to centre. */
+  spacing: z.number().min(150).max(1200),
+  /** From the wall's left end to the centre of the first stud of the row. */
+  first: length0,
+  breadth: z.number().min(20).max(150).default(38),
+  /** From board to board; left out, the wall's thickness less its two boards. */
+  depth: z.number().min(38).max(400).nullable().default(null),
+  /** Rows of noggins: their middle above the floor. */
+  noggins: z.array(length0).max(10).default([]),
+});
 export const wallSchema = z.strictObject({
   id: idSchema,
   room: idSchema,
@@ -49,6 +61,8 @@ export const wallSchema = z.strictObject({
   insulated: z.boolean().default(false),
   backing: z.enum(["outside", "room", "party"]).default("room"),
   foilBacked: z.boolean().default(false),
+  /** Where the studs of a stud wall are; null where nobody has looked. */
+  studs: studsSchema.nullable().default(null),
 });
 
 export const openingSchema = z.strictObject({

@@ -38,10 +38,13 @@ export const holeSchema = z.object({
     joist: z.number().optional(),
     span: z.number().optional(),
     wall: z.string().optional(),
+    /** In the timber of a stud wall: which part of it, and for a stud its number from the wall's left end. */
+    part: z.enum(["stud", "noggin", "head-plate", "sole-plate"]).optional(),
+    stud: z.number().optional(),
   }),
-  /** Joist: from the left bearing of its span. Wall: u from the left end. */
+  /** Joist: from the left bearing of its span. Wall and stud: u from the left end. */
   at: z.number(),
-  /** Joist: from its top edge. Wall: from the ceiling. */
+  /** Joist: from its top edge. Wall and stud: from the ceiling. */
   fromTop: z.number(),
   centre: xyz,
   diameter: z.number(),

@@ -12,6 +12,9 @@ import { HOLE_FILL } from "../rules/bits";
 import { overall, section } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { type Fact, type Where, fact } from "../rules/fact";
+import { checkStud } from "../trades/timber/stud";
+import { studAt } from "../house/studs";
+import { studCrossings } from "../house/stud-crossings";
 import { checkJoist } from "../trades/timber/check-joist";
 import { type LaidDeck, cutsOf, isHeavy, joistFor, makerAllows, meetsPolygon } from "../house/deck";
 import { overCut } from "../trades/timber/over-cut";
@@ -48,6 +51,8 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
     run.legs.forEach((leg, i) => {
       const where = { run: run.id, leg: i };
       if (leg.surface.kind === "wall") out.push(...checkWallLeg(h, run, leg, { ...where, wall: leg.surface.id }));
+      if (leg.surface.kind === "wall" && leg.method === "stud-void")
+        out.push(...checkVoidLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
       if (leg.surface.kind === "deck")
         out.push(...checkDeckLeg(h, run, leg, { ...where, deck: leg.surface.id }, p.holes));
       if (leg.surface.kind === "through")
@@ -278,6 +283,31 @@ function checkThroughLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes
   return hole || !faceOf(h, leg) ? [] : [fact("hole.missing", "run", run.id, { case: "wall", where })];
 }
 
+/** How far a hole of a bundle may stand above or beside the line its cables lie on, mm: half the width of a strip. */
+const OF_BUNDLE = 75;
+
+/** Every stud, noggin and plate on the way of a cable in a stud wall has its hole. */
+function checkVoidLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: readonly Hole[]): Fact[] {
+  const f = faceOf(h, leg);
+  if (!f?.studs) return [];
+  const out: Fact[] = [];
+  const own = holes.filter((o) => o.in.kind === "stud" && o.in.wall === f.wall.id && o.runs.includes(run.id));
+  for (let i = 1; i < leg.path.length; i++) {
+    const [a, b] = [toFace(f.frame, leg.path[i - 1]!), toFace(f.frame, leg.path[i]!)];
+    const stud = Math.abs(a.u - b.u) < Math.abs(a.v - b.v) ? studAt(f.studs, a.u) : null;
+    if (stud) out.push(fact("timber.in-joist", "run", run.id, { case: "stud", where, of: { stud: stud.n } }));
+    for (const c of studCrossings(f, a, b)) {
+      const [du, dv] = c.part === "stud" ? [1.5 * PENCIL, OF_BUNDLE] : [OF_BUNDLE, 1.5 * PENCIL];
+      const there = own.some(
+        (o) => o.in.part === c.part && Math.abs(o.at - c.u) <= du && Math.abs(f.shape.height - o.fromTop - c.v) <= dv,
+      );
+      if (!there)
+        out.push(fact("hole.missing", "run", run.id, { case: c.part, where: { ...where, at: c.u }, of: { v: c.v } }));
+    }
+  }
+  return out;
+}
+
 function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fact[] {
   const out: Fact[] = [];
   const { schools, axisTolerance } = h.job.settings;
@@ -327,6 +357,10 @@ function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fac
       });
   }
   for (const o of holes) {
+    const timber = o.in.kind === "stud" ? h.faces[h.faceOfWall.get(o.in.wall ?? "") ?? -1]?.studs : null;
+    if (timber)
+      for (const f of checkStud(timber.depth, o.diameter, timber.depth / 2, true).facts)
+        out.push({ ...f, subject: { kind: "hole", id: o.id }, where: placeOfHole(o) });
     const through = o.runs.flatMap((r) => cableOf(runOf.get(r)?.cable ?? "", h.catalogue) ?? []);
     const area = through.reduce((sum, c) => sum + section(c), 0);
     const fill = area / ((Math.PI * o.diameter ** 2) / 4);

@@ -1,9 +1,11 @@
 import { within } from "../base/interval";
 import { EPS, tidy } from "../base/tolerance";
-import { type XYZ, toFace } from "../base/wall-frame";
+import { type XYZ, toFace, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { bitFor, bits, wallDrills } from "../rules/bits";
 import { cableOf } from "../rules/catalogue";
+import { studCrossings } from "../house/stud-crossings";
+import type { Cable } from "../rules/cables";
 import type { LaidRun } from "../routing/lay";
 import { timberRules } from "../rules/timber";
 import type { Hole } from "../laid/laid";
@@ -16,7 +18,7 @@ const SHARED = 1;
  * hole drilled for a run that is done stays as it was drilled, and others may share it.
  */
 export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
-  const found: { hole: Omit<Hole, "diameter" | "plated" | "id">; most: number; done: Hole | null }[] = [];
+  const found: Found[] = [];
   const add = (hole: Omit<Hole, "diameter" | "plated" | "id">, most: number): void => {
     const there = found.find(
       (f) =>
@@ -25,6 +27,7 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
         f.hole.in.joist === hole.in.joist &&
         f.hole.in.span === hole.in.span &&
         f.hole.in.wall === hole.in.wall &&
+        f.hole.in.part === hole.in.part &&
         Math.abs(f.hole.at - hole.at) <= SHARED &&
         Math.abs(f.hole.fromTop - hole.fromTop) <= SHARED,
     );
@@ -49,6 +52,8 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
         const a = leg.path[i - 1]!;
         const b = leg.path[i]!;
         if (leg.surface.kind === "deck") joistCrossings(h, leg.surface.id, a, b, run.id, add);
+        if (leg.surface.kind === "wall" && leg.method === "stud-void")
+          wallCrossings(h, leg.surface.id, a, b, run.id, add);
         if (leg.surface.kind === "through") {
           const face = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
           if (!face) continue;
@@ -66,9 +71,18 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
         }
       }
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
+  const fits = (of: readonly string[], most: number): boolean =>
+    bitFor(
+      of.map((r) => cableOfRun.get(r)!),
+      most,
+      wallDrills,
+    ) !== null;
   return found
+    .flatMap((f) => (f.hole.in.kind === "stud" && !f.done ? besideEachOther(f, fits) : [f]))
     .map(({ hole, most, done }): Hole => {
       if (done) return { ...done, runs: hole.runs };
+      if (hole.in.kind === "stud")
+        return { id: studHoleId(hole), ...hole, diameter: bitThrough(hole.runs, most, cableOfRun), plated: false };
       const diameter =
         bitFor(
           hole.runs.map((r) => cableOfRun.get(r)!),
@@ -87,6 +101,72 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
       return { id, ...hole, diameter, plated };
     })
     .sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
+}
+
+type Found = { hole: Omit<Hole, "diameter" | "plated" | "id">; most: number; done: Hole | null };
+
+const figure = (x: number): string => String(Math.round(x * 10) / 10).replace(".", "_");
+const studHoleId = (o: Found["hole"]): string =>
+  `${o.in.wall}.${o.in.part}${o.in.stud ?? ""}.${figure(o.at)}.${figure(o.fromTop)}`;
+
+/** Bit for cables in one hole of a stud or plate; where the timber takes none that large, the one they need: the checker stops it. */
+function bitThrough(runs: readonly string[], most: number, cableOfRun: ReadonlyMap<string, Cable>): number {
+  const cables = runs.map((r) => cableOfRun.get(r)!);
+  return bitFor(cables, most, wallDrills) ?? bitFor(cables, Infinity, wallDrills) ?? wallDrills[wallDrills.length - 1]!;
+}
+
+/** Holes of one stud or plate stand this many times the largest bit that it takes apart, as in a joist. */
+const ASIDE = 3;
+
+/**
+ * Where the cables at one place do not all fit into a hole that the stud takes, they go through several: in a stud one above the
+ * other, in a plate or noggin side by side. The first stays where they lie.
+ */
+function besideEachOther(f: Found, fits: (runs: readonly string[], most: number) => boolean): Found[] {
+  const groups: string[][] = [];
+  for (const r of f.hole.runs) {
+    const there = groups.find((g) => fits([...g, r], f.most));
+    if (there) there.push(r);
+    else groups.push([r]);
+  }
+  const step = ASIDE * Math.min(f.most, bits[bits.length - 1]!);
+  return groups.map((runs, k) => {
+    const by = Math.ceil(k / 2) * (k % 2 ? 1 : -1) * step;
+    const upright = f.hole.in.part === "stud";
+    return {
+      ...f,
+      hole: {
+        ...f.hole,
+        runs,
+        at: tidy(f.hole.at + (upright ? 0 : by)),
+        fromTop: tidy(f.hole.fromTop + (upright ? by : 0)),
+      },
+    };
+  });
+}
+
+/** The studs, noggins and plates that a stretch in the void of a stud wall goes through. */
+function wallCrossings(
+  h: House,
+  wall: string,
+  a: XYZ,
+  b: XYZ,
+  run: string,
+  add: (hole: Found["hole"], most: number) => void,
+): void {
+  const f = h.faces[h.faceOfWall.get(wall) ?? -1];
+  if (!f?.studs) return;
+  for (const c of studCrossings(f, toFace(f.frame, a), toFace(f.frame, b)))
+    add(
+      {
+        in: { kind: "stud", wall, part: c.part, ...(c.stud === undefined ? {} : { stud: c.stud }) },
+        at: tidy(c.u),
+        fromTop: tidy(f.shape.height - c.v),
+        centre: [...toSpace(f.frame, c)],
+        runs: [run],
+      },
+      timberRules.hole.size * f.studs.depth,
+    );
 }
 
 function joistCrossings(

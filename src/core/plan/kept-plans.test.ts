@@ -24,7 +24,7 @@ function linesOf(plan: Plan): string[] {
     ),
     ...plan.holes.map(
       (o) =>
-        `hole ${o.in.kind} ${o.in.joist ?? o.in.wall ?? ""} at ${tenth(o.at)} Ø ${o.diameter} for ${o.runs.length}${o.plated ? " plated" : ""}`,
+        `hole ${o.in.part ?? o.in.kind} ${o.in.joist ?? o.in.wall ?? ""} at ${tenth(o.at)} Ø ${o.diameter} for ${o.runs.length}${o.plated ? " plated" : ""}`,
     ),
     ...plan.takeoff.map((t) => `buy ${t.item} ${t.size} ${tenth(t.quantity)} ${t.unit} for ${t.circuit ?? "all"}`),
     ...plan.ends.map((e) => `end ${e.point} ${e.run} ${e.entry} ${JSON.stringify(e.measures)}`),

@@ -14,6 +14,9 @@ const WET = 4;
 const ASKED = 0.25;
 const NOT_ASKED = 4;
 
+/** Price of a hole in a stud or plate, as a share of that of a bore in a joist: it is quicker, and often shared. */
+const STUD_HOLE = 0.5;
+
 /** Conductors from which cables warm each other in a bundle, mm², and what each such neighbour costs, mm of cable. */
 const WARM_CSA = 2.5;
 const GROUPING = 6;
@@ -49,6 +52,7 @@ export function edgeCosts(h: House, g: RouteGraph, c: Circuit, opened: Uint8Arra
     let once = 0;
     if (kind === EDGE.wall) {
       if (chased(h, c, ref)) perMm += cost.chase;
+      else if (hidden) once = g.timbers[e]! * STUD_HOLE * cost.bore;
       if (g.wet[e]) perMm += WET;
       if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > h.faces[ref]!.floor + LADDER) perMm += cost.height;
     } else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(g.ref2[e]!);

@@ -218,7 +218,11 @@ describe("a steel", () => {
       return { ...j, decks: [{ ...d, obstacles: [{ ...d.obstacles[0]!, outline }] }] };
     };
     expect(makePlan(steelHere()).holes.filter((o) => o.in.span === 2)).toEqual([]);
-    const notHeavy = [3, 4, 5, 6, 7].map((joist) => ({ joist, span: 2, reason: "Hung from above, seen from the loft" }));
+    const notHeavy = [3, 4, 5, 6, 7].map((joist) => ({
+      joist,
+      span: 2,
+      reason: "Hung from above, seen from the loft",
+    }));
     const freed = makePlan(steelHere({ notHeavy }));
     expect(freed.holes.filter((o) => o.in.span === 2).length).toBeGreaterThan(0);
     expect(stops(freed)).toEqual([]);

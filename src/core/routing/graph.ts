@@ -40,6 +40,8 @@ export interface GraphDraft {
   hidden: number[];
   /** 1 where the edge lies behind a bath or a bowl. */
   wet: number[];
+  /** Studs, noggins and plates on the way of a wall edge. */
+  timbers: number[];
   bores: BorePlace[];
 }
 
@@ -57,6 +59,7 @@ export const draft = (): GraphDraft => ({
   box: [],
   hidden: [],
   wet: [],
+  timbers: [],
   bores: [],
 });
 
@@ -73,6 +76,7 @@ export interface EdgeFacts {
   box?: number;
   hidden?: boolean;
   wet?: boolean;
+  timbers?: number;
 }
 
 export function addEdge(
@@ -96,6 +100,7 @@ export function addEdge(
   g.box.push(facts.box ?? -1);
   g.hidden.push(facts.hidden === false ? 0 : 1);
   g.wet.push(facts.wet ? 1 : 0);
+  g.timbers.push(facts.timbers ?? 0);
   return g.a.length - 1;
 }
 
@@ -118,6 +123,7 @@ export interface RouteGraph {
   box: Int32Array;
   hidden: Uint8Array;
   wet: Uint8Array;
+  timbers: Uint8Array;
   /** 0 along x, 1 along y, 2 upright: a change of axis on the way is a bend. */
   axis: Uint8Array;
   first: Int32Array;
@@ -163,6 +169,7 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     box: Int32Array.from(g.box),
     hidden: Uint8Array.from(g.hidden),
     wet: Uint8Array.from(g.wet),
+    timbers: Uint8Array.from(g.timbers),
     axis,
     first,
     edges,

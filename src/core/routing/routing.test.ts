@@ -127,8 +127,9 @@ describe("the search", () => {
           presets.holes.cost,
         );
         const plan = makePlan(single);
-        const used = plan.holes.length;
-        // Breadth first over (node), edges of no bore first: the least number of holes to every node.
+        // A hole in a stud or plate is half the price of one in a joist or wall.
+        const used = plan.holes.reduce((sum, o) => sum + (o.in.kind === "stud" ? 1 : 2), 0);
+        // Every node again and again until none gets cheaper: the least price of holes to every node.
         const least = new Array<number>(g.nodes).fill(Infinity);
         const from = g.terminal[h.points.findIndex((q) => q.point.kind === "board")]!;
         least[from] = 0;
@@ -139,16 +140,16 @@ describe("the search", () => {
             const e = g.edges[k]!;
             if (!g.hidden[e]) continue;
             const to = g.a[e] === n ? g.b[e]! : g.a[e]!;
-            const c = least[n]! + (g.kind[e] === EDGE.bore || g.kind[e] === EDGE.through ? 1 : 0);
+            const c = least[n]! + (g.kind[e] === EDGE.bore || g.kind[e] === EDGE.through ? 2 : 0) + g.timbers[e]!;
             if (c < least[to]!) {
               least[to] = c;
-              if (c === least[n]) queue.unshift(to);
-              else queue.push(to);
+              queue.push(to);
             }
           }
         }
         const exact = least[g.terminal[h.pointOfId.get(p.point.id)!]!]!;
-        expect(used).toBeGreaterThanOrEqual(exact);
+        // An end that stands right on a stud is counted on the way, but nothing is drilled behind its own plate.
+        expect(used).toBeGreaterThanOrEqual(exact - 2);
         expect(used).toBeLessThanOrEqual(Math.ceil(exact * 1.1));
       }
     }

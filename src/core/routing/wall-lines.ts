@@ -7,6 +7,7 @@ import { toFace, toSpace } from "../base/wall-frame";
 import { type Face, type House, deckReaches, decksOfFace } from "../house/house";
 import type { LaidDeck } from "../house/deck";
 import { BAND, THIN_WALL } from "../house/wall-zones";
+import { BESIDE_STUD, studAt } from "../house/studs";
 import { zoneUnion } from "../house/zone-union";
 import { boreLinesBeside } from "./bore-lines";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
@@ -105,6 +106,10 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
   for (const p of f.points) {
     us.push(p.u);
     vs.push(p.v);
+    // Behind the middle of the plate stands a stud: the cable goes beside it.
+    const stud = studAt(f.studs, p.u);
+    const side = stud ? f.studs!.breadth / 2 + BESIDE_STUD : 0;
+    if (stud) us.push(...[stud.at - side, stud.at + side].filter((u) => Math.abs(u - p.u) <= p.width / 2));
     for (const d of rising) {
       const u = nearestRise(f, p.u, p.width / 2 - CLEAR, d);
       if (u !== null) us.push(u);
@@ -174,6 +179,15 @@ export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: b
   for (const l of lines) for (const o of l.face.opposite) if (o > l.face.n) addThrough(g, l, lines[o]!);
 }
 
+/** Studs on a level stretch, noggins and plates on a plumb one: a timber right at its end counts for the stretch that ends there. */
+function timbersOn(f: Face, a: UV, b: UV): number {
+  const { studs } = f;
+  if (!studs) return 0;
+  if (same(a.v, b.v)) return studs.studs.filter((s) => s.at > a.u + EPS && s.at <= b.u + EPS).length;
+  const plates = (same(a.v, 0) ? 1 : 0) + (same(b.v, f.shape.height) ? 1 : 0);
+  return plates + studs.noggins.filter((v) => v > a.v + EPS && v <= b.v + EPS).length;
+}
+
 function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void {
   const { face, us, vs } = l;
   const union = zoneUnion(face.zones);
@@ -204,13 +218,14 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
     if (barred.some((r) => crosses(r, a, b))) return;
     // The top of a wall under a sloping ceiling bulges upwards, so a stretch under it at both ends is under it all along.
     if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
-    const hidden = unionCovers(union, a, b);
+    const hidden = unionCovers(union, a, b) && !(same(a.u, b.u) && studAt(face.studs, a.u));
     if (!hidden && !surface) return;
     const box = boxes.find((x) => crosses(x.rect, a, b))?.n ?? -1;
     addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, {
       box,
       hidden,
       wet: wet.some((r) => crosses(r, a, b)),
+      timbers: timbersOn(face, a, b),
     });
   };
   const inBand = (j: number): boolean => vs[j]! >= face.shape.height - BAND_LINE - EPS;

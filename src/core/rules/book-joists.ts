@@ -106,8 +106,8 @@ export const joistRules = {
     why: "Floor nails and ceiling screws reach about 50 mm. A batten or noggin added later moves that edge.",
   },
   "timber.in-joist": {
-    title: "Cable runs inside a joist",
-    text: "A run passes across a joist only through a drilled hole.",
+    title: "Cable runs inside a joist or stud",
+    text: "A run passes across a joist or stud only through a drilled hole, and runs beside it, not in it.",
     limit: "through a hole",
     severity: "stop",
     source: OWN,

@@ -144,7 +144,7 @@ export const routeRules = {
   },
   "hole.missing": {
     title: "Crossing without a hole",
-    text: "Each joist or wall that a run crosses has a hole listed for it.",
+    text: "Each joist, stud, plate, noggin or wall that a run crosses has a hole listed for it.",
     limit: "a hole for each crossing",
     severity: "stop",
     source: OWN,

@@ -1,5 +1,6 @@
 import { count, mm } from "../base/figures";
 import type { Fact } from "../rules/fact";
+import { partWords } from "./holes";
 import { type Names, type Say, type Said, and, cap, flag, leg, list, measured, num, txt } from "./say";
 
 const again = (f: Fact, otherwise = "Lay the run another way."): Pick<Said, "remedy"> => ({
@@ -132,7 +133,7 @@ export const routeWords = {
     remedy: "Undo it, or take the ticks back.",
   }),
   "hole.missing": (f, n) => ({
-    message: `${leg(f, n)} ${f.case === "wall" ? "goes through a wall" : `crosses joist ${f.where?.joist} of ${n.deck(f.where?.deck ?? "")}`} and no hole is listed there.`,
+    message: `${leg(f, n)} ${crossed(f, n)} and no hole is listed there.`,
     remedy: "Work out the plan again.",
   }),
   "hole.too-small": (f, n) => ({
@@ -144,6 +145,14 @@ export const routeWords = {
     remedy: `Bring another ${Math.ceil(num(f, "short"))} m or more.`,
   }),
 } as const satisfies Record<string, Say>;
+
+/** What a leg goes through without a hole. */
+function crossed(f: Fact, n: Names): string {
+  const { deck, joist, at } = f.where ?? {};
+  if (f.case === "wall") return "goes through a wall";
+  if (f.case === "joist") return `crosses joist ${joist} of ${n.deck(deck ?? "")}`;
+  return `goes through a ${partWords[f.case ?? ""] ?? "stud"} ${at === undefined ? "" : `${mm(at)} from the left end`} of ${n.wall(f.where?.wall ?? "")}`;
+}
 
 function placeOfHole(f: Fact, n: Names): string {
   const { wall, deck, joist, span, at } = f.where ?? {};

@@ -33,8 +33,11 @@ export const timberWords = {
     remedy: "Lay the run another way, and ask a structural engineer about a repair.",
   }),
   "timber.in-joist": (f, n) => ({
-    message: `${leg(f, n)} lies inside joist ${f.where?.joist} of ${n.deck(f.where?.deck ?? "")}.`,
-    remedy: "Clip it to the joist's side.",
+    message:
+      f.case === "stud"
+        ? `${leg(f, n)} runs up inside stud ${num(f, "stud")} of ${n.wall(f.where?.wall ?? "")}.`
+        : `${leg(f, n)} lies inside joist ${f.where?.joist} of ${n.deck(f.where?.deck ?? "")}.`,
+    remedy: f.case === "stud" ? "Take it up beside the stud." : "Clip it to the joist's side.",
   }),
   "timber.hole.zone": (f, n) =>
     inJoist(

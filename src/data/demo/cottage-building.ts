@@ -116,7 +116,7 @@ export const rooms = [
 export const walls = [
   wall("kitchen", 0, stone),
   wall("kitchen", 1, spine),
-  wall("kitchen", 2, stud),
+  wall("kitchen", 2, { ...stud, studs: { spacing: 400, first: 400, breadth: 38, noggins: [1200] } }),
   wall("kitchen", 3, stone),
   wall("hall", 0, stud),
   wall("hall", 1, spine),

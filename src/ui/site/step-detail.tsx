@@ -9,6 +9,7 @@ import { makingForPoint } from "../../core/trades/ends/steps/makings";
 import { boxOf } from "../../core/rules/accessories";
 import { legWords, runTape } from "../../core/drawings/tape";
 import { cableOf } from "../../core/rules/catalogue";
+import { holeWords } from "../../core/words/holes";
 import { mm, toCut } from "../../core/base/figures";
 import { pathLength } from "../../core/base/wall-frame";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
@@ -142,13 +143,17 @@ interface Props {
   step: Step;
 }
 
-const bearingName = (house: House, deck: string): [string, string] =>
-  house.decks[house.deckOfId.get(deck) ?? -1]?.along === "x" ? ["west", "east"] : ["south", "north"];
-
+/** Holes of a run in the order a person drills them: joists first, then wall by wall. */
 function boresOf(plan: Plan, run: Run) {
+  const order = (o: Plan["holes"][number]): string => (o.in.kind === "joist" ? "" : (o.in.wall ?? ""));
   return plan.holes
     .filter((o) => o.runs.includes(run.id))
-    .sort((a, b) => (a.in.joist ?? 0) - (b.in.joist ?? 0) || a.at - b.at);
+    .sort(
+      (a, b) =>
+        (order(a) < order(b) ? -1 : order(a) > order(b) ? 1 : 0) ||
+        (a.in.joist ?? 0) - (b.in.joist ?? 0) ||
+        a.at - b.at,
+    );
 }
 
 function Big({ over, n, under }: { over: string; n: string; under: string }) {
@@ -198,17 +203,12 @@ function StepHead({ job, plan, house, run, step }: Props) {
   const cable = cableOf(run.cable, house.catalogue);
   if (step === "bored") {
     const first = boresOf(plan, run)[0]!;
-    return first.in.kind === "joist" ? (
+    const w = holeWords(house, first);
+    return (
       <Big
-        over={`from the ${bearingName(house, first.in.deck!)[0]} bearing face, joist ${first.in.joist}`}
+        over={`${[w.timber, w.of, w.room].filter(Boolean).join(", ")}, from ${w.from}`}
         n={mm(first.at)}
-        under={`bit ${first.diameter}, on the centre line, ${mm(Math.round(first.fromTop))} from the top. Scan before drilling.`}
-      />
-    ) : (
-      <Big
-        over="through the wall, from its left-hand corner"
-        n={mm(first.at)}
-        under={`bit ${first.diameter}, ${mm(Math.round(first.fromTop))} down from the ceiling. Scan before drilling.`}
+        under={`${[`bit ${first.diameter}`, w.height].filter(Boolean).join(", ")}. Scan before drilling.`}
       />
     );
   }
@@ -261,14 +261,14 @@ function StepMarks({ job, plan, house, run, step }: Props) {
       to: first.at + 300,
       marks: [{ at: first.at, text: "drill" }],
     };
-    for (const o of bores)
+    for (const o of bores) {
+      const w = holeWords(house, o);
+      const where = [w.timber, w.of, w.room].filter(Boolean).join(", ");
       rows.push({
-        k:
-          o.in.kind === "joist"
-            ? `Joist ${o.in.joist}, bit ${o.diameter}${o.plated ? ", steel plate" : ""}`
-            : `Wall, bit ${o.diameter}`,
+        k: `${where[0]!.toUpperCase()}${where.slice(1)}: ${[w.height, `bit ${o.diameter}`, o.plated ? "steel plate" : ""].filter(Boolean).join(", ")}`,
         v: mm(o.at),
       });
+    }
   } else if (step === "made-off") {
     for (const e of plan.ends.filter((x) => x.run === run.id))
       rows.push({

@@ -1,9 +1,11 @@
 "use client";
 import { Download, Printer } from "lucide-react";
-import { isHeavy } from "../../core/house/deck";
+import { type LaidDeck, isHeavy } from "../../core/house/deck";
+import type { Hole } from "../../core/laid/laid";
+import { bearingNames, holeWords } from "../../core/words/holes";
 import { joistRefusals } from "../../core/trades/timber/check-joist";
 import { joistFor } from "../../core/house/deck";
-import { boringTotals, chalkLines } from "../../core/trades/timber/boring";
+import { boringTotals, chalkLines, wallHoles } from "../../core/trades/timber/boring";
 import { findingOf } from "../../core/words/findings";
 import { mm } from "../../core/base/figures";
 import { useDesk, useSnapshot } from "../job/store";
@@ -18,6 +20,10 @@ export function BoringSheet() {
     const r = plan.runs.find((x) => x.id === id);
     const p = (x: string): string => job.points.find((y) => y.id === x)?.label ?? x;
     return r ? `${p(r.from)}–${p(r.to)}` : id;
+  };
+  const roomOf = (o: Hole | undefined) => {
+    const room = o ? holeWords(house, o).room : "";
+    return room ? <span className="font-normal">, {room}</span> : null;
   };
   const plates = plan.holes.filter((o) => o.plated).length;
   return (
@@ -46,10 +52,14 @@ export function BoringSheet() {
       </div>
       <p className="mb-3 text-[13.5px]">
         {boringTotals(plan)
-          .map(
-            (t) =>
-              `Ø ${t.diameter}: ${t.joists ? `${t.joists} in joists` : ""}${t.joists && t.walls ? ", " : ""}${t.walls ? `${t.walls} in walls` : ""}`,
-          )
+          .map((t) => {
+            const parts = [
+              t.joists ? `${t.joists} in joists` : "",
+              t.studs ? `${t.studs} in studs and plates` : "",
+              t.walls ? `${t.walls} in walls` : "",
+            ];
+            return `Ø ${t.diameter}: ${parts.filter(Boolean).join(", ")}`;
+          })
           .join(" · ") || "Nothing to drill."}
         {plates ? ` · ${plates} steel ${plates === 1 ? "plate" : "plates"}` : ""}
       </p>
@@ -78,10 +88,21 @@ export function BoringSheet() {
               );
             })}
             {lines.length ? null : <p className="text-[13.5px] text-soft">No holes in this deck.</p>}
+            {lines.length ? (
+              <p className="text-[13px] text-soft">
+                Measured from the {bearingNames(l.along)[0]} bearing face of the span.
+              </p>
+            ) : null}
             {lines.map((c, i) => (
               <div key={`${c.along} ${c.span}`} className="mt-1 border-t border-line pt-1">
                 <h4 className="text-[14px] font-semibold">
                   Line {i + 1}
+                  {spansOf(l, c.span) > 1 ? (
+                    <span className="font-normal">
+                      , span {c.span} of {spansOf(l, c.span)}
+                    </span>
+                  ) : null}
+                  {roomOf(c.joists[0]?.hole)}
                   {c.joists.length > 1 ? (
                     <span className="font-normal">
                       {" "}
@@ -128,6 +149,70 @@ export function BoringSheet() {
           </section>
         );
       })}
+      <WallHoles label={label} />
     </div>
+  );
+}
+
+/** Most spans that any joist of a deck has which has one of that number. */
+const spansOf = (l: LaidDeck, span: number): number =>
+  Math.max(0, ...l.joists.filter((j) => j.spans.length >= span).map((j) => j.spans.length));
+
+/** Holes in studs and plates and through walls, wall by wall. */
+function WallHoles({ label }: { label: (run: string) => string }) {
+  const { house, plan } = useSnapshot();
+  const holes = plan ? wallHoles(house, plan) : [];
+  if (!holes.length) return null;
+  const walls = [...new Set(holes.map((o) => o.in.wall!))];
+  return (
+    <section aria-label="Studs and walls">
+      <h3 className="text-lg">Studs and walls</h3>
+      <p className="text-[13px] text-soft">
+        From the left-hand corner of the wall, seen from its room. A stud takes a hole of at most a quarter of its
+        depth, at mid-depth.
+      </p>
+      {walls.map((id) => {
+        const mine = holes.filter((o) => o.in.wall === id);
+        const studs = house.faces[house.faceOfWall.get(id) ?? -1]?.studs;
+        return (
+          <div key={id} className="mt-1 border-t border-line pt-1">
+            <h4 className="text-[14px] font-semibold first-letter:uppercase">
+              {holeWords(house, mine[0]!).of}
+              {studs?.assumed ? (
+                <span className="font-normal text-soft">
+                  {" "}
+                  · studs not measured, taken at 600 centres: find them before drilling
+                </span>
+              ) : null}
+            </h4>
+            <table className="w-full text-[13.5px]">
+              <thead className="sr-only">
+                <tr>
+                  {["Where", "From the left-hand corner", "Height", "Bit", "What passes"].map((x) => (
+                    <th key={x} scope="col">
+                      {x}
+                    </th>
+                  ))}
+                </tr>
+              </thead>
+              <tbody>
+                {mine.map((o) => {
+                  const w = holeWords(house, o);
+                  return (
+                    <tr key={o.id} className="border-b border-dotted border-line">
+                      <td className="w-32 py-0.5 first-letter:uppercase">{w.timber || `through ${w.room}`}</td>
+                      <td className="num w-24 text-right">{mm(o.at)}</td>
+                      <td className="num w-40 text-right">{w.height}</td>
+                      <td className="num w-20 text-right">Ø {o.diameter}</td>
+                      <td className="pl-3">{o.runs.map(label).join(", ")}</td>
+                    </tr>
+                  );
+                })}
+              </tbody>
+            </table>
+          </div>
+        );
+      })}
+    </section>
   );
 }

@@ -77,12 +77,23 @@ export function boringOrder(h: House, plan: Pick<Plan, "holes">): BoringStep[] {
   );
 }
 
+/** Holes in the timbers of stud walls and through walls, in the order a person walks: room by room, wall by wall, from the left. */
+export function wallHoles(h: House, plan: Pick<Plan, "holes">): Hole[] {
+  const face = (o: Hole): number => h.faceOfWall.get(o.in.wall ?? "") ?? -1;
+  return plan.holes
+    .filter((o) => o.in.kind !== "joist")
+    .sort((a, b) => face(a) - face(b) || a.at - b.at || a.fromTop - b.fromTop || (a.id < b.id ? -1 : 1));
+}
+
 /** How many bores of each bit, and how many steel plates. */
-export function boringTotals(plan: Pick<Plan, "holes">): { diameter: number; joists: number; walls: number }[] {
-  const by = new Map<number, { diameter: number; joists: number; walls: number }>();
+export function boringTotals(
+  plan: Pick<Plan, "holes">,
+): { diameter: number; joists: number; studs: number; walls: number }[] {
+  const by = new Map<number, { diameter: number; joists: number; studs: number; walls: number }>();
   for (const o of plan.holes) {
-    const t = by.get(o.diameter) ?? { diameter: o.diameter, joists: 0, walls: 0 };
+    const t = by.get(o.diameter) ?? { diameter: o.diameter, joists: 0, studs: 0, walls: 0 };
     if (o.in.kind === "joist") t.joists++;
+    else if (o.in.kind === "stud") t.studs++;
     else t.walls++;
     by.set(o.diameter, t);
   }

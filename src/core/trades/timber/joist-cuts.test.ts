@@ -146,9 +146,10 @@ describe("the walk with the drill", () => {
       [3, 2],
     ]);
     const wall = hole(1, 0, { in: { kind: "wall", wall: "w" }, diameter: 16 });
-    expect(boringTotals({ holes: [...holes, wall, hole(5, 5, { diameter: 16 })] })).toEqual([
-      { diameter: 16, joists: 1, walls: 1 },
-      { diameter: 20, joists: 6, walls: 0 },
+    const stud = hole(1, 600, { in: { kind: "stud", wall: "w", part: "stud", stud: 2 }, diameter: 16 });
+    expect(boringTotals({ holes: [...holes, wall, stud, hole(5, 5, { diameter: 16 })] })).toEqual([
+      { diameter: 16, joists: 1, studs: 1, walls: 1 },
+      { diameter: 20, joists: 6, studs: 0, walls: 0 },
     ]);
   });
 });

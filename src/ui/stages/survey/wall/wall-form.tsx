@@ -14,6 +14,7 @@ import { BehindThis } from "./behind-this";
 import { FoundTrunkings } from "./found-trunkings";
 import { Fixtures, Openings } from "./on-the-wall";
 import { Photos } from "./photos";
+import { Studs } from "./studs";
 
 /** Build of a wall, its openings, what stands against it, photos of it; splitting, joining and moving it. */
 export function WallForm({ face }: { face: Face }) {
@@ -58,6 +59,7 @@ export function WallForm({ face }: { face: Face }) {
           onCommit={(foilBacked) => say(put({ foilBacked }))}
         />
       </div>
+      <Studs face={face} />
       <Openings face={face} />
       <Fixtures face={face} />
       <FoundTrunkings face={face} />

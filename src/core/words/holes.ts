@@ -1,0 +1,90 @@
+import { mm } from "../base/figures";
+import { insidePolygon } from "../base/polygon";
+import { type House, roomFloor } from "../house/house";
+import type { Hole } from "../laid/laid";
+
+/** Parts of a stud wall by their names in a plan. */
+export const partWords: Record<string, string> = {
+  stud: "stud",
+  noggin: "noggin",
+  "head-plate": "head plate",
+  "sole-plate": "sole plate",
+};
+
+/** Where a hole is, in words that leave no doubt: the same on card, print, sheet and when spoken. */
+export interface HoleWords {
+  /** The timber: “joist 4, span 2 of 3”, “stud 3”; empty for a hole through the wall itself. */
+  timber: string;
+  /** What it belongs to: the deck, or the wall with its room. */
+  of: string;
+  /** “1 240 from its west bearing”, “900 from the left-hand corner”. */
+  along: string;
+  /** From what that is measured: “its west bearing”, “the left-hand corner”. */
+  from: string;
+  /** “97.5 down from the top”, “2 325 above the floor”. */
+  height: string;
+  /** “over Kitchen” for a deck, “to Hall” for a hole through a wall; empty where no room is there. */
+  room: string;
+}
+
+/** Bearing faces of a deck's joists, by the side they lie on: the left one, from which places are measured, and the other. */
+export const bearingNames = (along: "x" | "y"): [left: string, right: string] =>
+  along === "x" ? ["west", "east"] : ["south", "north"];
+
+/** The room over whose ceiling a deck lies there; else the room that stands on it. */
+function roomAt(h: House, deck: number, at: { x: number; y: number }): string {
+  const l = h.decks[deck]!;
+  const here = h.job.rooms.filter((r) => r.kind !== "yard" && insidePolygon(r.outline, at));
+  const gap = (z: number): number => Math.abs(z);
+  const under = here.find((r) => gap(roomFloor(h.job, r) + r.height - l.underside) <= 100);
+  if (under) return `over ${under.name}`;
+  const on = here.find((r) => gap(roomFloor(h.job, r) - l.top - l.deck.boards.thickness) <= 100);
+  return on ? `under ${on.name}` : "";
+}
+
+/** Says where a hole is. */
+export function holeWords(h: House, o: Hole): HoleWords {
+  if (o.in.kind === "joist") {
+    const n = h.deckOfId.get(o.in.deck ?? "") ?? -1;
+    const l = h.decks[n];
+    const spans = l?.joists.find((j) => j.n === o.in.joist)?.spans.length ?? 1;
+    const bearing = `its ${l ? bearingNames(l.along)[0] : "left"} bearing`;
+    return {
+      timber: `joist ${o.in.joist}${spans > 1 ? `, span ${o.in.span} of ${spans}` : ""}`,
+      of: l?.deck.name ?? o.in.deck ?? "",
+      along: `${mm(o.at)} from ${bearing}`,
+      from: bearing,
+      height: `${mm(o.fromTop)} down from the top`,
+      room: l ? roomAt(h, n, { x: o.centre[0], y: o.centre[1] }) : "",
+    };
+  }
+  const f = h.faces[h.faceOfWall.get(o.in.wall ?? "") ?? -1];
+  const wall = f ? `wall ${f.wall.index + 1} of ${f.room.name}` : (o.in.wall ?? "");
+  const from = "the left-hand corner";
+  const along = `${mm(o.at)} from ${from}`;
+  const height = f ? `${mm(f.shape.height - o.fromTop)} above the floor` : `${mm(o.fromTop)} down from the ceiling`;
+  if (o.in.kind === "stud")
+    return {
+      timber: `${partWords[o.in.part ?? "stud"]}${o.in.stud === undefined ? "" : ` ${o.in.stud}`}`,
+      of: wall,
+      along,
+      from,
+      height: o.in.part === "head-plate" || o.in.part === "sole-plate" ? "" : height,
+      room: "",
+    };
+  const to = f?.opposite
+    .map((x) => h.faces[x]!)
+    .find((x) => {
+      const u =
+        x.frame.along.x * (o.centre[0] - x.frame.origin[0]) + x.frame.along.y * (o.centre[1] - x.frame.origin[1]);
+      return u >= 0 && u <= x.shape.length;
+    });
+  return { timber: "", of: wall, along, from, height, room: to ? `to ${to.room.name}` : "" };
+}
+
+/** The whole in one line: “Joist 4, span 2 of 3, Ceiling deck, over Kitchen: 1 240 from its west bearing, 97.5 down from the top”. */
+export function holeLine(h: House, o: Hole): string {
+  const w = holeWords(h, o);
+  const what = [w.timber, w.of, w.room].filter(Boolean).join(", ");
+  return `${what[0]!.toUpperCase()}${what.slice(1)}: ${[w.along, w.height].filter(Boolean).join(", ")}`;
+}

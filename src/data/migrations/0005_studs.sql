@@ -1,0 +1,1 @@
+ALTER TABLE "walls" ADD COLUMN "studs" jsonb;
