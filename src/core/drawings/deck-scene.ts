@@ -130,7 +130,7 @@ export function deckScene(l: LaidDeck, job: Job, holes: readonly Hole[]): Shape[
 export function holeShapes(holes: readonly Hole[]): Shape[] {
   const p = pen({ layer: "BORES" });
   for (const o of holes)
-    if (o.in.kind === "joist")
+    if (o.in.kind === "joist" || o.in.kind === "noggin")
       p.circle(o.centre[0], -o.centre[1], o.diameter / 2, "paper", "ink", { id: o.id, least: 3.6, width: 1.5 });
   return p.shapes;
 }

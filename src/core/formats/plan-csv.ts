@@ -1,6 +1,6 @@
 import { layHouse } from "../house/house";
 import type { Job } from "../job/model";
-import { boringOrder, wallHoles } from "../trades/timber/boring";
+import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
 import { holeWords } from "../words/holes";
 import { totals } from "../plan/take-off";
 import type { Hole, Plan } from "../laid/laid";
@@ -82,6 +82,9 @@ export function boringCsv(job: Job, plan: Plan): string {
       "cables",
       "plate",
     ],
-    [...boringOrder(h, plan).map((s) => row(s.hole, s.line)), ...wallHoles(h, plan).map((o) => row(o, ""))],
+    [
+      ...boringOrder(h, plan).map((s) => row(s.hole, s.line)),
+      ...[...h.decks.flatMap((l) => nogginHoles(l, plan)), ...wallHoles(h, plan)].map((o) => row(o, "")),
+    ],
   );
 }

@@ -33,18 +33,20 @@ export type Run = z.infer<typeof runSchema>;
 export const holeSchema = z.object({
   id: z.string(),
   in: z.object({
-    kind: z.enum(["joist", "wall", "stud"]),
+    kind: z.enum(["joist", "wall", "stud", "noggin"]),
     deck: z.string().optional(),
     joist: z.number().optional(),
     span: z.number().optional(),
     wall: z.string().optional(),
+    /** In a noggin of a deck: its row, from 1, and the joist (by `joist`) it stands beside. */
+    row: z.number().optional(),
     /** In the timber of a stud wall: which part of it, and for a stud its number from the wall's left end. */
     part: z.enum(["stud", "noggin", "head-plate", "sole-plate"]).optional(),
     stud: z.number().optional(),
   }),
-  /** Joist: from the left bearing of its span. Wall and stud: u from the left end. */
+  /** Joist: from the left bearing of its span. Wall and stud: u from the left end. Noggin: from the side of its joist. */
   at: z.number(),
-  /** Joist: from its top edge. Wall and stud: from the ceiling. */
+  /** Joist and noggin: from the top edge of the joists. Wall and stud: from the ceiling. */
   fromTop: z.number(),
   centre: xyz,
   diameter: z.number(),

@@ -13,6 +13,7 @@ import { overall, section } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { type Fact, type Where, fact } from "../rules/fact";
 import { checkStud } from "../trades/timber/stud";
+import { nogginCrossings } from "../house/noggin-crossings";
 import { studAt } from "../house/studs";
 import { studCrossings } from "../house/stud-crossings";
 import { checkJoist } from "../trades/timber/check-joist";
@@ -187,6 +188,11 @@ function checkWallLeg(h: House, run: Run, leg: PinnedLeg, where: Where): Fact[] 
     )
       out.push(fact("route.forbidden", "run", run.id, { where, of: { name: x.name }, ...again(run) }));
   }
+  for (const x of h.job.fixtures)
+    if (x.kind === "beam" && x.wall === f.wall.id && path.some((q, i) => i > 0 && crosses(rectOf(x), path[i - 1]!, q)))
+      out.push(
+        fact("route.forbidden", "run", run.id, { case: "beam", where, of: { name: x.name || "beam" }, ...again(run) }),
+      );
   for (const p of f.points) {
     if (p.id === run.from || p.id === run.to) continue;
     const rect = rectAround(p);
@@ -241,6 +247,26 @@ function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
         meetsPolygon({ x: a[0], y: a[1] }, { x: b[0], y: b[1] }, x.place.outline)
       )
         out.push(fact("route.forbidden", "run", run.id, { where, of: { name: x.name }, ...again(run) }));
+    for (const c of nogginCrossings(l, a, b)) {
+      const al = l.along === "x" ? 0 : 1;
+      const there = holes.some(
+        (o) =>
+          o.in.kind === "noggin" &&
+          o.in.deck === l.deck.id &&
+          o.in.row === c.row &&
+          o.runs.includes(run.id) &&
+          Math.abs(o.centre[al] - c.along) <= 1.5 * PENCIL &&
+          Math.abs(o.centre[1 - al]! - c.across) <= BESIDE_JOIST &&
+          Math.abs(o.centre[2] - c.z) <= 1.5 * PENCIL,
+      );
+      if (!there)
+        out.push(
+          fact("hole.missing", "run", run.id, {
+            case: "deck-noggin",
+            where: { ...where, joist: c.joist, at: c.along - l.origin },
+          }),
+        );
+    }
     const { crossed, inside } = bodies(l, a, b);
     // Right under or over a joist a light's tail lies on its face, not in it.
     const within =
@@ -283,6 +309,8 @@ function checkThroughLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes
   return hole || !faceOf(h, leg) ? [] : [fact("hole.missing", "run", run.id, { case: "wall", where })];
 }
 
+/** How far from its line beside a joist a cable is drawn aside to pass through a noggin, mm. */
+const BESIDE_JOIST = 30;
 /** How far a hole of a bundle may stand above or beside the line its cables lie on, mm: half the width of a strip. */
 const OF_BUNDLE = 75;
 

@@ -4,6 +4,8 @@ import { type XYZ, toFace, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { bitFor, bits, wallDrills } from "../rules/bits";
 import { cableOf } from "../rules/catalogue";
+import { placeOn } from "../house/deck";
+import { nogginCrossings } from "../house/noggin-crossings";
 import { studCrossings } from "../house/stud-crossings";
 import type { Cable } from "../rules/cables";
 import type { LaidRun } from "../routing/lay";
@@ -28,6 +30,7 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
         f.hole.in.span === hole.in.span &&
         f.hole.in.wall === hole.in.wall &&
         f.hole.in.part === hole.in.part &&
+        f.hole.in.row === hole.in.row &&
         Math.abs(f.hole.at - hole.at) <= SHARED &&
         Math.abs(f.hole.fromTop - hole.fromTop) <= SHARED,
     );
@@ -51,7 +54,10 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
       for (let i = 1; i < leg.path.length; i++) {
         const a = leg.path[i - 1]!;
         const b = leg.path[i]!;
-        if (leg.surface.kind === "deck") joistCrossings(h, leg.surface.id, a, b, run.id, add);
+        if (leg.surface.kind === "deck") {
+          joistCrossings(h, leg.surface.id, a, b, run.id, add);
+          noggins(h, leg.surface.id, a, b, run.id, add);
+        }
         if (leg.surface.kind === "wall" && leg.method === "stud-void")
           wallCrossings(h, leg.surface.id, a, b, run.id, add);
         if (leg.surface.kind === "through") {
@@ -81,6 +87,10 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
     .flatMap((f) => (f.hole.in.kind === "stud" && !f.done ? besideEachOther(f, fits) : [f]))
     .map(({ hole, most, done }): Hole => {
       if (done) return { ...done, runs: hole.runs };
+      if (hole.in.kind === "noggin") {
+        const id = `${hole.in.deck}.N${hole.in.row}.J${hole.in.joist}${hole.at < 0 ? "a" : "b"}.${figure(hole.fromTop)}`;
+        return { id, ...hole, diameter: bitThrough(hole.runs, most, cableOfRun), plated: false };
+      }
       if (hole.in.kind === "stud")
         return { id: studHoleId(hole), ...hole, diameter: bitThrough(hole.runs, most, cableOfRun), plated: false };
       const diameter =
@@ -167,6 +177,38 @@ function wallCrossings(
       },
       timberRules.hole.size * f.studs.depth,
     );
+}
+
+/** How far from the joist's side a noggin is drilled, mm: room for the bit beside it. */
+const FROM_JOIST = 30;
+
+/** The noggins that a stretch along the joists goes through, drilled beside the joist the cable is clipped to. */
+function noggins(
+  h: House,
+  deckId: string,
+  a: XYZ,
+  b: XYZ,
+  run: string,
+  add: (hole: Found["hole"], most: number) => void,
+): void {
+  const l = h.decks[h.deckOfId.get(deckId) ?? -1];
+  if (!l) return;
+  const half = l.deck.joists.breadth / 2;
+  for (const c of nogginCrossings(l, a, b)) {
+    const j = l.joists[c.joist - 1]!;
+    const side = c.across < j.at ? -1 : 1;
+    const p = placeOn(l, c.along, j.at + side * (half + FROM_JOIST));
+    add(
+      {
+        in: { kind: "noggin", deck: deckId, joist: c.joist, row: c.row },
+        at: side * FROM_JOIST,
+        fromTop: tidy(l.top - c.z),
+        centre: [p.x, p.y, c.z],
+        runs: [run],
+      },
+      wallDrills[wallDrills.length - 1]!,
+    );
+  }
 }
 
 function joistCrossings(

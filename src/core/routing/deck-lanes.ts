@@ -40,6 +40,9 @@ export function addDeck(
     ...l.deck.obstacles,
     ...h.job.forbidden.flatMap((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? [x.place] : [])),
   ]);
+  // Rows of noggins as deep as the cable lies, which it must be taken through.
+  const rows = l.deck.noggins.filter((x) => x.depth >= l.top - l.mid - EPS).map((x) => l.origin + x.at);
+  const nogginsOn = (a: number, b: number): number => rows.filter((x) => x > a + EPS && x <= b + EPS).length;
   const lineList = boreLinesOf(l);
   const bays: { stations: number[]; lanes: [Lane | null, Lane | null] }[] = [];
   for (let b = 0; b <= l.joists.length; b++) {
@@ -65,7 +68,7 @@ export function addDeck(
         const [p, q] = [nodes[i - 1]!, nodes[i]!];
         const together = extent.some(([lo, hi]) => stations[i - 1]! >= lo - REACH && stations[i]! <= hi + REACH);
         if (p >= 0 && q >= 0 && together && free(stations[i - 1]!, at, stations[i]!, at))
-          addEdge(g, p, q, EDGE.lane, n);
+          addEdge(g, p, q, EDGE.lane, n, { timbers: nogginsOn(stations[i - 1]!, stations[i]!) });
       }
       return { at, extent, nodes };
     };

@@ -14,7 +14,7 @@ const WET = 4;
 const ASKED = 0.25;
 const NOT_ASKED = 4;
 
-/** Price of a hole in a stud or plate, as a share of that of a bore in a joist: it is quicker, and often shared. */
+/** Price of a hole in a stud, plate or noggin, as a share of that of a bore in a joist: it is quicker, and often shared. */
 const STUD_HOLE = 0.5;
 
 /** Conductors from which cables warm each other in a bundle, mm², and what each such neighbour costs, mm of cable. */
@@ -59,6 +59,7 @@ export function edgeCosts(h: House, g: RouteGraph, c: Circuit, opened: Uint8Arra
     else if (kind === EDGE.corner) once = half(ref) + half(h.faces[ref]!.right);
     else if (kind === EDGE.rise) once = g.ref2[e]! >= 0 ? half(g.ref2[e]!) : 0;
     else if (kind === EDGE.lane) {
+      once = g.timbers[e]! * STUD_HOLE * cost.bore;
       // Along a joist every board over the way comes up; across the joists it is one board.
       const access = h.decks[ref]!.deck.access;
       if (access !== "open") perMm += cost.boards * (access === "closed" ? 2 : 1);

@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { circuit, deck, house } from "../book/limits/by-hand.fixture";
-import type { Job } from "../job/model";
+import { type Job, jobSchema } from "../job/model";
 import type { Plan } from "../laid/laid";
 import { makePlan } from "../plan/plan";
 
@@ -226,5 +226,52 @@ describe("a steel", () => {
     const freed = makePlan(steelHere({ notHeavy }));
     expect(freed.holes.filter((o) => o.in.span === 2).length).toBeGreaterThan(0);
     expect(stops(freed)).toEqual([]);
+  });
+});
+
+describe("the end of a beam in a wall", () => {
+  const beamed = (kind: string): Job =>
+    house({
+      decks: [],
+      fixtures: [{ id: "b", wall: "w1", kind, name: "Beam", u: 1800, v: 2200, width: 150, height: 200, depth: 100 }],
+      points: [
+        board("w1", 400, 2325),
+        { ...light("s1", 0, 0), kind: "socket", place: { on: "wall", wall: "w1", u: 3600, v: 2325 } },
+      ],
+      circuits: [circuit({ points: ["s1"] })],
+    });
+  const crossing = (p: Plan) =>
+    p.runs
+      .flatMap((r) => r.legs)
+      .filter((l) => l.surface.id === "w1" && l.path[0]![2] > 2200 && Math.abs(l.path[0]![0] - l.path[1]![0]) > 1400);
+  it("is gone round, never chased through; a thing that only stands against the wall is no steel", () => {
+    const plan = makePlan(beamed("beam"));
+    expect(unreachable(plan)).toEqual([]);
+    expect(crossing(plan)).toEqual([]);
+    expect(plan.facts.filter((f) => f.rule === "route.forbidden")).toEqual([]);
+    expect(crossing(makePlan(beamed("wall-unit")))).toHaveLength(1);
+  });
+  it("crossed by a pin it is told by its name", () => {
+    const job = beamed("beam");
+    const pin = {
+      id: "p",
+      circuit: "c",
+      from: "db",
+      to: "s1",
+      legs: [
+        {
+          surface: { kind: "wall" as const, id: "w1" },
+          method: "chase" as const,
+          path: [
+            [400, 3000, 2325],
+            [3600, 3000, 2325],
+          ] as [number, number, number][],
+          depth: 15,
+          protected: false,
+        },
+      ],
+    };
+    const told = makePlan(jobSchema.parse({ ...job, pins: [pin] })).facts.filter((f) => f.rule === "route.forbidden");
+    expect(told).toMatchObject([{ case: "beam", severity: "stop", of: { name: "Beam" } }]);
   });
 });

@@ -193,9 +193,13 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
   const union = zoneUnion(face.zones);
   const { top } = face.shape;
   const rects = face.shape.openings.map(rectOf);
-  const barred = h.job.forbidden.flatMap((x) =>
-    x.place.on === "wall" && x.place.wall === face.wall.id ? [rectOf(x.place)] : [],
-  );
+  // What is kept free, and the end of a beam in the wall: nothing is chased through steel.
+  const barred = [
+    ...h.job.forbidden.flatMap((x) =>
+      x.place.on === "wall" && x.place.wall === face.wall.id ? [rectOf(x.place)] : [],
+    ),
+    ...h.job.fixtures.filter((x) => x.wall === face.wall.id && x.kind === "beam").map(rectOf),
+  ];
   const wet = h.job.fixtures
     .filter((x) => x.wall === face.wall.id && (x.kind === "bath" || x.kind === "sink"))
     .map(rectOf);

@@ -136,11 +136,11 @@ export const routeRules = {
   },
   "route.forbidden": {
     title: "Run through a part kept free",
-    text: "No leg crosses a part of a wall or deck that the survey keeps free.",
+    text: "No leg crosses a part of a wall or deck that the survey keeps free, nor the end of a beam in a wall.",
     limit: "never",
     severity: "stop",
     source: OWN,
-    why: "Another service, a cupboard to be, or the user's own word.",
+    why: "Another service, a cupboard to be, a steel nobody chases through, or the user's own word.",
   },
   "hole.missing": {
     title: "Crossing without a hole",

@@ -58,6 +58,21 @@ export function holeWords(h: House, o: Hole): HoleWords {
       room: l ? roomAt(h, n, { x: o.centre[0], y: o.centre[1] }) : "",
     };
   }
+  if (o.in.kind === "noggin") {
+    const n = h.deckOfId.get(o.in.deck ?? "") ?? -1;
+    const l = h.decks[n];
+    const row = l?.deck.noggins[(o.in.row ?? 1) - 1];
+    const [low, high] = l?.along === "x" ? ["south", "north"] : ["west", "east"];
+    const from = `the ${o.at < 0 ? low : high} side of joist ${o.in.joist}`;
+    return {
+      timber: `noggin${row && l ? `, ${mm(row.at)} from the ${bearingNames(l.along)[0]} edge` : ""}`,
+      of: l?.deck.name ?? o.in.deck ?? "",
+      along: `${mm(Math.abs(o.at))} from ${from}`,
+      from,
+      height: `${mm(o.fromTop)} down from the top`,
+      room: l ? roomAt(h, n, { x: o.centre[0], y: o.centre[1] }) : "",
+    };
+  }
   const f = h.faces[h.faceOfWall.get(o.in.wall ?? "") ?? -1];
   const wall = f ? `wall ${f.wall.index + 1} of ${f.room.name}` : (o.in.wall ?? "");
   const from = "the left-hand corner";

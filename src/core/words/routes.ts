@@ -100,7 +100,7 @@ export const routeWords = {
     remedy: "Move one of the points, or join the circuits' order.",
   }),
   "route.forbidden": (f, n) => ({
-    message: `${leg(f, n)} crosses ${txt(f, "name") || "a part kept free"} ${f.where?.wall !== undefined ? `on ${n.wall(f.where.wall)}` : `in ${n.deck(f.where?.deck ?? "")}`}.`,
+    message: `${leg(f, n)} crosses ${f.case === "beam" ? `the ${txt(f, "name")}` : txt(f, "name") || "a part kept free"} ${f.where?.wall !== undefined ? `on ${n.wall(f.where.wall)}` : `in ${n.deck(f.where?.deck ?? "")}`}.`,
     ...again(f),
   }),
   "route.pin-apart": (f, n) => ({
@@ -151,6 +151,8 @@ function crossed(f: Fact, n: Names): string {
   const { deck, joist, at } = f.where ?? {};
   if (f.case === "wall") return "goes through a wall";
   if (f.case === "joist") return `crosses joist ${joist} of ${n.deck(deck ?? "")}`;
+  if (f.case === "deck-noggin")
+    return `goes through the noggin beside joist ${joist} of ${n.deck(deck ?? "")}, ${mm(at ?? 0)} along it,`;
   return `goes through a ${partWords[f.case ?? ""] ?? "stud"} ${at === undefined ? "" : `${mm(at)} from the left end`} of ${n.wall(f.where?.wall ?? "")}`;
 }
 

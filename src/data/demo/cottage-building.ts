@@ -231,7 +231,7 @@ export const decks = [
     },
     boards: { thickness: 22, width: 140 },
     access: "boards-up",
-    noggins: [{ at: 2100, depth: 75 }],
+    noggins: [{ at: 2100, depth: 195 }],
     existingCuts: [
       { id: "old-hole", kind: "hole", joist: 7, span: 1, at: 320, diameter: 20, fromTop: 97.5 },
       { id: "old-notch", kind: "notch", joist: 4, span: 1, at: 620, width: 40, depth: 22, edge: "top" },

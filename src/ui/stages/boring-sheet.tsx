@@ -5,7 +5,7 @@ import type { Hole } from "../../core/laid/laid";
 import { bearingNames, holeWords } from "../../core/words/holes";
 import { joistRefusals } from "../../core/trades/timber/check-joist";
 import { joistFor } from "../../core/house/deck";
-import { boringTotals, chalkLines, wallHoles } from "../../core/trades/timber/boring";
+import { boringTotals, chalkLines, nogginHoles, wallHoles } from "../../core/trades/timber/boring";
 import { findingOf } from "../../core/words/findings";
 import { mm } from "../../core/base/figures";
 import { useDesk, useSnapshot } from "../job/store";
@@ -21,9 +21,10 @@ export function BoringSheet() {
     const p = (x: string): string => job.points.find((y) => y.id === x)?.label ?? x;
     return r ? `${p(r.from)}–${p(r.to)}` : id;
   };
-  const roomOf = (o: Hole | undefined) => {
-    const room = o ? holeWords(house, o).room : "";
-    return room ? <span className="font-normal">, {room}</span> : null;
+  /** The rooms that a chalk line goes over, in the order it is walked. */
+  const roomsOf = (holes: readonly Hole[]) => {
+    const rooms = [...new Set(holes.map((o) => holeWords(house, o).room))].filter(Boolean);
+    return rooms.length ? <span className="font-normal">, {rooms.join(", ")}</span> : null;
   };
   const plates = plan.holes.filter((o) => o.plated).length;
   return (
@@ -55,7 +56,7 @@ export function BoringSheet() {
           .map((t) => {
             const parts = [
               t.joists ? `${t.joists} in joists` : "",
-              t.studs ? `${t.studs} in studs and plates` : "",
+              t.studs ? `${t.studs} in studs, plates and noggins` : "",
               t.walls ? `${t.walls} in walls` : "",
             ];
             return `Ø ${t.diameter}: ${parts.filter(Boolean).join(", ")}`;
@@ -102,7 +103,7 @@ export function BoringSheet() {
                       , span {c.span} of {spansOf(l, c.span)}
                     </span>
                   ) : null}
-                  {roomOf(c.joists[0]?.hole)}
+                  {roomsOf(c.joists.map((j) => j.hole))}
                   {c.joists.length > 1 ? (
                     <span className="font-normal">
                       {" "}
@@ -146,6 +147,7 @@ export function BoringSheet() {
                 </table>
               </div>
             ))}
+            <NogginHoles deck={l} label={label} />
           </section>
         );
       })}
@@ -157,6 +159,43 @@ export function BoringSheet() {
 /** Most spans that any joist of a deck has which has one of that number. */
 const spansOf = (l: LaidDeck, span: number): number =>
   Math.max(0, ...l.joists.filter((j) => j.spans.length >= span).map((j) => j.spans.length));
+
+/** Holes in the noggins of a deck, row by row. */
+function NogginHoles({ deck, label }: { deck: LaidDeck; label: (run: string) => string }) {
+  const { house, plan } = useSnapshot();
+  const holes = plan ? nogginHoles(deck, plan) : [];
+  if (!holes.length) return null;
+  return (
+    <div className="mt-1 border-t border-line pt-1">
+      <h4 className="text-[14px] font-semibold">Noggins</h4>
+      <table className="w-full text-[13.5px]">
+        <thead className="sr-only">
+          <tr>
+            {["Which", "Beside", "Height", "Bit", "What passes"].map((x) => (
+              <th key={x} scope="col">
+                {x}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {holes.map((o) => {
+            const w = holeWords(house, o);
+            return (
+              <tr key={o.id} className="border-b border-dotted border-line">
+                <td className="py-0.5 first-letter:uppercase">{w.timber}</td>
+                <td>{w.along}</td>
+                <td className="num text-right">{mm(o.fromTop)} down</td>
+                <td className="num w-20 text-right">Ø {o.diameter}</td>
+                <td className="pl-3">{o.runs.map(label).join(", ")}</td>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
 
 /** Holes in studs and plates and through walls, wall by wall. */
 function WallHoles({ label }: { label: (run: string) => string }) {

@@ -81,9 +81,15 @@ export function boringOrder(h: House, plan: Pick<Plan, "holes">): BoringStep[] {
 export function wallHoles(h: House, plan: Pick<Plan, "holes">): Hole[] {
   const face = (o: Hole): number => h.faceOfWall.get(o.in.wall ?? "") ?? -1;
   return plan.holes
-    .filter((o) => o.in.kind !== "joist")
+    .filter((o) => o.in.kind === "stud" || o.in.kind === "wall")
     .sort((a, b) => face(a) - face(b) || a.at - b.at || a.fromTop - b.fromTop || (a.id < b.id ? -1 : 1));
 }
+
+/** Holes in the noggins of a deck, row by row, from the first joist on. */
+export const nogginHoles = (l: LaidDeck, plan: Pick<Plan, "holes">): Hole[] =>
+  plan.holes
+    .filter((o) => o.in.kind === "noggin" && o.in.deck === l.deck.id)
+    .sort((a, b) => a.in.row! - b.in.row! || a.in.joist! - b.in.joist! || a.at - b.at);
 
 /** How many bores of each bit, and how many steel plates. */
 export function boringTotals(
@@ -93,7 +99,7 @@ export function boringTotals(
   for (const o of plan.holes) {
     const t = by.get(o.diameter) ?? { diameter: o.diameter, joists: 0, studs: 0, walls: 0 };
     if (o.in.kind === "joist") t.joists++;
-    else if (o.in.kind === "stud") t.studs++;
+    else if (o.in.kind !== "wall") t.studs++;
     else t.walls++;
     by.set(o.diameter, t);
   }
