@@ -13,6 +13,7 @@ import { overall, section } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { type Fact, type Where, fact } from "../rules/fact";
 import { checkStud } from "../trades/timber/stud";
+import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { nogginCrossings } from "../house/noggin-crossings";
 import { studAt } from "../house/studs";
 import { studCrossings } from "../house/stud-crossings";
@@ -247,6 +248,13 @@ function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
         meetsPolygon({ x: a[0], y: a[1] }, { x: b[0], y: b[1] }, x.place.outline)
       )
         out.push(fact("route.forbidden", "run", run.id, { where, of: { name: x.name }, ...again(run) }));
+    for (const x of wallsPassed(deckWalls(h)[h.deckOfId.get(l.deck.id)!]!, a, b)) {
+      const there = holes.some(
+        (o) => o.in.kind === "wall" && o.runs.includes(run.id) && distance(x.at, o.centre) <= 1.5 * PENCIL,
+      );
+      if (!there)
+        out.push(fact("hole.missing", "run", run.id, { case: "wall", where: { ...where, wall: x.wall.wall } }));
+    }
     for (const c of nogginCrossings(l, a, b)) {
       const al = l.along === "x" ? 0 : 1;
       const there = holes.some(

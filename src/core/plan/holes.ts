@@ -5,6 +5,7 @@ import type { House } from "../house/house";
 import { bitFor, bits, wallDrills } from "../rules/bits";
 import { cableOf } from "../rules/catalogue";
 import { placeOn } from "../house/deck";
+import { deckWalls, onWallBelow, wallsPassed } from "../house/deck-walls";
 import { nogginCrossings } from "../house/noggin-crossings";
 import { studCrossings } from "../house/stud-crossings";
 import type { Cable } from "../rules/cables";
@@ -57,6 +58,7 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
         if (leg.surface.kind === "deck") {
           joistCrossings(h, leg.surface.id, a, b, run.id, add);
           noggins(h, leg.surface.id, a, b, run.id, add);
+          wallsInDeck(h, leg.surface.id, a, b, run.id, add);
         }
         if (leg.surface.kind === "wall" && leg.method === "stud-void")
           wallCrossings(h, leg.surface.id, a, b, run.id, add);
@@ -99,7 +101,8 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
           most,
           hole.in.kind === "wall" ? wallDrills : bits,
         ) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);
-      const deck = hole.in.deck === undefined ? null : h.decks[h.deckOfId.get(hole.in.deck)!]!;
+      const deck =
+        hole.in.kind !== "joist" || hole.in.deck === undefined ? null : h.decks[h.deckOfId.get(hole.in.deck)!]!;
       const plated =
         deck !== null &&
         Math.min(hole.fromTop, deck.deck.joists.depth - hole.fromTop) - diameter / 2 < timberRules.cableEdge - EPS;
@@ -177,6 +180,31 @@ function wallCrossings(
       },
       timberRules.hole.size * f.studs.depth,
     );
+}
+
+/** Masonry that goes on from the wall below to the wall above: it is drilled between the joists, from the room below. */
+function wallsInDeck(
+  h: House,
+  deck: string,
+  a: XYZ,
+  b: XYZ,
+  run: string,
+  add: (hole: Found["hole"], most: number) => void,
+): void {
+  for (const { wall, at } of wallsPassed(deckWalls(h)[h.deckOfId.get(deck) ?? -1] ?? [], a, b)) {
+    const f = h.faces[h.faceOfWall.get(wall.wall)!]!;
+    const p = onWallBelow(h, wall.wall, at)!;
+    add(
+      {
+        in: { kind: "wall", wall: wall.wall, deck },
+        at: tidy(p.u),
+        fromTop: tidy(f.shape.height - p.v),
+        centre: [...at],
+        runs: [run],
+      },
+      wallDrills[wallDrills.length - 1]!,
+    );
+  }
 }
 
 /** How far from the joist's side a noggin is drilled, mm: room for the bit beside it. */

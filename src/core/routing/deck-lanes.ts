@@ -5,6 +5,7 @@ import { EPS, same } from "../base/tolerance";
 import { type XYZ, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { type LaidDeck, meetsPolygon, placeOn } from "../house/deck";
+import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { boreLinesOf } from "./bore-lines";
 import type { Entry } from "./meeting-decks";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
@@ -40,6 +41,7 @@ export function addDeck(
     ...l.deck.obstacles,
     ...h.job.forbidden.flatMap((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? [x.place] : [])),
   ]);
+  const walls = deckWalls(h)[n]!;
   // Rows of noggins as deep as the cable lies, which it must be taken through.
   const rows = l.deck.noggins.filter((x) => x.depth >= l.top - l.mid - EPS).map((x) => l.origin + x.at);
   const nogginsOn = (a: number, b: number): number => rows.filter((x) => x > a + EPS && x <= b + EPS).length;
@@ -68,7 +70,10 @@ export function addDeck(
         const [p, q] = [nodes[i - 1]!, nodes[i]!];
         const together = extent.some(([lo, hi]) => stations[i - 1]! >= lo - REACH && stations[i]! <= hi + REACH);
         if (p >= 0 && q >= 0 && together && free(stations[i - 1]!, at, stations[i]!, at))
-          addEdge(g, p, q, EDGE.lane, n, { timbers: nogginsOn(stations[i - 1]!, stations[i]!) });
+          addEdge(g, p, q, EDGE.lane, n, {
+            timbers: nogginsOn(stations[i - 1]!, stations[i]!),
+            walls: walls.length ? wallsPassed(walls, at3(l, stations[i - 1]!, at), at3(l, stations[i]!, at)).length : 0,
+          });
       }
       return { at, extent, nodes };
     };

@@ -59,7 +59,7 @@ export function edgeCosts(h: House, g: RouteGraph, c: Circuit, opened: Uint8Arra
     else if (kind === EDGE.corner) once = half(ref) + half(h.faces[ref]!.right);
     else if (kind === EDGE.rise) once = g.ref2[e]! >= 0 ? half(g.ref2[e]!) : 0;
     else if (kind === EDGE.lane) {
-      once = g.timbers[e]! * STUD_HOLE * cost.bore;
+      once = g.timbers[e]! * STUD_HOLE * cost.bore + g.walls[e]! * cost.wallHole;
       // Along a joist every board over the way comes up; across the joists it is one board.
       const access = h.decks[ref]!.deck.access;
       if (access !== "open") perMm += cost.boards * (access === "closed" ? 2 : 1);

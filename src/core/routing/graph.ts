@@ -42,6 +42,8 @@ export interface GraphDraft {
   wet: number[];
   /** Studs, noggins and plates on the way of a wall edge. */
   timbers: number[];
+  /** Walls that a lane or bay edge goes right through between the joists. */
+  walls: number[];
   bores: BorePlace[];
 }
 
@@ -60,6 +62,7 @@ export const draft = (): GraphDraft => ({
   hidden: [],
   wet: [],
   timbers: [],
+  walls: [],
   bores: [],
 });
 
@@ -77,6 +80,7 @@ export interface EdgeFacts {
   hidden?: boolean;
   wet?: boolean;
   timbers?: number;
+  walls?: number;
 }
 
 export function addEdge(
@@ -101,6 +105,7 @@ export function addEdge(
   g.hidden.push(facts.hidden === false ? 0 : 1);
   g.wet.push(facts.wet ? 1 : 0);
   g.timbers.push(facts.timbers ?? 0);
+  g.walls.push(facts.walls ?? 0);
   return g.a.length - 1;
 }
 
@@ -124,6 +129,8 @@ export interface RouteGraph {
   hidden: Uint8Array;
   wet: Uint8Array;
   timbers: Uint8Array;
+  /** Walls that a lane or bay edge goes right through. */
+  walls: Uint8Array;
   /** 0 along x, 1 along y, 2 upright: a change of axis on the way is a bend. */
   axis: Uint8Array;
   first: Int32Array;
@@ -170,6 +177,7 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     hidden: Uint8Array.from(g.hidden),
     wet: Uint8Array.from(g.wet),
     timbers: Uint8Array.from(g.timbers),
+    walls: Uint8Array.from(g.walls),
     axis,
     first,
     edges,

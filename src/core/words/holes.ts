@@ -77,6 +77,8 @@ export function holeWords(h: House, o: Hole): HoleWords {
   const wall = f ? `wall ${f.wall.index + 1} of ${f.room.name}` : (o.in.wall ?? "");
   const from = "the left-hand corner";
   const along = `${mm(o.at)} from ${from}`;
+  // Over the ceiling, between the joists of a deck.
+  const between = o.in.kind === "wall" ? h.decks[h.deckOfId.get(o.in.deck ?? "") ?? -1]?.deck.name : undefined;
   const height = f ? `${mm(f.shape.height - o.fromTop)} above the floor` : `${mm(o.fromTop)} down from the ceiling`;
   if (o.in.kind === "stud")
     return {
@@ -94,7 +96,14 @@ export function holeWords(h: House, o: Hole): HoleWords {
         x.frame.along.x * (o.centre[0] - x.frame.origin[0]) + x.frame.along.y * (o.centre[1] - x.frame.origin[1]);
       return u >= 0 && u <= x.shape.length;
     });
-  return { timber: "", of: wall, along, from, height, room: to ? `to ${to.room.name}` : "" };
+  return {
+    timber: between === undefined ? "" : `between the joists of ${between}`,
+    of: wall,
+    along,
+    from,
+    height,
+    room: to ? `to ${to.room.name}` : "",
+  };
 }
 
 /** The whole in one line: “Joist 4, span 2 of 3, Ceiling deck, over Kitchen: 1 240 from its west bearing, 97.5 down from the top”. */
