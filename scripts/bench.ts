@@ -75,7 +75,7 @@ for (const [name, job] of [
   for (const p of presetNames) {
     const plan = makePlan({ ...job, settings: { ...job.settings, cost: presets[p].cost } });
     console.log(
-      `${`  ${name}, ${presets[p].name.toLowerCase()}: cable against its bound`.padEnd(46)} ${(plan.cable.ratio ?? 1).toFixed(3).padStart(9)}      (${(plan.cable.total / 1000).toFixed(1)} m, ${plan.holes.length} holes${p === "cable" ? "; aim 1.05" : ""})`,
+      `${`  ${name}, ${presets[p].name.toLowerCase()}: cable against its bound`.padEnd(46)} ${(plan.cable.total / (plan.cable.lines ?? plan.cable.total)).toFixed(3).padStart(9)}      (${(plan.cable.total / 1000).toFixed(1)} m, ${plan.holes.length} holes${p === "cable" ? "; aim 1.05" : ""})`,
     );
   }
 const large = generatedHouse(5, 8, 4);

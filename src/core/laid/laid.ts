@@ -94,10 +94,18 @@ export const planSchema = z.object({
   ends: z.array(endSchema),
   takeoff: z.array(takeOffSchema),
   /**
-   * Total path of all laid runs; the least that any orders over legal lines could have, and the ratio of the two. Null where there
-   * is no such bound: a point without a legal way, or runs that are pinned or done, which need not keep to legal lines.
+   * Total path of all laid runs, mm; `bound`, below which no cable that joins the same points can be, however it is laid, and the
+   * ratio of the two; `plumb`, the shortest tours straight level and plumb from plate to plate, as one measures by eye. Bound and
+   * ratio are null only where nothing is laid. `lines` is the least that any orders over the planner's own lines could have, by
+   * which its search is judged: null with a point without a way, or runs pinned or done.
    */
-  cable: z.object({ total: z.number(), bound: z.number().nullable(), ratio: z.number().nullable() }),
+  cable: z.object({
+    total: z.number(),
+    bound: z.number().nullable(),
+    ratio: z.number().nullable(),
+    plumb: z.number(),
+    lines: z.number().nullable(),
+  }),
   facts: z.array(factSchema),
   /** Milliseconds, by the clock of whoever asked; 0 without one. */
   elapsed: z.number(),

@@ -10,8 +10,9 @@ import { bendsIn } from "../laid/run-measures";
 /** What two plans are compared by. Lengths m. */
 export interface PlanFigures {
   cable: number;
-  bound: number | null;
-  ratio: number | null;
+  /** Shortest tours straight level and plumb, and how many times that is laid. */
+  plumb: number;
+  ratio: number;
   bores: number;
   wallHoles: number;
   chase: number;
@@ -25,8 +26,8 @@ export function figuresOf(plan: Plan): PlanFigures {
   const legs = plan.runs.flatMap((r) => r.legs);
   return {
     cable: plan.cable.total / 1000,
-    bound: plan.cable.bound === null ? null : plan.cable.bound / 1000,
-    ratio: plan.cable.ratio,
+    plumb: plan.cable.plumb / 1000,
+    ratio: plan.cable.plumb > 0 ? plan.cable.total / plan.cable.plumb : 1,
     bores: plan.holes.filter((o) => o.in.kind === "joist").length,
     wallHoles: plan.holes.filter((o) => o.in.kind === "wall").length,
     chase: legs.filter((l) => l.method === "chase").reduce((s, l) => s + pathLength(l.path), 0) / 1000,

@@ -15,8 +15,8 @@ describe("what two plans are compared by", () => {
   it("metres and counts of a plan, each counted again the long way", () => {
     const f = figuresOf(plan);
     expect(f.cable).toBe(plan.cable.total / 1000);
-    expect(f.bound).toBe(plan.cable.bound! / 1000);
-    expect(f.ratio).toBe(plan.cable.ratio);
+    expect(f.plumb).toBe(plan.cable.plumb / 1000);
+    expect(f.ratio).toBe(plan.cable.total / plan.cable.plumb);
     let [bends, chase] = [0, 0];
     const faces = new Set<string>();
     for (const r of plan.runs) {
@@ -43,8 +43,7 @@ describe("what two plans are compared by", () => {
       { rule: "zone.outside", severity: "stop", subject: { kind: "run", id: "x" } } as never,
     ];
     expect(figuresOf({ ...plan, facts }).stops).toBe(1);
-    const unknown = { ...plan, cable: { ...plan.cable, bound: null, ratio: null } };
-    expect(figuresOf(unknown)).toMatchObject({ bound: null, ratio: null });
+    expect(figuresOf({ ...plan, cable: { ...plan.cable, plumb: 0 } }).ratio).toBe(1);
     const bare = { ...plan, runs: [{ ...plan.runs[0]!, legs: [] }], holes: [] };
     expect(figuresOf(bare)).toMatchObject({ bends: 0, faces: 0, chase: 0, bores: 0, wallHoles: 0 });
   });

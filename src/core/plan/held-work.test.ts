@@ -69,7 +69,7 @@ describe("a plan with work done in it", () => {
     const after = makePlan(job, { held });
     expect(stops(after)).toEqual(stops(plan));
     expect(after.facts.filter((f) => f.rule.startsWith("work."))).toEqual([]);
-    expect(after.cable).toMatchObject({ bound: null, ratio: null });
+    expect(after.cable).toMatchObject({ lines: null });
   });
   it("tells planned and done of a point that moved, and offers to put it back", () => {
     const run = bored.find((r) => ring.points.includes(r.from) && ring.points.includes(r.to))!;

@@ -33,7 +33,7 @@ function linesOf(plan: Plan): string[] {
         `clips ${c.run} ${c.leg} ${c.metal ? "metal " : ""}${c.reachable ? "reachable " : ""}${tenth(c.pitch)} of ${c.max}: ${c.marks.map(tenth).join(",")}`,
     ),
     ...plan.facts.map((f) => `fact ${f.rule} ${f.severity} ${f.subject.id} ${f.case ?? ""}`),
-    `cable ${tenth(plan.cable.total)} bound ${plan.cable.bound === null ? "none" : tenth(plan.cable.bound)}`,
+    `cable ${tenth(plan.cable.total)} lines ${plan.cable.lines === null ? "none" : tenth(plan.cable.lines)} plumb ${tenth(plan.cable.plumb)} bound ${plan.cable.bound === null ? "none" : tenth(plan.cable.bound)}`,
   ];
 }
 

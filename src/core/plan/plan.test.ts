@@ -54,7 +54,7 @@ describe("a plan of any generated storey", () => {
       fc.property(house, (job) => {
         const { cable } = makePlan(job);
         // Jogs behind a plate are not counted in the path: a plate's width at each end.
-        expect(cable.total).toBeGreaterThan(cable.bound! - 146 * makePlan(job).runs.length * 2);
+        expect(cable.total).toBeGreaterThan(cable.lines! - 146 * makePlan(job).runs.length * 2);
       }),
       { numRuns: 12 },
     );
@@ -268,7 +268,7 @@ describe("pinning and points that cannot be reached", () => {
     const [far] = bare.facts.filter((f) => f.rule === "route.unreachable");
     expect(far).toMatchObject({ case: "on-wall", subject: { kind: "point", id: cut.id }, of: { deckOver: 0 } });
     expect(findingOf(far!, namesOf(layHouse(job))).message).toMatch(/no deck over this room/);
-    expect(bare.cable.bound).toBeNull();
+    expect(bare.cable.lines).toBeNull();
   });
   it("refuses to bore engineered joists and says whom to ask", () => {
     const job = generatedHouse(7);

@@ -19,6 +19,7 @@ import { type Fact, fact, inOrder } from "../rules/fact";
 import { pathLength } from "../base/wall-frame";
 import { clipsOf } from "./clips";
 import { endOf, lengthsOf } from "./ends";
+import { leastCable } from "./least-cable";
 import { holesOf } from "./holes";
 import type { Clips, End, Hole, Plan, Run } from "../laid/laid";
 import { pointFacts } from "./point-facts";
@@ -75,7 +76,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     };
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
-  const bound = boundOf(laid, runs, total, options.before ?? null);
+  const least = leastCable(h, runs);
+  const bound = runs.length ? least.bound : null;
   const facts: Fact[] = [
     ...laid.facts,
     ...checkPlan(h, { runs, holes, clips }),
@@ -96,7 +98,13 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     clips,
     ends,
     takeoff: takeOff(h, runs, holes, clips, ends),
-    cable: { total, bound, ratio: bound === null ? null : bound > 0 ? total / bound : 1 },
+    cable: {
+      total,
+      bound,
+      ratio: bound === null ? null : bound > 0 ? total / bound : 1,
+      plumb: least.plumb,
+      lines: linesBound(laid, runs, total, options.before ?? null),
+    },
     facts: inOrder(options.before ? facts : withTriedFixes(h, facts)),
     elapsed: options.clock ? options.clock() - started : 0,
   };
@@ -106,9 +114,9 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
  * Least path that any orders over legal lines could have, mm; null where there is none to be had. It is on ways from middle to
  * middle: what paths leave out behind plates is taken off it alike.
  */
-function boundOf(laid: Laid, runs: readonly Run[], total: number, before: Plan | null): number | null {
+function linesBound(laid: Laid, runs: readonly Run[], total: number, before: Plan | null): number | null {
   if (runs.some((r) => r.pin !== null || r.held)) return null;
-  if (before) return before.cable.bound === null ? null : Math.min(total, before.cable.bound);
+  if (before) return before.cable.lines === null ? null : Math.min(total, before.cable.lines);
   const bounds = [...laid.bounds.values()];
   if (bounds.some((b) => b === null)) return null;
   const whole = laid.runs.reduce((s, r) => s + r.whole, 0);

@@ -1,6 +1,7 @@
 "use client";
 import { pointLabels } from "../../core/job/labels";
 import Link from "next/link";
+import { figuresOf } from "../../core/plan/compare-plans";
 import { mm, toCut } from "../../core/base/figures";
 import { schoolQuestions } from "../../core/rules/schools";
 import { change, edit, useDesk, usePlan } from "../job/store";
@@ -12,6 +13,7 @@ export function RoutesPanel() {
   const job = useDesk((s) => s.job);
   const plan = usePlan();
   const label = pointLabels(job);
+  const f = plan && figuresOf(plan);
   if (!plan) return <p className="text-soft">Working out the runs.</p>;
   return (
     <section aria-label="Runs" className="grid gap-2">
@@ -19,13 +21,17 @@ export function RoutesPanel() {
       <h2 className="text-lg">Runs</h2>
       {plan.runs.length ? (
         <p className="text-[13px] text-soft">
-          <span className="num">{mm(plan.cable.total / 1000)} m</span> of path
-          {plan.cable.bound === null || plan.cable.ratio === null ? (
-            "; no least length can be told while a run is pinned, done, or has no compliant route."
-          ) : (
+          <span className="num">{mm(plan.cable.total / 1000)} m</span> of path ,{" "}
+          <span className="num">{f!.ratio.toFixed(2)}</span> times the plain tours straight level and plumb of{" "}
+          <span className="num">{mm(plan.cable.plumb / 1000)} m</span>. It is longer by what zones, joists and holes ask
+          for: <span className="num">{f!.bores}</span> in joists, <span className="num">{f!.wallHoles}</span> through
+          walls, <span className="num">{f!.chase.toFixed(1)} m</span> of chase, <span className="num">{f!.bends}</span>{" "}
+          bends.
+          {plan.cable.bound === null ? null : (
             <>
-              ; no order over these lines needs less than <span className="num">{mm(plan.cable.bound / 1000)} m</span> (
-              <span className="num">{plan.cable.ratio.toFixed(2)}</span> times that).
+              {" "}
+              However it were laid, no cable that joins these points is under{" "}
+              <span className="num">{mm(plan.cable.bound / 1000)} m</span>.
             </>
           )}
         </p>

@@ -84,8 +84,8 @@ export function WeightsPanel() {
                   {[
                     "",
                     "Cable, m",
-                    "Least, m",
-                    "Ratio",
+                    "Plain tour, m",
+                    "Times that",
                     "Holes",
                     "Holes in walls",
                     "Chase, m",
@@ -112,8 +112,8 @@ export function WeightsPanel() {
                     </th>
                     {[
                       v.figures.cable.toFixed(1),
-                      v.figures.bound?.toFixed(1) ?? "–",
-                      v.figures.ratio?.toFixed(2) ?? "–",
+                      v.figures.plumb.toFixed(1),
+                      v.figures.ratio.toFixed(2),
                       v.figures.bores,
                       v.figures.wallHoles,
                       v.figures.chase.toFixed(1),
