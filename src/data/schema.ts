@@ -139,6 +139,7 @@ export const decks = pgTable(
     makerAllows: jsonb("maker_allows").$type<Deck["makerAllows"]>().notNull().default([]),
     insulationOver: doublePrecision("insulation_over").notNull(),
     access: text("access").notNull(),
+    opened: jsonb("opened").$type<Deck["opened"]>().notNull().default([]),
     heavyJoists: jsonb("heavy_joists").$type<Deck["heavyJoists"]>().notNull(),
     notHeavy: jsonb("not_heavy").$type<Deck["notHeavy"]>().notNull().default([]),
     existingCuts: jsonb("existing_cuts").$type<Deck["existingCuts"]>().notNull(),

@@ -101,6 +101,23 @@ export function overJoists(l: LaidDeck, forbidden: Job["forbidden"], holes: read
         dash: [4, 3],
         cover: 0.15,
       });
+  const edge = bounds(l.deck.outline);
+  if (l.deck.access === "closed")
+    for (const o of l.deck.opened) {
+      const [x, y] = [edge.x0 + o.x, edge.y0 + o.y];
+      p.area(
+        [
+          [x, -y],
+          [x + o.width, -y],
+          [x + o.width, -(y + o.depth)],
+          [x, -(y + o.depth)],
+        ],
+        "paper",
+        "good",
+        { id: o.id, width: 1.4, dash: [6, 3], cover: 0.5 },
+      );
+      p.text(x, -(y + o.depth), "opened", { anchor: "start", shift: 4, drop: 1.1, size: 10.5, ink: "good" });
+    }
   for (const o of l.deck.obstacles) {
     p.area(outlineOf(o.outline), "soft", "ink", { id: o.id, width: 1 });
     const b = bounds(o.outline);

@@ -75,6 +75,19 @@ export function layDeck(deck: Deck): LaidDeck {
   };
 }
 
+/** True where a hand gets at the joists: anywhere in a deck that is open or whose boards come up, in a closed one where it is opened. */
+export function canReach(l: LaidDeck, p: XY): boolean {
+  if (l.deck.access !== "closed") return true;
+  const { x0, y0 } = bounds(l.deck.outline);
+  return l.deck.opened.some(
+    (o) =>
+      p.x >= x0 + o.x - EPS &&
+      p.x <= x0 + o.x + o.width + EPS &&
+      p.y >= y0 + o.y - EPS &&
+      p.y <= y0 + o.y + o.depth + EPS,
+  );
+}
+
 /** An obstacle reaches into a span when it comes this far past the bearing, mm. */
 const IN_SPAN = 1;
 

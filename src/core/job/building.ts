@@ -165,6 +165,20 @@ export const deckSchema = z.strictObject({
     .default([]),
   insulationOver: length0.default(0),
   access: z.enum(["open", "boards-up", "closed"]).default("open"),
+  /** A closed deck: where it is opened, and how; from its west and south edges. Only there are its joists bored. */
+  opened: z
+    .array(
+      z.strictObject({
+        id: idSchema,
+        kind: z.enum(["hatch", "board", "below"]),
+        x: length0,
+        y: length0,
+        width: size,
+        depth: size,
+      }),
+    )
+    .max(20)
+    .default([]),
   /** Joists, by number, that carry a trimmer, partition, cylinder or steel. */
   heavyJoists: z.array(z.number().int().min(1)).max(60).default([]),
   /** Spans that a steel or trimmer touches and that the user has found to carry no more than a floor, with how it is known. */

@@ -225,6 +225,23 @@ describe("through timber and walls", () => {
       ]),
     ).toEqual([]);
   });
+  it("an old cut noted on a joist or span that is not there is told, and judged by no other rule", () => {
+    const told = (more: object) =>
+      checked(
+        house({
+          decks: [
+            deck({
+              existingCuts: [{ id: "o", kind: "hole", joist: 2, at: 1400, diameter: 20, fromTop: 100, ...more }],
+            }),
+          ],
+        }),
+        [],
+      ).map((f) => [f.rule, f.case, f.subject.id]);
+    expect(told({})).toEqual([]);
+    expect(told({ joist: 99 })).toEqual([["timber.cut-place", "joist", "o"]]);
+    expect(told({ span: 2 })).toEqual([["timber.cut-place", "span", "o"]]);
+    expect(told({ at: 6000 })).toEqual([["timber.cut-place", "beyond", "o"]]);
+  });
   it("engineered joists are crossed only where their maker allows that hole", () => {
     const engineered = (makerAllows: object[]) =>
       of(

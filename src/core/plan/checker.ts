@@ -18,7 +18,7 @@ import { nogginCrossings } from "../house/noggin-crossings";
 import { studAt } from "../house/studs";
 import { studCrossings } from "../house/stud-crossings";
 import { checkJoist } from "../trades/timber/check-joist";
-import { type LaidDeck, cutsOf, isHeavy, joistFor, makerAllows, meetsPolygon } from "../house/deck";
+import { type LaidDeck, canReach, cutsOf, isHeavy, joistFor, makerAllows, meetsPolygon } from "../house/deck";
 import { overCut } from "../trades/timber/over-cut";
 import type { Cut } from "../house/joist";
 import { checkPath } from "../trades/zones/check-path";
@@ -344,18 +344,44 @@ function checkVoidLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
   return out;
 }
 
+/** Old cuts noted where there is no timber: on a joist or span that is not there, or past its end. */
+function misplacedCuts(l: LaidDeck): Fact[] {
+  return l.deck.existingCuts.flatMap((c): Fact[] => {
+    const where = { deck: l.deck.id, joist: c.joist, span: c.span, at: c.at };
+    const j = l.joists.find((x) => x.n === c.joist);
+    if (!j) return [fact("timber.cut-place", "cut", c.id, { case: "joist", where, of: { joists: l.joists.length } })];
+    const span = j.spans[c.span - 1];
+    if (!span) return [fact("timber.cut-place", "cut", c.id, { case: "span", where, of: { spans: j.spans.length } })];
+    const long = span[1] - span[0];
+    if (atMost(c.at, long)) return [];
+    return [
+      fact("timber.cut-place", "cut", c.id, {
+        case: "beyond",
+        where,
+        measured: c.at,
+        limit: long,
+        sense: "most",
+        unit: "mm",
+      }),
+    ];
+  });
+}
+
 function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fact[] {
   const out: Fact[] = [];
   const { schools, axisTolerance } = h.job.settings;
   const runOf = new Map(runs.map((r) => [r.id, r]));
   for (const l of h.decks) {
     if (l.deck.kind === "concrete") continue;
+    const misplaced = misplacedCuts(l);
+    out.push(...misplaced);
+    const lost = new Set(misplaced.map((f) => f.subject.id));
     for (const j of l.joists)
       j.spans.forEach((span, s) => {
         const mine = holes.filter(
           (o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === j.n && o.in.span === s + 1,
         );
-        const old = cutsOf(l, j.n, s + 1);
+        const old = cutsOf(l, j.n, s + 1).filter((c) => !lost.has(c.id));
         if (mine.length && overCut(l, j, s + 1))
           out.push(
             fact("timber.over-cut", "joist", `${l.deck.id}.J${j.n}`, {
@@ -393,6 +419,9 @@ function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fac
       });
   }
   for (const o of holes) {
+    const l = o.in.kind === "wall" ? undefined : h.decks[h.deckOfId.get(o.in.deck ?? "") ?? -1];
+    if (l && !canReach(l, { x: o.centre[0], y: o.centre[1] }))
+      out.push(fact("route.closed", "hole", o.id, { where: placeOfHole(o) }));
     const timber = o.in.kind === "stud" ? h.faces[h.faceOfWall.get(o.in.wall ?? "") ?? -1]?.studs : null;
     if (timber)
       for (const f of checkStud(timber.depth, o.diameter, timber.depth / 2, true).facts)

@@ -4,7 +4,7 @@ import { type XY, spansAlong } from "../base/polygon";
 import { EPS, same } from "../base/tolerance";
 import { type XYZ, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
-import { type LaidDeck, meetsPolygon, placeOn } from "../house/deck";
+import { type LaidDeck, canReach, meetsPolygon, placeOn } from "../house/deck";
 import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { boreLinesOf } from "./bore-lines";
 import type { Entry } from "./meeting-decks";
@@ -69,7 +69,11 @@ export function addDeck(
       for (let i = 1; i < stations.length; i++) {
         const [p, q] = [nodes[i - 1]!, nodes[i]!];
         const together = extent.some(([lo, hi]) => stations[i - 1]! >= lo - REACH && stations[i]! <= hi + REACH);
-        if (p >= 0 && q >= 0 && together && free(stations[i - 1]!, at, stations[i]!, at))
+        // In a closed deck a cable is drawn along its bay, but through a noggin or a wall only where it is opened.
+        const shut = rows.find(
+          (x) => x > stations[i - 1]! + EPS && x <= stations[i]! + EPS && !canReach(l, placeOn(l, x, at)),
+        );
+        if (p >= 0 && q >= 0 && together && shut === undefined && free(stations[i - 1]!, at, stations[i]!, at))
           addEdge(g, p, q, EDGE.lane, n, {
             timbers: nogginsOn(stations[i - 1]!, stations[i]!),
             walls: walls.length ? wallsPassed(walls, at3(l, stations[i - 1]!, at), at3(l, stations[i]!, at)).length : 0,
@@ -98,7 +102,15 @@ export function addDeck(
           if (side && node >= 0 && free(s, e.across, s, side.at)) addEdge(g, e.node, node, EDGE.bay, n);
         }
       const [p, q] = [lo?.nodes[i] ?? -1, hi?.nodes[i] ?? -1];
-      if (lo && hi && p >= 0 && q >= 0 && free(s, lo.at, s, hi.at)) addEdge(g, p, q, EDGE.bay, n);
+      if (
+        lo &&
+        hi &&
+        (at[i]!.length > 0 || canReach(l, placeOn(l, s, lo.at))) &&
+        p >= 0 &&
+        q >= 0 &&
+        free(s, lo.at, s, hi.at)
+      )
+        addEdge(g, p, q, EDGE.bay, n);
       // Two entries at one station of a bay meet without touching a joist.
       for (let a = 0; a < mid.length; a++)
         for (let c = a + 1; c < mid.length; c++)
@@ -110,7 +122,13 @@ export function addDeck(
     for (const line of lineList[i]!) {
       const from = nodeAt(bays[i]!, 1, line.along);
       const to = nodeAt(bays[i + 1]!, 0, line.along);
-      if (from < 0 || to < 0 || !free(line.along, j.at - half - OFF, line.along, j.at + half + OFF)) continue;
+      if (
+        from < 0 ||
+        to < 0 ||
+        !canReach(l, placeOn(l, line.along, j.at)) ||
+        !free(line.along, j.at - half - OFF, line.along, j.at + half + OFF)
+      )
+        continue;
       g.bores.push({
         deck: n,
         joist: i,

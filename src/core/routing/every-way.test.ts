@@ -1,4 +1,9 @@
 import { describe, expect, it } from "vitest";
+import { layHouse } from "../house/house";
+import { standardCatalogue } from "../rules/catalogue";
+import { findingOf, namesOf } from "../words/findings";
+import { freeingWords } from "../words/ways";
+import { whatFrees } from "./freeing";
 import { circuit, deck, house } from "../book/limits/by-hand.fixture";
 import { type Job, jobSchema } from "../job/model";
 import type { Plan } from "../laid/laid";
@@ -273,5 +278,87 @@ describe("the end of a beam in a wall", () => {
     };
     const told = makePlan(jobSchema.parse({ ...job, pins: [pin] })).facts.filter((f) => f.rule === "route.forbidden");
     expect(told).toMatchObject([{ case: "beam", severity: "stop", of: { name: "Beam" } }]);
+  });
+});
+
+describe("a closed deck", () => {
+  const job = (more: object, l1 = light("l1", 1900, 1300)): Job =>
+    house({
+      decks: [deck({ access: "closed", ...more })],
+      points: [board("w1", 1900), l1],
+      circuits: [lighting("l1")],
+    });
+  it("has no joist bored: what its bays lead to is reached along them, from the walls they end at", () => {
+    const plan = makePlan(job({}));
+    expect(unreachable(plan)).toEqual([]);
+    expect(stops(plan)).toEqual([]);
+    expect(plan.holes).toEqual([]);
+    // Open, the same light is reached across the joists.
+    const open = makePlan(job({ access: "boards-up" }));
+    expect(open.holes.length).toBeGreaterThan(0);
+    expect(open.cable.total).toBeLessThan(plan.cable.total);
+  });
+  it("is bored where it is opened, and only there", () => {
+    // Joists at y 300, 700 …; the windows of 4 000 are 1 000 … 1 600 from either end. Opened from x 1 000 to 1 500 across all of it.
+    const opened = [{ id: "o", kind: "board", x: 1000, y: 0, width: 500, depth: 3000 }];
+    const plan = makePlan(job({ opened }));
+    expect(stops(plan)).toEqual([]);
+    expect(plan.holes.length).toBeGreaterThan(0);
+    for (const o of plan.holes) {
+      expect(o.centre[0]).toBeGreaterThanOrEqual(1000);
+      expect(o.centre[0]).toBeLessThanOrEqual(1500);
+    }
+  });
+  it("with its bays shut by noggins the light is not reached, for that reason, and opening the deck frees it", () => {
+    const noggins = [
+      { at: 500, depth: 200 },
+      { at: 3500, depth: 200 },
+    ];
+    const shut = job({ noggins });
+    const plan = makePlan(shut);
+    expect(unreachable(plan)).toEqual(["l1"]);
+    const f = plan.facts.find((x) => x.rule === "route.unreachable")!;
+    expect(findingOf(f, namesOf(layHouse(shut))).message).toMatch(/closed/);
+    const frees = whatFrees(shut, standardCatalogue, "l1");
+    expect(frees.changes.map((c) => c.change.kind)).toContain("open-deck");
+    expect(freeingWords(layHouse(shut), { kind: "open-deck", deck: "d" })).toMatch(/lift boards of Deck/);
+  });
+});
+
+describe("why a run is not laid, once and rightly", () => {
+  // Joists of 100 take a bit of 25 at most.
+  const job = (points: object[], circuits: object[], more: object = {}): Job =>
+    house({
+      decks: [deck({ joists: { ...deck().joists, depth: 100 }, underside: 2400, ...more })],
+      points: [board("w1", 1900), ...points],
+      circuits,
+    });
+  const why = (j: Job) =>
+    makePlan(j)
+      .facts.filter((f) => f.rule === "route.unreachable")
+      .map((f) => [f.subject.id, f.case]);
+  it("a cable too thick for any hole of the joists is told so, not that the holes are full", () => {
+    // Bays shut by noggins at both ends of a closed deck that is opened in the middle: the joists must be bored.
+    const shut = {
+      access: "closed",
+      opened: [{ id: "o", kind: "board", x: 1000, y: 0, width: 500, depth: 3000 }],
+      noggins: [
+        { at: 500, depth: 200 },
+        { at: 3500, depth: 200 },
+      ],
+    };
+    const heater = { ...light("h1", 1300, 900), kind: "light" };
+    const thick = circuit({ kind: "radial", device: { rating: 32 }, cable: "swa-3x10", points: ["h1"] });
+    expect(why(job([heater], [thick], shut))).toEqual([["h1", "too-thick"]]);
+    const thin = circuit({ kind: "lighting", device: { rating: 6 }, cable: "te-1.0", points: ["h1"] });
+    expect(why(job([heater], [thin], shut))).toEqual([]);
+  });
+  it("no point is told twice", () => {
+    const lonely = light("l1", 1900, 900);
+    const shut = { kind: "engineered", noggins: [], obstacles: [], access: "closed" };
+    for (const more of [{}, shut, { kind: "concrete" }]) {
+      const told = why(job([lonely, light("l2", 2900, 900)], [lighting("l1", "l2")], more)).map((x) => x[0]);
+      expect(new Set(told).size).toBe(told.length);
+    }
   });
 });

@@ -8,6 +8,7 @@ function barOf(d: House["job"]["decks"][number]): string | null {
   if (d.kind === "engineered") return "engineered";
   if (d.joists.depth > 250) return "deep";
   if (d.joists.depth * 0.25 < 16) return "shallow";
+  if (d.access === "closed") return "closed";
   return d.obstacles.length ? "obstacles" : null;
 }
 

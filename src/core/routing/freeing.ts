@@ -13,7 +13,7 @@ export interface Freeing {
 }
 /** One change that might free a way, and the ids that its words name. */
 export interface Change {
-  kind: "surface" | "unforbid" | "past-obstacle" | "maker-chart" | "heavy-joists" | "repair-cuts";
+  kind: "surface" | "unforbid" | "past-obstacle" | "maker-chart" | "heavy-joists" | "repair-cuts" | "open-deck";
   circuit?: string;
   deck?: string;
   /** Name of the part kept free or of the obstacle. */
@@ -51,6 +51,8 @@ function candidates(job: Job, circuit: string): { change: Change; job: Job }[] {
       });
     if (d.heavyJoists.length)
       out.push({ change: { kind: "heavy-joists", deck: d.id }, job: deck(d.id, { heavyJoists: [] }) });
+    if (d.access === "closed")
+      out.push({ change: { kind: "open-deck", deck: d.id }, job: deck(d.id, { access: "boards-up" }) });
     if (d.existingCuts.length)
       out.push({ change: { kind: "repair-cuts", deck: d.id }, job: deck(d.id, { existingCuts: [] }) });
   }

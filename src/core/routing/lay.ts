@@ -204,15 +204,19 @@ export function layRuns(
   for (const t of wanted.tasks) {
     if (t.held || t.pin) out.runs.push(givenRun(t));
     else if (t.way) out.runs.push(laidRun(h, g, t, t.way));
-    else
+    else if (!out.facts.some((f) => f.rule === "route.unreachable" && f.subject.id === t.to))
       out.facts.push(
-        fact("route.unreachable", "point", t.to, {
-          case: t.legal ? "bores-full" : "no-way",
-          of: { from: t.from },
-        }),
+        fact("route.unreachable", "point", t.to, { case: whyNot(h, g, t), of: { from: t.from, cable: t.cable.id } }),
       );
   }
   return out;
+}
+
+/** What stops a run between points that legal lines join: the holes on the way are full, or none may be as large as it needs. */
+function whyNot(h: House, g: RouteGraph, t: Task): "no-way" | "bores-full" | "too-thick" {
+  if (!t.legal) return "no-way";
+  // In an empty house it would find the way: then it is the others that fill the holes.
+  return new Site(h, g).wayFor(t) ? "bores-full" : "too-thick";
 }
 
 /** Lays tasks one after the other; a run that finds every bore full has those that fill them taken up and laid round it. */

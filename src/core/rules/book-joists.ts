@@ -88,6 +88,14 @@ export const joistRules = {
     source: "Maker's instructions",
     why: "Their flanges and webs carry the load in another way, and each maker's rules differ.",
   },
+  "timber.cut-place": {
+    title: "Old cut where there is no joist",
+    text: "Each old hole or notch is noted on a joist and span that is there, within that span.",
+    limit: "within its span",
+    severity: "warn",
+    source: OWN,
+    why: "A cut noted in the wrong place guards the wrong timber, and new holes may stand right beside it.",
+  },
   "timber.over-cut": {
     title: "Joist cut too far already",
     text: "A span of a joist whose old holes or notches break the rules is drilled no more.",

@@ -142,6 +142,14 @@ export const routeRules = {
     source: OWN,
     why: "Another service, a cupboard to be, a steel nobody chases through, or the user's own word.",
   },
+  "route.closed": {
+    title: "Hole in a closed deck",
+    text: "The joists of a closed deck are bored only where it is opened: at a hatch, under lifted boards, or from below.",
+    limit: "where it is opened",
+    severity: "stop",
+    source: OWN,
+    why: "Nobody can drill where no hand gets in.",
+  },
   "hole.missing": {
     title: "Crossing without a hole",
     text: "Each joist, stud, plate, noggin or wall that a run crosses has a hole listed for it.",

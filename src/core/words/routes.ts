@@ -14,6 +14,7 @@ const barWords: Record<string, (deck: string) => string> = {
   engineered: (d) => `${d} has engineered joists, which are drilled only as their maker says`,
   deep: (d) => `${d} has joists deeper than 250, which need an engineer`,
   shallow: (d) => `${d} has joists too shallow for the smallest bit`,
+  closed: (d) => `${d} is closed, and its joists are bored only where it is opened`,
   obstacles: (d) => `${d} has steel or other obstacles in the way`,
 };
 
@@ -33,6 +34,11 @@ const unreachable: Say = (f, n) => {
       return {
         message: `No compliant route from ${n.point(txt(f, "from"))} to ${who} is left: every hole on the way is full.`,
         remedy: "Ask for another line of holes, or pin the run by hand.",
+      };
+    case "too-thick":
+      return {
+        message: `${cap(n.cable(txt(f, "cable")))} from ${n.point(txt(f, "from"))} to ${who} goes through no hole that the joists on the way may have.`,
+        remedy: "Move one of them, take another cable, or pin the run by hand.",
       };
     case "no-way":
       return {
@@ -131,6 +137,10 @@ export const routeWords = {
         ? `The circuit of ${n.run(f.subject.id)} has been taken out, but its cable is in.`
         : `${n.run(f.subject.id)} is done, but ${n.point(txt(f, "point"))} has been taken out.`,
     remedy: "Undo it, or take the ticks back.",
+  }),
+  "route.closed": (f, n) => ({
+    message: `${placeOfHole(f, n)}: the deck is closed there.`,
+    remedy: "Open the deck there, or lay the run another way.",
   }),
   "hole.missing": (f, n) => ({
     message: `${leg(f, n)} ${crossed(f, n)} and no hole is listed there.`,

@@ -1,4 +1,4 @@
-import { mm } from "../base/figures";
+import { count, mm } from "../base/figures";
 import type { Fact } from "../rules/fact";
 import { type Names, type Say, type Said, flag, joist, leg, limit, list, measured, num, txt } from "./say";
 
@@ -28,6 +28,15 @@ export const timberWords = {
         : `The joist is ${mm(measured(f))} deep; the rules of thumb end at ${mm(limit(f))}.`,
       "Ask a structural engineer.",
     ),
+  "timber.cut-place": (f, n) => ({
+    message:
+      f.case === "joist"
+        ? `An old cut is noted on joist ${f.where?.joist} of ${n.deck(f.where?.deck ?? "")}, which has ${count(num(f, "joists"), "joist")}.`
+        : f.case === "span"
+          ? `An old cut is noted in span ${f.where?.span} of joist ${f.where?.joist} of ${n.deck(f.where?.deck ?? "")}, which has ${count(num(f, "spans"), "span")}.`
+          : `An old cut is noted ${mm(measured(f))} from the left bearing of joist ${f.where?.joist} of ${n.deck(f.where?.deck ?? "")}; its span is ${mm(limit(f))}.`,
+    remedy: "Put it where it is in Survey, or take it out.",
+  }),
   "timber.over-cut": (f, n) => ({
     message: `${joist(f, n)} is cut beyond the rules already; nothing more is drilled in this span of it.`,
     remedy: "Lay the run another way, and ask a structural engineer about a repair.",

@@ -36,6 +36,8 @@ export function freeingWords(h: House, c: Change): string {
       return `enter where the maker of the joists of ${deckName(h, c.deck)} allows holes`;
     case "heavy-joists":
       return `ask an engineer about the heavy joists of ${deckName(h, c.deck)}`;
+    case "open-deck":
+      return `lift boards of ${deckName(h, c.deck)}, or open it from below, and say where in Survey`;
     case "repair-cuts":
       return `have the cut joists of ${deckName(h, c.deck)} repaired`;
   }

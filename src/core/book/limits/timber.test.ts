@@ -2,6 +2,16 @@ import { checkJoist } from "../../trades/timber/check-joist";
 import { checkStud } from "../../trades/timber/stud";
 import { bore, checked, deck, deckLeg, hole, house, joist, judgeLimits, judged, notch, run } from "./by-hand.fixture";
 
+const oldHole = (more: object) => ({
+  id: "o",
+  kind: "hole",
+  joist: 2,
+  at: 1400,
+  diameter: 20,
+  fromTop: 100,
+  ...more,
+});
+
 judgeLimits("timber", {
   "timber.engineered": {
     allowed: () => judged(bore(1200)),
@@ -17,6 +27,16 @@ judgeLimits("timber", {
       severity: "stop",
       measured: 251,
       limit: 250,
+    }),
+  },
+  "timber.cut-place": {
+    // Joists run over the whole 4 000: a cut right at the far bearing is still in the span.
+    allowed: () => checked(house({ decks: [deck({ existingCuts: [oldHole({ at: 4000 })] })] }), []),
+    broken: () => ({
+      facts: checked(house({ decks: [deck({ existingCuts: [oldHole({ at: 4001 })] })] }), []),
+      severity: "warn",
+      measured: 4001,
+      limit: 4000,
     }),
   },
   "timber.over-cut": {

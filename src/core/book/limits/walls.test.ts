@@ -6,6 +6,7 @@ import {
   board,
   checked,
   circuit,
+  deck,
   deckLeg,
   held,
   hole,
@@ -20,6 +21,12 @@ import {
   wallRow,
   wall,
 } from "./by-hand.fixture";
+
+/** The deck over the room closed, and opened 300 × 600 from x on, round the joist at y 700. */
+const closed = (x: number) =>
+  house({
+    decks: [deck({ access: "closed", opened: [{ id: "o", kind: "board", x, y: 400, width: 300, depth: 600 }] })],
+  });
 
 judgeLimits("walls", {
   "zone.outside": {
@@ -143,6 +150,11 @@ judgeLimits("walls", {
       };
       return { facts: makePlan({ ...job, pins: [pin] }).facts, severity: "warn" };
     },
+  },
+  "route.closed": {
+    // Joist 2 at y 700 is bored at x 1 200: opened 300 wide from 1 050 on it is reached, from 1 210 on it is not.
+    allowed: () => checked(closed(1050), [run([deckLeg(across(500, 900))])], [hole()]),
+    broken: () => ({ facts: checked(closed(1210), [run([deckLeg(across(500, 900))])], [hole()]), severity: "stop" }),
   },
   "hole.missing": {
     allowed: () => checked(house(), [run([deckLeg(across(500, 900))])], [hole()]),

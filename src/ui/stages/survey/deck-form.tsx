@@ -13,6 +13,7 @@ import { JoistFields } from "./deck/joist-fields";
 import { listOf } from "./deck/list-of";
 import { Noggins } from "./deck/noggins";
 import { Obstacles } from "./deck/obstacles";
+import { Opened } from "./deck/opened";
 
 /** Everything about one deck. */
 export function DeckForm({ deck }: { deck: Deck }) {
@@ -95,6 +96,7 @@ export function DeckForm({ deck }: { deck: Deck }) {
           <>
             <JoistFields deck={deck} put={put} />
             <Noggins deck={deck} put={(noggins) => put({ noggins })} />
+            {deck.access === "closed" ? <Opened deck={deck} put={(opened) => put({ opened })} /> : null}
             <Obstacles deck={deck} put={(obstacles) => put({ obstacles })} />
             <ExistingCuts deck={deck} />
             <KeepFree
