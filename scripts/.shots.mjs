@@ -15,7 +15,8 @@ for (const arg of process.argv.slice(2)) {
   await page.goto(base + url, { waitUntil: "domcontentloaded" });
   await new Promise((r) => setTimeout(r, 4000));
   for (const c of click.split(";").filter(Boolean)) {
-    if (c.startsWith("js:")) await page.evaluate(c.slice(3));
+    if (c.startsWith("xy:")) await page.mouse.click(...c.slice(3).split(",").map(Number));
+    else if (c.startsWith("js:")) await page.evaluate(c.slice(3));
     else await page.evaluate((t) => [...document.querySelectorAll("button,a,summary,[role=button]")].find((b) => b.textContent.trim().startsWith(t) || b.getAttribute("aria-label")?.startsWith(t))?.click(), c);
     await new Promise((r) => setTimeout(r, 1200));
   }
