@@ -85,6 +85,7 @@ export const walls = pgTable(
     thickness: doublePrecision("thickness").notNull(),
     insulated: boolean("insulated").notNull(),
     backing: text("backing").notNull(),
+    leaf: doublePrecision("leaf"),
     studs: jsonb("studs").$type<Wall["studs"]>(),
     foilBacked: boolean("foil_backed").notNull(),
   },

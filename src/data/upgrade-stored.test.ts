@@ -25,6 +25,7 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
   for (const line of [
     'alter table "decks" drop column "not_heavy"',
     'alter table "walls" drop column "studs"',
+    'alter table "walls" drop column "leaf"',
     'alter table "decks" drop column "opened"',
     'drop index "edits_key"',
     'alter table "site_entries" drop column "held"',

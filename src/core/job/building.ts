@@ -61,6 +61,8 @@ export const wallSchema = z.strictObject({
   insulated: z.boolean().default(false),
   backing: z.enum(["outside", "room", "party"]).default("room"),
   foilBacked: z.boolean().default(false),
+  /** Cavity wall: thickness of the leaf on this side, mm; null where the wall is solid. A chase goes by it. */
+  leaf: z.number().min(20).max(600).nullable().default(null),
   /** Where the studs of a stud wall are; null where nobody has looked. */
   studs: studsSchema.nullable().default(null),
 });

@@ -134,6 +134,28 @@ describe("where a leg lies", () => {
   });
 });
 
+describe("how deep a chase goes", () => {
+  const told = (way: "level" | "plumb", wall: object, leg: object = {}) =>
+    checked(house({ walls: [0, 1, 2, 3].map((i) => wallRow(i, i === 1 ? wall : {})) }), [
+      run([{ path: way === "level" ? onW1([1000, 450], [3000, 450]) : onW1([1000, 450], [1000, 2000]), ...leg }]),
+    ])
+      .filter((f) => f.rule === "chase.depth")
+      .map((f) => [f.case, f.measured, f.limit]);
+  it("a sixth of the leaf level, a third plumb", () => {
+    expect([told("level", { thickness: 90 }), told("plumb", { thickness: 45 })]).toEqual([[], []]);
+    expect(told("level", { thickness: 75 })).toEqual([["level", 15, 12.5]]);
+    expect(told("plumb", { thickness: 75 })).toEqual([]);
+    expect(told("plumb", { thickness: 42 })).toEqual([["plumb", 15, 14]]);
+    expect(told("level", { thickness: 75 }, { depth: 12.5 })).toEqual([]);
+  });
+  it("of a cavity wall it is the leaf; boards and what lies on the face are not chased", () => {
+    expect(told("level", { thickness: 300, leaf: 75 })).toEqual([["level", 15, 12.5]]);
+    expect(told("level", { thickness: 300, leaf: 90 })).toEqual([]);
+    expect(told("level", { thickness: 75, build: "dry-lined" })).toEqual([]);
+    expect(told("level", { thickness: 75 }, { method: "surface", depth: 0 })).toEqual([]);
+  });
+});
+
 describe("where a run ends and goes on", () => {
   const end = (u: number, v = 450, y = 3000, more = {}) =>
     checked(house(), [

@@ -11,6 +11,7 @@ import type { Clips, Hole, Run } from "../laid/laid";
 import { HOLE_FILL } from "../rules/bits";
 import { overall, section } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
+import { deepestChase } from "../rules/chases";
 import { type Fact, type Where, fact } from "../rules/fact";
 import { checkStud } from "../trades/timber/stud";
 import { deckWalls, wallsPassed } from "../house/deck-walls";
@@ -177,6 +178,24 @@ function checkWallLeg(h: House, run: Run, leg: PinnedLeg, where: Where): Fact[] 
     "run",
   );
   for (const x of judged.facts) out.push({ ...x, where, ...(x.severity === "stop" ? again(run) : {}) });
+  if (leg.method === "chase" && !run.held)
+    for (let i = 1; i < path.length; i++) {
+      const way = Math.abs(path[i]!.v - path[i - 1]!.v) > Math.abs(path[i]!.u - path[i - 1]!.u) ? "plumb" : "level";
+      const limit = deepestChase(f.wall, way);
+      if (!atMost(leg.depth, limit))
+        out.push(
+          fact("chase.depth", "run", run.id, {
+            case: way,
+            where,
+            measured: leg.depth,
+            limit,
+            sense: "most",
+            unit: "mm",
+            of: { leaf: f.wall.leaf ?? f.wall.thickness },
+            ...again(run),
+          }),
+        );
+    }
   // Out of doors the sun reaches it: ordinary flat cable has no place there.
   if (f.room.kind === "yard" && cableOf(run.cable, h.catalogue)?.family === "sheathed" && !leg.protected)
     out.push(fact("outside.sheath", "circuit", run.circuit, { where }));

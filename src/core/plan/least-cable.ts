@@ -2,8 +2,7 @@ import { rectAround } from "../base/rect";
 import { type XYZ, toSpace } from "../base/wall-frame";
 import type { House, PlacedPoint } from "../house/house";
 import { type Run } from "../laid/laid";
-import { treeLength } from "../routing/order";
-import { tourBound } from "../routing/tour-bounds";
+import { bestOrder, treeLength } from "../routing/order";
 
 /** Least cable that could join what a plan joins, mm. */
 export interface LeastCable {
@@ -54,22 +53,25 @@ export function leastCable(h: House, runs: readonly Run[]): LeastCable {
       // A whole ring has as many steps as places; what hangs on it comes on top.
       const steps = part.runs.filter((r) => !spurs.has(r.from) && !spurs.has(r.to)).length;
       const closed = c.kind === "ring" && c.state === "new" && main.length > 2 && steps >= main.length;
-      for (const [key, length] of [
-        ["bound", straight],
-        ["plumb", square],
-      ] as const) {
-        const d = (a: string, b: string): number => length(gaps(boxOf(a), boxOf(b)));
-        const matrix = (ids: readonly string[]): number[][] => ids.map((a) => ids.map((b) => (a === b ? 0 : d(a, b))));
-        if (!closed) {
-          out[key] += part.ids.length > 1 ? treeLength(matrix(part.ids)) : 0;
-          continue;
+      const matrix = (ids: readonly string[], length: (g: XYZ) => number): number[][] =>
+        ids.map((x) => ids.map((y) => (x === y ? 0 : length(gaps(boxOf(x), boxOf(y))))));
+      if (!closed) {
+        if (part.ids.length > 1) {
+          out.bound += treeLength(matrix(part.ids, straight));
+          out.plumb += treeLength(matrix(part.ids, square));
         }
-        const m = matrix(main);
-        const goal = part.runs.reduce((s, r) => s + r.pathLength, 0);
-        out[key] += Math.max(treeLength(m), tourBound(m, goal));
-        for (const id of part.ids)
-          if (spurs.has(id)) out[key] += Math.min(...part.ids.filter((x) => x !== id).map((x) => d(id, x)));
+        continue;
       }
+      // A tour: the shortest that is known for the eye, and what none can be below.
+      out.bound += bestOrder(matrix(main, straight), true).bound;
+      out.plumb += bestOrder(matrix(main, square), true).length;
+      for (const id of part.ids)
+        if (spurs.has(id))
+          for (const [key, length] of [
+            ["bound", straight],
+            ["plumb", square],
+          ] as const)
+            out[key] += Math.min(...part.ids.flatMap((x) => (x === id ? [] : [length(gaps(boxOf(id), boxOf(x)))])));
     }
   }
   return out;

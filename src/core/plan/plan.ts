@@ -76,7 +76,9 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     };
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
-  const least = leastCable(h, runs);
+  // While something is dragged the least of a moment ago stands: it is worked out again when the hand lets go.
+  const before = options.before?.cable;
+  const least = before ? { bound: Math.min(total, before.bound ?? 0), plumb: before.plumb } : leastCable(h, runs);
   const bound = runs.length ? least.bound : null;
   const facts: Fact[] = [
     ...laid.facts,

@@ -197,6 +197,9 @@ export function secondLook(job: Job, plan: Pick<Plan, "runs" | "holes">): string
           if (steel.some((o) => insideBox(o, u, v))) return tell(`leg ${i} goes through steel in ${w.id}`);
           if (free.some((o) => insideBox(o, u, v))) return tell(`leg ${i} goes through what is kept free`);
         }
+        const leaf = w.wall.leaf ?? w.wall.thickness;
+        if (l.method === "chase" && w.wall.build === "masonry" && l.depth * (near(a[2], b[2]) ? 6 : 3) > leaf + 1e-6)
+          tell(`leg ${i} is chased too deep into ${w.id}`);
         const { studs } = w.wall;
         if (l.method === "stud-void" && studs && near(a[2], b[2])) {
           const [lo, hi] = [on(w, a).u, on(w, b).u].sort((x, y) => x - y) as [number, number];

@@ -362,3 +362,29 @@ describe("why a run is not laid, once and rightly", () => {
     }
   });
 });
+
+describe("in a wall too thin for a level chase", () => {
+  const job = (thickness: number): Job =>
+    house({
+      walls: [0, 1, 2, 3].map((index) => ({
+        id: `w${index}`,
+        room: "r",
+        index,
+        thickness: index === 1 ? thickness : 300,
+      })),
+      points: [
+        board("w1", 800, 1400),
+        { ...light("s1", 0, 0), kind: "socket", place: { on: "wall", wall: "w1", u: 2600, v: 1400 } },
+      ],
+      circuits: [circuit({ points: ["s1"] })],
+    });
+  it("cable goes up to the deck and down again, plumb", () => {
+    const plan = makePlan(job(75));
+    expect(unreachable(plan)).toEqual([]);
+    expect(stops(plan)).toEqual([]);
+    const level = plan.runs[0]!.legs.filter((l) => l.method === "chase" && l.path[0]![2] === l.path[1]![2]);
+    expect(level).toEqual([]);
+    // In a wall that takes it the chase goes straight across.
+    expect(makePlan(job(140)).runs[0]!.legs).toHaveLength(1);
+  });
+});

@@ -2,13 +2,14 @@ import { distinct, indexNear } from "../base/distinct";
 import { crosses, rectAround, rectOf, strictlyContains, type UV } from "../base/rect";
 import { topAt } from "../base/ceiling";
 import { unionCovers } from "../base/rect-union";
-import { EPS, clamp, same } from "../base/tolerance";
+import { EPS, atMost, clamp, same } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import { type Face, type House, deckReaches, decksOfFace } from "../house/house";
 import type { LaidDeck } from "../house/deck";
 import { BAND, THIN_WALL } from "../house/wall-zones";
 import { BESIDE_STUD, studAt } from "../house/studs";
 import { zoneUnion } from "../house/zone-union";
+import { deepestChase } from "../rules/chases";
 import { boreLinesBeside } from "./bore-lines";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 
@@ -200,6 +201,10 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
     ),
     ...h.job.fixtures.filter((x) => x.wall === face.wall.id && x.kind === "beam").map(rectOf),
   ];
+  // Into a thin leaf no chase is cut as deep as the job's.
+  const deep = h.job.settings.chaseDepth;
+  const levelChase = atMost(deep, deepestChase(face.wall, "level"));
+  const plumbChase = atMost(deep, deepestChase(face.wall, "plumb"));
   const wet = h.job.fixtures
     .filter((x) => x.wall === face.wall.id && (x.kind === "bath" || x.kind === "sink"))
     .map(rectOf);
@@ -222,7 +227,8 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): void 
     if (barred.some((r) => crosses(r, a, b))) return;
     // The top of a wall under a sloping ceiling bulges upwards, so a stretch under it at both ends is under it all along.
     if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
-    const hidden = unionCovers(union, a, b) && !(same(a.u, b.u) && studAt(face.studs, a.u));
+    const plumb = same(a.u, b.u);
+    const hidden = (plumb ? plumbChase : levelChase) && unionCovers(union, a, b) && !(plumb && studAt(face.studs, a.u));
     if (!hidden && !surface) return;
     const box = boxes.find((x) => crosses(x.rect, a, b))?.n ?? -1;
     addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, {

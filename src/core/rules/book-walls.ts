@@ -29,6 +29,14 @@ export const zoneRules = {
     source: `${BS7671} 522.6.202`,
     why: "A shelf screw seldom goes deeper than 50 mm. A later chase or a thinner wall than measured changes that.",
   },
+  "chase.depth": {
+    title: "Chase too deep for the leaf",
+    text: "A chase is at most a third of the leaf deep when it runs plumb, and a sixth when it runs level; of a cavity wall it is the leaf that counts, not the wall.",
+    limit: "1/3 plumb, 1/6 level",
+    severity: "stop",
+    source: "Approved Document A",
+    why: "What is left of the leaf must still carry what stands on it; a level cut weakens it most.",
+  },
   "zone.rcd": {
     title: "30 mA protection for hidden cable",
     text: "In ordinary domestic use a cable in a zone less than 50 mm deep, or at any depth in a partition with metal parts, is protected by a 30 mA RCD.",

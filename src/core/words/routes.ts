@@ -138,6 +138,10 @@ export const routeWords = {
         : `${n.run(f.subject.id)} is done, but ${n.point(txt(f, "point"))} has been taken out.`,
     remedy: "Undo it, or take the ticks back.",
   }),
+  "chase.depth": (f, n) => ({
+    message: `${leg(f, n)}: a ${f.case} chase ${mm(measured(f))} deep in a leaf of ${mm(num(f, "leaf"))} on ${n.wall(f.where?.wall ?? "")}; at most ${mm(Math.floor((f.limit ?? 0) * 10) / 10)}.`,
+    ...again(f, "Take it up to the deck, lay it on the surface, or cut a shallower chase."),
+  }),
   "route.closed": (f, n) => ({
     message: `${placeOfHole(f, n)}: the deck is closed there.`,
     remedy: "Open the deck there, or lay the run another way.",

@@ -296,7 +296,7 @@ export const two = (a: object, b: object) => [a, b];
 
 /** What the files of limits beside this one hold: each the rules whose names begin with one of its words. */
 export const groups = {
-  walls: ["zone", "route", "hole", "work"],
+  walls: ["zone", "chase", "route", "hole", "work"],
   timber: ["timber"],
   points: ["point", "height", "kitchen"],
   circuits: ["circuit", "found", "retrofit", "test"],

@@ -28,10 +28,24 @@ const closed = (x: number) =>
     decks: [deck({ access: "closed", opened: [{ id: "o", kind: "board", x, y: 400, width: 300, depth: 600 }] })],
   });
 
+/** The room with its north wall so thin. */
+const thinWall = (thickness: number) =>
+  house({ walls: [0, 1, 2, 3].map((i) => wallRow(i, i === 1 ? { thickness } : {})) });
+
 judgeLimits("walls", {
   "zone.outside": {
     allowed: () => path(plumb(1043)),
     broken: () => ({ facts: path(plumb(1044)), severity: "stop", measured: -1, limit: 0 }),
+  },
+  "chase.depth": {
+    // Level: a sixth of 90 is 15.
+    allowed: () => checked(thinWall(90), [run([{ path: onW1([1000, 450], [2000, 450]) }])]),
+    broken: () => ({
+      facts: checked(thinWall(89.4), [run([{ path: onW1([1000, 450], [2000, 450]) }])]),
+      severity: "stop",
+      measured: 15,
+      limit: 14.9,
+    }),
   },
   "zone.diagonal": {
     allowed: () =>

@@ -41,6 +41,16 @@ export function WallForm({ face }: { face: Face }) {
         max={2000}
         onCommit={(thickness) => whole({ thickness })}
       />
+      {wall.build === "masonry" ? (
+        <NumberField
+          label="Leaf, 0 where solid"
+          name="leaf"
+          value={wall.leaf ?? 0}
+          min={0}
+          max={600}
+          onCommit={(leaf) => put({ leaf: leaf === 0 ? null : leaf })}
+        />
+      ) : null}
       <SelectField
         label="Behind it"
         value={wall.backing}

@@ -1,0 +1,1 @@
+ALTER TABLE "walls" ADD COLUMN "leaf" double precision;
