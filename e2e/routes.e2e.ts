@@ -109,7 +109,49 @@ describe("routes, timber and the solid view", () => {
       /Loft floor, rear[\s\S]*All joists: Engineered joists are cut only as their maker says[\s\S]*Ask the maker/,
     );
     const csv = await given("boring.csv");
-    expect(csv.split("\r\n")[0]).toBe("in,line,joist,span,from bearing mm,from top mm,diameter mm,cables,plate");
+    expect(csv.split("\r\n")[0]).toBe(
+      "in,line,joist,span,timber,room,at mm,from,from top mm,height,diameter mm,cables,plate",
+    );
+    expect(words).toMatch(/Noggin, 2.100 from the south edge/);
+    expect(words).toMatch(/Studs and walls[\s\S]*wall 3 of Kitchen[\s\S]*Stud \d/i);
+  });
+
+  it("drills the studs that are given, and says of those nobody has found that they are taken to be there", async () => {
+    await open("demo", "stage=survey&room=kitchen");
+    await see("31 runs laid");
+    await key("w");
+    await see("of Kitchen");
+    // Round the walls of the room to the one of studs.
+    for (let k = 0; k < 4 && !(await text("[aria-label=Inspector]")).includes("Wall 3 of Kitchen"); k++) await key("w");
+    await see("Wall 3 of Kitchen");
+    await see("Noggins at heights");
+    await press("Studs not known");
+    await see("Not measured: taken at 600 centres");
+    await stored();
+    expect((await job()).walls.find((w) => w.id === "kitchen-w3")!.studs).toBeNull();
+    await open("demo", "stage=timber&room=kitchen");
+    await key("b");
+    await see("studs not measured, taken at 600 centres: find them before drilling");
+  });
+
+  it("bores a closed deck only where it is opened", async () => {
+    await open("demo", "stage=survey&room=kitchen");
+    await see("Deck over ground floor");
+    const before = await bores();
+    expect(before).toBeGreaterThan(0);
+    await page().evaluate(() => {
+      const summary = [...document.querySelectorAll("summary")].find((s) =>
+        s.textContent?.startsWith("Deck over ground"),
+      );
+      summary?.click();
+    });
+    await choose("Access", "closed");
+    await see("Nowhere: no joist is bored.");
+    await stored();
+    const shut = (await given("boring.csv")).split("\r\n").filter((l) => l.startsWith("Deck over ground floor"));
+    expect(shut.filter((l) => /joist \d/.test(l))).toEqual([]);
+    await press("Add an opening");
+    await see("boards lifted");
   });
 
   it("shows the house in three dimensions, and shares what is picked with the other views", async () => {

@@ -204,9 +204,10 @@ function StepHead({ job, plan, house, run, step }: Props) {
   if (step === "bored") {
     const first = boresOf(plan, run)[0]!;
     const w = holeWords(house, first);
+    const where = [w.timber, w.of, w.room].filter(Boolean).join(", ");
     return (
       <Big
-        over={`${[w.timber, w.of, w.room].filter(Boolean).join(", ")}, from ${w.from}`}
+        over={`${where[0]!.toUpperCase()}${where.slice(1)}, from ${w.from}`}
         n={mm(first.at)}
         under={`${[`bit ${first.diameter}`, w.height].filter(Boolean).join(", ")}. Scan before drilling.`}
       />
@@ -287,9 +288,9 @@ function StepMarks({ job, plan, house, run, step }: Props) {
       {ribbon ? <Ribbon {...ribbon} tall /> : null}
       <ul className="px-4 text-[17px]">
         {rows.map((r, i) => (
-          <li key={i} className="flex justify-between border-b border-dotted border-line py-1.5">
+          <li key={i} className="flex justify-between gap-3 border-b border-dotted border-line py-1.5">
             <span>{r.k}</span>
-            <span className="num font-medium">{r.v}</span>
+            <span className="num font-medium whitespace-nowrap">{r.v}</span>
           </li>
         ))}
       </ul>
