@@ -239,7 +239,7 @@ function WallHoles({ label }: { label: (run: string) => string }) {
                   const w = holeWords(house, o);
                   return (
                     <tr key={o.id} className="border-b border-dotted border-line">
-                      <td className="w-32 py-0.5 first-letter:uppercase">{w.timber || `through ${w.room}`}</td>
+                      <td className="w-72 py-0.5 first-letter:uppercase">{w.timber || `through ${w.room}`}</td>
                       <td className="num w-24 text-right">{mm(o.at)}</td>
                       <td className="pl-4 whitespace-nowrap">{w.height}</td>
                       <td className="num w-20 text-right">Ø {o.diameter}</td>
