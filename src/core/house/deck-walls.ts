@@ -73,7 +73,7 @@ export function deckWalls(h: House): DeckWall[][] {
 }
 
 /** Middle line of the masonry, across the wall. */
-export const middleOf = (w: DeckWall): number => (w.across === "x" ? (w.x0 + w.x1) / 2 : (w.y0 + w.y1) / 2);
+const middleOf = (w: DeckWall): number => (w.across === "x" ? (w.x0 + w.x1) / 2 : (w.y0 + w.y1) / 2);
 
 /** The walls that a straight stretch within a deck goes right through, each with the place on its middle line. */
 export function wallsPassed(list: readonly DeckWall[], a: XYZ, b: XYZ): { wall: DeckWall; at: XYZ }[] {

@@ -86,7 +86,7 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
       wallDrills,
     ) !== null;
   return found
-    .flatMap((f) => (f.hole.in.kind === "stud" && !f.done ? besideEachOther(f, fits) : [f]))
+    .flatMap((f) => (f.hole.in.kind === "stud" && !f.done ? besideEachOther(h, f, fits) : [f]))
     .map(({ hole, most, done }): Hole => {
       if (done) return { ...done, runs: hole.runs };
       if (hole.in.kind === "noggin") {
@@ -132,29 +132,26 @@ function bitThrough(runs: readonly string[], most: number, cableOfRun: ReadonlyM
 const ASIDE = 3;
 
 /**
- * Where the cables at one place do not all fit into a hole that the stud takes, they go through several: in a stud one above the
- * other, in a plate or noggin side by side. The first stays where they lie.
+ * Where the cables at one place do not all fit into a hole that the stud takes, they go through several, evenly about the line they
+ * lie on, so that two of them stay within a strip: in a stud one above the other, in a plate or noggin side by side.
  */
-function besideEachOther(f: Found, fits: (runs: readonly string[], most: number) => boolean): Found[] {
+function besideEachOther(h: House, f: Found, fits: (runs: readonly string[], most: number) => boolean): Found[] {
   const groups: string[][] = [];
   for (const r of f.hole.runs) {
     const there = groups.find((g) => fits([...g, r], f.most));
     if (there) there.push(r);
     else groups.push([r]);
   }
+  if (groups.length === 1) return [f];
+  const face = h.faces[h.faceOfWall.get(f.hole.in.wall!)!]!;
   const step = ASIDE * Math.min(f.most, bits[bits.length - 1]!);
   return groups.map((runs, k) => {
-    const by = Math.ceil(k / 2) * (k % 2 ? 1 : -1) * step;
+    const by = (k - (groups.length - 1) / 2) * step;
     const upright = f.hole.in.part === "stud";
-    return {
-      ...f,
-      hole: {
-        ...f.hole,
-        runs,
-        at: tidy(f.hole.at + (upright ? 0 : by)),
-        fromTop: tidy(f.hole.fromTop + (upright ? by : 0)),
-      },
-    };
+    const at = tidy(f.hole.at + (upright ? 0 : by));
+    const fromTop = tidy(f.hole.fromTop + (upright ? by : 0));
+    const [x, y, z] = toSpace(face.frame, { u: at, v: face.shape.height - fromTop });
+    return { ...f, hole: { ...f.hole, runs, at, fromTop, centre: [x, y, z] } };
   });
 }
 

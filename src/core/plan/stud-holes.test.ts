@@ -67,6 +67,9 @@ describe("holes in a stud wall", () => {
     const heights = five.map((o) => o.fromTop).sort((a, b) => a - b);
     expect(heights[1]! - heights[0]!).toBe(75);
     expect(new Set(five.map((o) => o.at))).toEqual(new Set([1200]));
+    // Evenly about the line at 450, and drawn where they are drilled.
+    expect(five.reduce((sum, o) => sum + o.fromTop, 0) / five.length).toBe(1950);
+    for (const o of five) expect(o.centre).toEqual([1200, 3000, 2400 - o.fromTop]);
   });
 });
 

@@ -3,6 +3,7 @@ import { Download, Printer } from "lucide-react";
 import { type LaidDeck, isHeavy } from "../../core/house/deck";
 import type { Hole } from "../../core/laid/laid";
 import { bearingNames, holeWords } from "../../core/words/holes";
+import { ASSUMED_STUDS } from "../../core/house/studs";
 import { joistRefusals } from "../../core/trades/timber/check-joist";
 import { joistFor } from "../../core/house/deck";
 import { boringTotals, chalkLines, nogginHoles, wallHoles } from "../../core/trades/timber/boring";
@@ -160,39 +161,47 @@ export function BoringSheet() {
 const spansOf = (l: LaidDeck, span: number): number =>
   Math.max(0, ...l.joists.filter((j) => j.spans.length >= span).map((j) => j.spans.length));
 
+/** Holes in one row each: what timber, the place along it, the height, the bit, and what passes. */
+function HoleTable({ holes, label }: { holes: readonly Hole[]; label: (run: string) => string }) {
+  const { house } = useSnapshot();
+  return (
+    <table className="w-full text-[13.5px]">
+      <thead className="sr-only">
+        <tr>
+          {["Where", "Place", "Height", "Bit", "What passes"].map((x) => (
+            <th key={x} scope="col">
+              {x}
+            </th>
+          ))}
+        </tr>
+      </thead>
+      <tbody>
+        {holes.map((o) => {
+          const w = holeWords(house, o);
+          return (
+            <tr key={o.id} className="border-b border-dotted border-line">
+              <td className="w-72 py-0.5 first-letter:uppercase">{w.timber || `through ${w.room}`}</td>
+              <td className="pl-4 whitespace-nowrap">{o.in.kind === "noggin" ? w.along : mm(o.at)}</td>
+              <td className="pl-4 whitespace-nowrap">{w.height}</td>
+              <td className="num w-20 text-right">Ø {o.diameter}</td>
+              <td className="pl-3">{o.runs.map(label).join(", ")}</td>
+            </tr>
+          );
+        })}
+      </tbody>
+    </table>
+  );
+}
+
 /** Holes in the noggins of a deck, row by row. */
 function NogginHoles({ deck, label }: { deck: LaidDeck; label: (run: string) => string }) {
-  const { house, plan } = useSnapshot();
+  const { plan } = useSnapshot();
   const holes = plan ? nogginHoles(deck, plan) : [];
   if (!holes.length) return null;
   return (
     <div className="mt-1 border-t border-line pt-1">
       <h4 className="text-[14px] font-semibold">Noggins</h4>
-      <table className="w-full text-[13.5px]">
-        <thead className="sr-only">
-          <tr>
-            {["Which", "Beside", "Height", "Bit", "What passes"].map((x) => (
-              <th key={x} scope="col">
-                {x}
-              </th>
-            ))}
-          </tr>
-        </thead>
-        <tbody>
-          {holes.map((o) => {
-            const w = holeWords(house, o);
-            return (
-              <tr key={o.id} className="border-b border-dotted border-line">
-                <td className="py-0.5 first-letter:uppercase">{w.timber}</td>
-                <td>{w.along}</td>
-                <td className="num text-right">{mm(o.fromTop)} down</td>
-                <td className="num w-20 text-right">Ø {o.diameter}</td>
-                <td className="pl-3">{o.runs.map(label).join(", ")}</td>
-              </tr>
-            );
-          })}
-        </tbody>
-      </table>
+      <HoleTable holes={holes} label={label} />
     </div>
   );
 }
@@ -220,35 +229,11 @@ function WallHoles({ label }: { label: (run: string) => string }) {
               {studs?.assumed ? (
                 <span className="font-normal text-soft">
                   {" "}
-                  · studs not measured, taken at 600 centres: find them before drilling
+                  · studs not measured, taken at {mm(ASSUMED_STUDS.spacing)} centres: find them before drilling
                 </span>
               ) : null}
             </h4>
-            <table className="w-full text-[13.5px]">
-              <thead className="sr-only">
-                <tr>
-                  {["Where", "From the left-hand corner", "Height", "Bit", "What passes"].map((x) => (
-                    <th key={x} scope="col">
-                      {x}
-                    </th>
-                  ))}
-                </tr>
-              </thead>
-              <tbody>
-                {mine.map((o) => {
-                  const w = holeWords(house, o);
-                  return (
-                    <tr key={o.id} className="border-b border-dotted border-line">
-                      <td className="w-72 py-0.5 first-letter:uppercase">{w.timber || `through ${w.room}`}</td>
-                      <td className="num w-24 text-right">{mm(o.at)}</td>
-                      <td className="pl-4 whitespace-nowrap">{w.height}</td>
-                      <td className="num w-20 text-right">Ø {o.diameter}</td>
-                      <td className="pl-3">{o.runs.map(label).join(", ")}</td>
-                    </tr>
-                  );
-                })}
-              </tbody>
-            </table>
+            <HoleTable holes={mine} label={label} />
           </div>
         );
       })}

@@ -1,0 +1,123 @@
+import { atMost } from "../base/tolerance";
+import { type LaidDeck, canReach, cutsOf, isHeavy, joistFor, makerAllows } from "../house/deck";
+import type { House } from "../house/house";
+import type { Cut } from "../house/joist";
+import type { Hole, Run } from "../laid/laid";
+import { HOLE_FILL } from "../rules/bits";
+import { overall, section } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
+import { type Fact, type Where, fact } from "../rules/fact";
+import { checkJoist } from "../trades/timber/check-joist";
+import { overCut } from "../trades/timber/over-cut";
+import { checkStud } from "../trades/timber/stud";
+
+/** Where a hole is. */
+const placeOfHole = (o: Hole): Where => ({
+  ...(o.in.deck === undefined ? {} : { deck: o.in.deck }),
+  ...(o.in.joist === undefined ? {} : { joist: o.in.joist }),
+  ...(o.in.span === undefined ? {} : { span: o.in.span }),
+  ...(o.in.wall === undefined ? {} : { wall: o.in.wall }),
+  at: o.at,
+});
+
+/** Old cuts noted where there is no timber: on a joist or span that is not there, or past its end. */
+function misplacedCuts(l: LaidDeck): Fact[] {
+  return l.deck.existingCuts.flatMap((c): Fact[] => {
+    const where = { deck: l.deck.id, joist: c.joist, span: c.span, at: c.at };
+    const j = l.joists.find((x) => x.n === c.joist);
+    if (!j) return [fact("timber.cut-place", "cut", c.id, { case: "joist", where, of: { joists: l.joists.length } })];
+    const span = j.spans[c.span - 1];
+    if (!span) return [fact("timber.cut-place", "cut", c.id, { case: "span", where, of: { spans: j.spans.length } })];
+    const long = span[1] - span[0];
+    if (atMost(c.at, long)) return [];
+    return [
+      fact("timber.cut-place", "cut", c.id, {
+        case: "beyond",
+        where,
+        measured: c.at,
+        limit: long,
+        sense: "most",
+        unit: "mm",
+      }),
+    ];
+  });
+}
+
+/** Judges every hole: in its joist or stud, against its neighbours and old cuts, and for the cables that pass it. */
+export function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fact[] {
+  const out: Fact[] = [];
+  const { schools, axisTolerance } = h.job.settings;
+  const runOf = new Map(runs.map((r) => [r.id, r]));
+  for (const l of h.decks) {
+    if (l.deck.kind === "concrete") continue;
+    const misplaced = misplacedCuts(l);
+    out.push(...misplaced);
+    const lost = new Set(misplaced.map((f) => f.subject.id));
+    for (const j of l.joists)
+      j.spans.forEach((span, s) => {
+        const mine = holes.filter(
+          (o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === j.n && o.in.span === s + 1,
+        );
+        const old = cutsOf(l, j.n, s + 1).filter((c) => !lost.has(c.id));
+        if (mine.length && overCut(l, j, s + 1))
+          out.push(
+            fact("timber.over-cut", "joist", `${l.deck.id}.J${j.n}`, {
+              where: { deck: l.deck.id, joist: j.n, span: s + 1 },
+            }),
+          );
+        if (l.deck.kind === "engineered" && !old.length && mine.every((o) => makerAllows(l, o.at, o.diameter))) return;
+        const cuts: Cut[] = [
+          ...old,
+          ...mine.map((o): Cut => ({ id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop })),
+        ];
+        if (!cuts.length) return;
+        const found = checkJoist(
+          joistFor(l, span),
+          cuts,
+          {
+            notchSchool: schools.notch,
+            notchEdge: schools.notchEdge,
+            axisTolerance,
+            heavyLoad: isHeavy(l, j, s + 1),
+            plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]),
+          },
+          `${l.deck.id}.J${j.n}`,
+        );
+        const place = { deck: l.deck.id, joist: j.n, span: s + 1 };
+        for (const f of found) {
+          const there = old.some((c) => c.id === f.subject.id) ? 1 : 0;
+          out.push({
+            ...f,
+            ...(f.subject.kind === "cut" && !there ? { subject: { kind: "hole" as const, id: f.subject.id } } : {}),
+            where: { ...place, ...f.where },
+            of: { ...f.of, there },
+          });
+        }
+      });
+  }
+  for (const o of holes) {
+    const l = o.in.kind === "wall" ? undefined : h.decks[h.deckOfId.get(o.in.deck ?? "") ?? -1];
+    if (l && !canReach(l, { x: o.centre[0], y: o.centre[1] }))
+      out.push(fact("route.closed", "hole", o.id, { where: placeOfHole(o) }));
+    const timber = o.in.kind === "stud" ? h.faces[h.faceOfWall.get(o.in.wall ?? "") ?? -1]?.studs : null;
+    if (timber)
+      for (const f of checkStud(timber.depth, o.diameter, timber.depth / 2, true).facts)
+        out.push({ ...f, subject: { kind: "hole", id: o.id }, where: placeOfHole(o) });
+    const through = o.runs.flatMap((r) => cableOf(runOf.get(r)?.cable ?? "", h.catalogue) ?? []);
+    const area = through.reduce((sum, c) => sum + section(c), 0);
+    const fill = area / ((Math.PI * o.diameter ** 2) / 4);
+    const widest = Math.max(0, ...through.map((c) => overall(c)));
+    if (!atMost(fill, HOLE_FILL) || !atMost(widest, o.diameter))
+      out.push(
+        fact("hole.too-small", "hole", o.id, {
+          where: placeOfHole(o),
+          measured: fill * 100,
+          limit: HOLE_FILL * 100,
+          sense: "most",
+          unit: "%",
+          of: { diameter: o.diameter, cables: through.length, widest },
+        }),
+      );
+  }
+  return out;
+}
