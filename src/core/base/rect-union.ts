@@ -19,6 +19,8 @@ interface UnionGrid {
   us: number[];
   vs: number[];
   covered: Uint8Array;
+  /** Stretches of its edge. */
+  edges: Rect[];
 }
 
 /** The part of a wall below a sloping edge and above the same edge `deep` lower. */
@@ -79,7 +81,22 @@ function gridOf(rects: readonly Rect[]): UnionGrid {
     const [i0, i1, j0, j1] = [placeOf(us, r.u0), placeOf(us, r.u1), placeOf(vs, r.v0), placeOf(vs, r.v1)];
     for (let j = j0; j < j1; j++) covered.fill(1, i0 + j * w, i1 + j * w);
   }
-  return { rects, us, vs, covered };
+  return { rects, us, vs, covered, edges: edgesOf(us, vs, covered) };
+}
+
+/** Stretches of the edge of covered cells, one a side of a cell. */
+function edgesOf(us: readonly number[], vs: readonly number[], covered: Uint8Array): Rect[] {
+  const w = us.length - 1;
+  const h = vs.length - 1;
+  const at = (i: number, j: number): number => (i < 0 || j < 0 || i >= w || j >= h ? 0 : covered[i + j * w]!);
+  const out: Rect[] = [];
+  for (let j = 0; j < h; j++)
+    for (let i = 0; i <= w; i++)
+      if (at(i - 1, j) !== at(i, j)) out.push({ u0: us[i]!, u1: us[i]!, v0: vs[j]!, v1: vs[j + 1]! });
+  for (let i = 0; i < w; i++)
+    for (let j = 0; j <= h; j++)
+      if (at(i, j - 1) !== at(i, j)) out.push({ u0: us[i]!, u1: us[i + 1]!, v0: vs[j]!, v1: vs[j]! });
+  return out;
 }
 
 /** Number of an edge in the sorted list of edges it was taken from. */
@@ -100,10 +117,13 @@ export function unionCovers(z: RectUnion, a: UV, b: UV): boolean {
   const hi = level ? Math.max(a.u, b.u) : Math.max(a.v, b.v);
   const at = level ? a.v : a.u;
   // Most lines lie in one rectangle from end to end.
-  for (const r of z.rects) {
-    const [c0, c1, s0, s1] = level ? [r.v0, r.v1, r.u0, r.u1] : [r.u0, r.u1, r.v0, r.v1];
-    if (at >= c0 - EPS && at <= c1 + EPS && s0 <= lo + EPS && s1 >= hi - EPS) return true;
-  }
+  for (const r of z.rects)
+    if (
+      level
+        ? at >= r.v0 - EPS && at <= r.v1 + EPS && r.u0 <= lo + EPS && r.u1 >= hi - EPS
+        : at >= r.u0 - EPS && at <= r.u1 + EPS && r.v0 <= lo + EPS && r.v1 >= hi - EPS
+    )
+      return true;
   let reached = lo;
   // Sweep: repeatedly extend with any rectangle that holds the line at the reached place.
   const stretches = z.bands.length ? z.bands.flatMap((s) => bandStretch(s, level, at) ?? []) : [];
@@ -131,27 +151,10 @@ export function unionCovers(z: RectUnion, a: UV, b: UV): boolean {
 
 const pointToSpan = (p: number, a: number, b: number): number => Math.max(a - p, 0, p - b);
 
-/** Stretches of the union's edge, leaving out any that lie on the given outer frame. */
-function edges({ grid }: RectUnion, frame: Rect): { u0: number; v0: number; u1: number; v1: number }[] {
-  const z = grid();
-  const w = z.us.length - 1;
-  const h = z.vs.length - 1;
-  const at = (i: number, j: number): number => (i < 0 || j < 0 || i >= w || j >= h ? 0 : z.covered[i + j * w]!);
-  const out: Rect[] = [];
-  for (let j = 0; j < h; j++)
-    for (let i = 0; i <= w; i++)
-      if (at(i - 1, j) !== at(i, j)) {
-        const u = z.us[i]!;
-        if (u > frame.u0 + EPS && u < frame.u1 - EPS) out.push({ u0: u, u1: u, v0: z.vs[j]!, v1: z.vs[j + 1]! });
-      }
-  for (let i = 0; i < w; i++)
-    for (let j = 0; j <= h; j++)
-      if (at(i, j - 1) !== at(i, j)) {
-        const v = z.vs[j]!;
-        if (v > frame.v0 + EPS && v < frame.v1 - EPS) out.push({ u0: z.us[i]!, u1: z.us[i + 1]!, v0: v, v1: v });
-      }
-  return out;
-}
+/** True for a stretch of the edge that lies on the given outer frame. */
+const onFrame = (e: Rect, frame: Rect): boolean =>
+  (e.u0 === e.u1 && (e.u0 <= frame.u0 + EPS || e.u0 >= frame.u1 - EPS)) ||
+  (e.v0 === e.v1 && (e.v0 <= frame.v0 + EPS || e.v0 >= frame.v1 - EPS));
 
 /** Distance in mm from a place to the nearest rectangle of the union; Infinity when there is none. */
 export function distanceToUnion(z: RectUnion, p: UV): number {
@@ -196,7 +199,8 @@ export function unionMargin(z: RectUnion, frame: Rect, a: UV, b: UV): number {
   const lo = { u: Math.min(a.u, b.u), v: Math.min(a.v, b.v) };
   const hi = { u: Math.max(a.u, b.u), v: Math.max(a.v, b.v) };
   let best = Infinity;
-  for (const e of edges(z, frame)) {
+  for (const e of z.grid().edges) {
+    if (onFrame(e, frame)) continue;
     if (straight) {
       const du = Math.max(e.u0 - hi.u, 0, lo.u - e.u1);
       const dv = Math.max(e.v0 - hi.v, 0, lo.v - e.v1);

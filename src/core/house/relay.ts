@@ -1,3 +1,4 @@
+import { alike } from "../base/alike";
 import type { Job } from "../job/model";
 import type { Catalogue } from "../rules/catalogue";
 import { layDeck } from "./deck";
@@ -13,10 +14,6 @@ import {
   placePoint,
   roomFloor,
 } from "./house";
-
-/** True when two lists hold the very same things in the same order. */
-const alike = (a: readonly unknown[], b: readonly unknown[]): boolean =>
-  a === b || (a.length === b.length && a.every((x, i) => x === b[i]));
 
 /**
  * Lays a job out anew from a house laid out a moment ago: only the rooms and decks touched by the change, and the faces that look at

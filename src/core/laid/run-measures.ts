@@ -1,5 +1,6 @@
 import { distance, pathLength } from "../base/wall-frame";
 import type { PinnedLeg } from "../job/model";
+import type { Hole } from "./laid";
 
 type Legs = readonly Pick<PinnedLeg, "path">[];
 
@@ -24,4 +25,16 @@ export function bendsIn(legs: Legs): number {
     if (along < (1 - 1e-9) * distance(a, b) * distance(c, d)) bends++;
   }
   return bends;
+}
+
+/** By run: the holes it goes through, in the order of the plan. */
+export function holesByRun(holes: readonly Hole[]): Map<string, Hole[]> {
+  const out = new Map<string, Hole[]>();
+  for (const o of holes)
+    for (const r of o.runs) {
+      const list = out.get(r);
+      if (list) list.push(o);
+      else out.set(r, [o]);
+    }
+  return out;
 }

@@ -21,7 +21,8 @@ import { clipsOf } from "./clips";
 import { endOf, lengthsOf } from "./ends";
 import { leastCable } from "./least-cable";
 import { holesOf } from "./holes";
-import type { Clips, End, Hole, Plan, Run } from "../laid/laid";
+import type { Clips, End, Plan, Run } from "../laid/laid";
+import { holesByRun } from "../laid/run-measures";
 import { pointFacts } from "./point-facts";
 
 export interface PlanOptions {
@@ -48,6 +49,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const held = options.held ?? [];
   const laid = layRuns(h, buildGraph(aroundHeld(h, held)), options.progress, options.before ?? null, held);
   const holes = holesOf(h, laid.runs);
+  const through = holesByRun(holes);
+  const circuitOf = new Map(laid.runs.map((r) => [r.id, r.circuit]));
   const ends: End[] = [];
   const clips: Clips[] = [];
   const runs = laid.runs.map((r): Run => {
@@ -70,7 +73,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       pathLength: path,
       cutLength: r.held?.cutLength ?? cut,
       method: mainMethod(r),
-      grouped: groupedWith(r, holes, laid.runs),
+      grouped: Math.max(1, ...(through.get(r.id) ?? []).map((o) => new Set(o.runs.map((x) => circuitOf.get(x))).size)),
       pin: r.pin,
       held: r.held !== null,
     };
@@ -148,14 +151,6 @@ function mainMethod(r: LaidRun): string {
   let best = "";
   for (const [m, len] of by) if (best === "" || len > by.get(best)! + 1e-6) best = m;
   return best;
-}
-
-function groupedWith(r: LaidRun, holes: readonly Hole[], runs: readonly LaidRun[]): number {
-  const circuit = new Map(runs.map((x) => [x.id, x.circuit]));
-  let most = 1;
-  for (const h of holes)
-    if (h.runs.includes(r.id)) most = Math.max(most, new Set(h.runs.map((x) => circuit.get(x))).size);
-  return most;
 }
 
 /** Cables for which the drums named in the job do not hold the runs. A cable with no drum listed is simply to be bought. */

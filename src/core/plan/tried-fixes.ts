@@ -1,4 +1,5 @@
-import { type House, layHouse } from "../house/house";
+import type { House } from "../house/house";
+import { relayHouse } from "../house/relay";
 import type { Job } from "../job/model";
 import { type Fact, type Fix, factKey } from "../rules/fact";
 import { circuitFacts } from "../trades/circuits/circuit-facts";
@@ -52,7 +53,7 @@ export function withTriedFixes(h: House, facts: readonly Fact[]): Fact[] {
     if (!f.fix || f.fix.every((x) => x.collection === "pins")) return f;
     const job = withFix(h.job, f.fix);
     if (job) {
-      const after = standing(layHouse(job, h.catalogue));
+      const after = standing(relayHouse(h, job));
       const key = factKey(f);
       if (stops(after) <= before && !after.some((x) => factKey(x) === key)) return f;
     }

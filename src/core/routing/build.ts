@@ -4,11 +4,12 @@ import { cableOf } from "../rules/catalogue";
 import { addDeck } from "./deck-lanes";
 import { type RouteGraph, compile, draft } from "./graph";
 import { joinMeetingDecks } from "./meeting-decks";
-import { addWalls, collectLines } from "./wall-lines";
+import { addWalls } from "./wall-edges";
+import { collectLines } from "./wall-lines";
 
 /** Builds the graph of all legal lines of the house. Deterministic: the same house gives the same nodes and edges in the same order. */
 export function buildGraph(h: House): RouteGraph {
-  const g = draft();
+  const g = draft(4096, 8192);
   const lines = collectLines(h);
   const surface = h.job.circuits.some(
     (c) => c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured",

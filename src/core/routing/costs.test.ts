@@ -5,7 +5,8 @@ import { makePlan } from "../plan/plan";
 import { timberRules } from "../rules/timber";
 import { boreLines } from "./bore-lines";
 import { generatedHouse } from "./generated-house";
-import { layRuns, layTasks, Site } from "./lay";
+import { layRuns, layTasks } from "./lay";
+import { Site } from "./site";
 import { buildGraph } from "./build";
 import { tasksOf } from "./tasks";
 

@@ -1,3 +1,4 @@
+import { alike } from "../base/alike";
 import { distinct, indexNear } from "../base/distinct";
 import type { Interval } from "../base/interval";
 import { type XY, spansAlong } from "../base/polygon";
@@ -8,7 +9,7 @@ import { type LaidDeck, canReach, meetsPolygon, placeOn } from "../house/deck";
 import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { boreLinesOf } from "./bore-lines";
 import type { Entry } from "./meeting-decks";
-import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
+import { EDGE, type GraphDraft, addEdge, addNode, append, draft } from "./graph";
 import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
 
 /** A cable clipped along a joist lies this far off its side, mm. */
@@ -24,6 +25,14 @@ interface Lane {
   nodes: number[];
 }
 
+/** The lanes, bays and bores of a deck as a part of the graph, and all it was made of, by which it is known again. */
+interface DeckPart {
+  made: readonly unknown[];
+  part: GraphDraft;
+}
+
+const parts = new WeakMap<LaidDeck, DeckPart>();
+
 /** Adds one deck to the graph: entries from walls, deck points and decks it meets, lanes along the joists, links across bays, bores through joists. */
 export function addDeck(
   g: GraphDraft,
@@ -36,6 +45,36 @@ export function addDeck(
   const l = h.decks[n]!;
   const entries = [...wallEntries(g, h, n, lines), ...deckPoints(g, h, n, terminal), ...joined];
   if (l.deck.kind === "concrete" || l.joists.length === 0) return;
+  append(
+    g,
+    lanesOf(h, n, entries),
+    entries.map((e) => e.node),
+  );
+}
+
+/**
+ * What lies between the entries of a deck, with them as the first nodes. It is kept with the deck, which a house shares with the
+ * one before while nothing of it changes, and made anew when anything else that it depends on is not the same.
+ */
+function lanesOf(h: House, n: number, entries: readonly Entry[]): GraphDraft {
+  const l = h.decks[n]!;
+  const kept = h.job.forbidden.filter((x) => x.place.on === "deck" && x.place.deck === l.deck.id);
+  const walls = deckWalls(h)[n]!.flatMap((w) => [w.across, w.x0, w.y0, w.x1, w.y1]);
+  const made = [n, ...kept, "walls", ...walls, "entries", ...entries.flatMap((e) => [e.along, e.across])];
+  const there = parts.get(l);
+  if (there && alike(there.made, made)) return there.part;
+  const part = draft(1024, 2048);
+  const own = entries.map((e) => {
+    const at = placeOn(l, e.along, e.across);
+    return { ...e, node: addNode(part, [at.x, at.y, l.mid]) };
+  });
+  addLanes(part, h, n, own);
+  parts.set(l, { made, part });
+  return part;
+}
+
+function addLanes(g: GraphDraft, h: House, n: number, entries: readonly Entry[]): void {
+  const l = h.decks[n]!;
   const half = l.deck.joists.breadth / 2;
   const free = freeOf(l, [
     ...l.deck.obstacles,

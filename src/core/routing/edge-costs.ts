@@ -21,11 +21,15 @@ const STUD_HOLE = 0.5;
 const WARM_CSA = 2.5;
 const GROUPING = 6;
 
+const every = new WeakMap<RouteGraph, Uint8Array>();
+
 /** Edges a circuit may use: surface cable and armour anywhere off the openings, hidden cable within zones. */
-export const usableFor = (h: House, g: RouteGraph, c: Circuit): Uint8Array =>
-  c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured"
-    ? new Uint8Array(g.a.length).fill(1)
-    : g.hidden;
+export function usableFor(h: House, g: RouteGraph, c: Circuit): Uint8Array {
+  if (c.walls !== "surface" && cableOf(c.cable, h.catalogue)?.family !== "armoured") return g.hidden;
+  let all = every.get(g);
+  if (!all) every.set(g, (all = new Uint8Array(g.a.length).fill(1)));
+  return all;
+}
 
 /** True for faces whose plaster a circuit's cable is chased into. */
 const chased = (h: House, c: Circuit, face: number): boolean =>

@@ -19,59 +19,89 @@ export interface BorePlace {
   asked: boolean | null;
 }
 
-/** A graph under construction: plain arrays, an entry for each node or edge. */
+/** A graph, or a part of one, under construction: flat arrays with an entry for each node or edge, which grow as they are filled. */
 export interface GraphDraft {
-  x: number[];
-  y: number[];
-  z: number[];
+  nodes: number;
+  edges: number;
+  x: Float64Array;
+  y: Float64Array;
+  z: Float64Array;
   /** Point in whose box a node lies, or −1. */
-  inBox: number[];
-  a: number[];
-  b: number[];
-  length: number[];
-  kind: EdgeKind[];
+  inBox: Int32Array;
+  a: Int32Array;
+  b: Int32Array;
+  length: Float64Array;
+  kind: Uint8Array;
   /** Face for wall, corner and through edges; deck for rise, lane, bay and drop; bore place for bore edges. */
-  ref: number[];
+  ref: Int32Array;
   /** Far face of a through edge; face of a rise; else −1. */
-  ref2: number[];
+  ref2: Int32Array;
   /** Point whose box the edge runs through, or −1. */
-  box: number[];
+  box: Int32Array;
   /** 1 when a hidden cable may lie there, 0 when only a surface cable may. */
-  hidden: number[];
+  hidden: Uint8Array;
   /** 1 where the edge lies behind a bath or a bowl. */
-  wet: number[];
-  /** Studs, noggins and plates on the way of a wall edge. */
-  timbers: number[];
+  wet: Uint8Array;
+  /** Studs, noggins and plates on the way of a wall edge; noggins on that of a lane. */
+  timbers: Uint8Array;
   /** Walls that a lane or bay edge goes right through between the joists. */
-  walls: number[];
+  walls: Uint8Array;
   bores: BorePlace[];
 }
 
-export const draft = (): GraphDraft => ({
-  x: [],
-  y: [],
-  z: [],
-  inBox: [],
-  a: [],
-  b: [],
-  length: [],
-  kind: [],
-  ref: [],
-  ref2: [],
-  box: [],
-  hidden: [],
-  wet: [],
-  timbers: [],
-  walls: [],
-  bores: [],
-});
+const ofNodes = ["x", "y", "z", "inBox"] as const;
+const ofEdges = ["a", "b", "length", "kind", "ref", "ref2", "box", "hidden", "wet", "timbers", "walls"] as const;
+
+/** An empty draft with room for so many nodes and edges before it must grow. */
+export function draft(nodes = 256, edges = 512): GraphDraft {
+  return {
+    nodes: 0,
+    edges: 0,
+    x: new Float64Array(nodes),
+    y: new Float64Array(nodes),
+    z: new Float64Array(nodes),
+    inBox: new Int32Array(nodes),
+    a: new Int32Array(edges),
+    b: new Int32Array(edges),
+    length: new Float64Array(edges),
+    kind: new Uint8Array(edges),
+    ref: new Int32Array(edges),
+    ref2: new Int32Array(edges),
+    box: new Int32Array(edges),
+    hidden: new Uint8Array(edges),
+    wet: new Uint8Array(edges),
+    timbers: new Uint8Array(edges),
+    walls: new Uint8Array(edges),
+    bores: [],
+  };
+}
+
+type Flat = Float64Array | Int32Array | Uint8Array;
+
+function makeRoom(g: GraphDraft, nodes: number, edges: number): void {
+  const grow = (
+    names: readonly (typeof ofNodes)[number][] | readonly (typeof ofEdges)[number][],
+    want: number,
+  ): void => {
+    for (const name of names) {
+      const was: Flat = g[name];
+      const next = new (was.constructor as new (n: number) => Flat)(want);
+      next.set(was);
+      Object.assign(g, { [name]: next });
+    }
+  };
+  if (nodes > g.x.length) grow(ofNodes, Math.max(nodes, 2 * g.x.length));
+  if (edges > g.a.length) grow(ofEdges, Math.max(edges, 2 * g.a.length));
+}
 
 export function addNode(g: GraphDraft, p: XYZ, inBox = -1): number {
-  g.x.push(p[0]);
-  g.y.push(p[1]);
-  g.z.push(p[2]);
-  g.inBox.push(inBox);
-  return g.x.length - 1;
+  const n = g.nodes++;
+  if (n === g.x.length) makeRoom(g, n + 1, 0);
+  g.x[n] = p[0];
+  g.y[n] = p[1];
+  g.z[n] = p[2];
+  g.inBox[n] = inBox;
+  return n;
 }
 
 export interface EdgeFacts {
@@ -82,6 +112,7 @@ export interface EdgeFacts {
   timbers?: number;
   walls?: number;
 }
+const PLAIN: EdgeFacts = {};
 
 export function addEdge(
   g: GraphDraft,
@@ -89,24 +120,49 @@ export function addEdge(
   b: number,
   kind: EdgeKind,
   ref: number,
-  facts: EdgeFacts = {},
+  facts: EdgeFacts = PLAIN,
 ): number {
-  g.a.push(a);
-  g.b.push(b);
-  g.length.push(
-    Math.abs(g.x[a]! - g.x[b]!) + Math.abs(g.y[a]! - g.y[b]!) < 1e-9
-      ? Math.abs(g.z[a]! - g.z[b]!)
-      : Math.hypot(g.x[a]! - g.x[b]!, g.y[a]! - g.y[b]!, g.z[a]! - g.z[b]!),
-  );
-  g.kind.push(kind);
-  g.ref.push(ref);
-  g.ref2.push(facts.ref2 ?? -1);
-  g.box.push(facts.box ?? -1);
-  g.hidden.push(facts.hidden === false ? 0 : 1);
-  g.wet.push(facts.wet ? 1 : 0);
-  g.timbers.push(facts.timbers ?? 0);
-  g.walls.push(facts.walls ?? 0);
-  return g.a.length - 1;
+  const e = g.edges++;
+  if (e === g.a.length) makeRoom(g, 0, e + 1);
+  g.a[e] = a;
+  g.b[e] = b;
+  const dx = Math.abs(g.x[a]! - g.x[b]!);
+  const dy = Math.abs(g.y[a]! - g.y[b]!);
+  const dz = Math.abs(g.z[a]! - g.z[b]!);
+  g.length[e] = dx + dy < 1e-9 ? dz : dy + dz < 1e-9 ? dx : dx + dz < 1e-9 ? dy : Math.hypot(dx, dy, dz);
+  g.kind[e] = kind;
+  g.ref[e] = ref;
+  g.ref2[e] = facts.ref2 ?? -1;
+  g.box[e] = facts.box ?? -1;
+  g.hidden[e] = facts.hidden === false ? 0 : 1;
+  g.wet[e] = facts.wet ? 1 : 0;
+  g.timbers[e] = facts.timbers ?? 0;
+  g.walls[e] = facts.walls ?? 0;
+  return e;
+}
+
+/**
+ * Puts a part into a graph. The first nodes of the part stand in the graph already; the others are added after what is there.
+ * @param outer node in the graph of each of those first ones
+ * @returns what to add to the number of any other node of the part
+ */
+export function append(g: GraphDraft, part: GraphDraft, outer: readonly number[] = []): number {
+  const k = outer.length;
+  makeRoom(g, g.nodes + part.nodes - k, g.edges + part.edges);
+  const shift = g.nodes - k;
+  for (const name of ofNodes) g[name].set(part[name].subarray(k, part.nodes), g.nodes);
+  for (const name of ofEdges) g[name].set(part[name].subarray(0, part.edges), g.edges);
+  const bores = g.bores.length;
+  for (let e = g.edges; e < g.edges + part.edges; e++) {
+    const [a, b] = [g.a[e]!, g.b[e]!];
+    g.a[e] = a < k ? outer[a]! : a + shift;
+    g.b[e] = b < k ? outer[b]! : b + shift;
+    if (g.kind[e] === EDGE.bore) g.ref[e]! += bores;
+  }
+  for (const b of part.bores) g.bores.push(b);
+  g.nodes += part.nodes - k;
+  g.edges += part.edges;
+  return shift;
 }
 
 /**
@@ -133,6 +189,11 @@ export interface RouteGraph {
   walls: Uint8Array;
   /** 0 along x, 1 along y, 2 upright: a change of axis on the way is a bend. */
   axis: Uint8Array;
+  /**
+   * No edge is shorter than this share of the sum of what it moves along x, y and z: 1 where all run along the axes, less where walls
+   * stand at an angle. Times the sum from a place to another, it is no more than the way between them.
+   */
+  square: number;
   first: Int32Array;
   edges: Int32Array;
   bores: BorePlace[];
@@ -141,8 +202,8 @@ export interface RouteGraph {
 }
 
 export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
-  const n = g.x.length;
-  const m = g.a.length;
+  const n = g.nodes;
+  const m = g.edges;
   const first = new Int32Array(n + 1);
   for (let e = 0; e < m; e++) {
     first[g.a[e]! + 1]!++;
@@ -152,6 +213,7 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
   const fill = first.slice();
   const edges = new Int32Array(2 * m);
   const axis = new Uint8Array(m);
+  let square = 1;
   for (let e = 0; e < m; e++) {
     const [a, b] = [g.a[e]!, g.b[e]!];
     edges[fill[a]!++] = e;
@@ -160,25 +222,28 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     const dy = Math.abs(g.y[a]! - g.y[b]!);
     const dz = Math.abs(g.z[a]! - g.z[b]!);
     axis[e] = dz >= dx && dz >= dy ? 2 : dx >= dy ? 0 : 1;
+    const sum = dx + dy + dz;
+    if (sum * square > g.length[e]!) square = g.length[e]! / sum;
   }
   return {
     nodes: n,
-    x: Float64Array.from(g.x),
-    y: Float64Array.from(g.y),
-    z: Float64Array.from(g.z),
-    inBox: Int32Array.from(g.inBox),
-    a: Int32Array.from(g.a),
-    b: Int32Array.from(g.b),
-    length: Float64Array.from(g.length),
-    kind: Uint8Array.from(g.kind),
-    ref: Int32Array.from(g.ref),
-    ref2: Int32Array.from(g.ref2),
-    box: Int32Array.from(g.box),
-    hidden: Uint8Array.from(g.hidden),
-    wet: Uint8Array.from(g.wet),
-    timbers: Uint8Array.from(g.timbers),
-    walls: Uint8Array.from(g.walls),
+    x: g.x.slice(0, n),
+    y: g.y.slice(0, n),
+    z: g.z.slice(0, n),
+    inBox: g.inBox.slice(0, n),
+    a: g.a.slice(0, m),
+    b: g.b.slice(0, m),
+    length: g.length.slice(0, m),
+    kind: g.kind.slice(0, m),
+    ref: g.ref.slice(0, m),
+    ref2: g.ref2.slice(0, m),
+    box: g.box.slice(0, m),
+    hidden: g.hidden.slice(0, m),
+    wet: g.wet.slice(0, m),
+    timbers: g.timbers.slice(0, m),
+    walls: g.walls.slice(0, m),
     axis,
+    square,
     first,
     edges,
     bores: g.bores,

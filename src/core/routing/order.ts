@@ -31,8 +31,11 @@ export function bestOrder(d: readonly (readonly number[])[], closed: boolean): O
   return { ...best, bound: Math.min(best.length, Math.max(good.bound, tourBound(d, best.length))) };
 }
 
+/** Places from which a good order is looked for first, so that the exact one need not look at what is longer. */
+const BOUNDED = 8;
+
 function exact(d: readonly (readonly number[])[], closed: boolean): Order {
-  const { m, full, best, chain } = shortestChains(d);
+  const { m, full, best, chain } = shortestChains(d, d.length > BOUNDED ? improved(d, closed).length : Infinity);
   let end = 0;
   let length = Infinity;
   for (let i = 0; i < m; i++) {

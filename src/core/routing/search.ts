@@ -1,5 +1,9 @@
 import { EDGE, type RouteGraph } from "./graph";
+import { Buckets } from "./buckets";
 import { Heap } from "./heap";
+
+/** Width of a bucket of the search by length, mm: about the step between two places where cables meet. */
+const BUCKET = 40;
 
 /** Axis of arrival that stands for "just started". */
 const START = 3;
@@ -17,42 +21,52 @@ export function distancesFrom(
   usable: Uint8Array,
   throughBoxes = false,
 ): number[] {
-  const best = new Float64Array(g.nodes).fill(Infinity);
-  const isWanted = new Uint8Array(g.nodes);
+  // Of the scratch only the first entries are used here, one a node.
+  const { best, seen, wanted: isWanted, done, round, buckets } = scratchOf(g);
   let left = 0;
   for (const w of wanted)
-    if (w >= 0 && !isWanted[w]) {
-      isWanted[w] = 1;
+    if (w >= 0 && isWanted[w] !== round) {
+      isWanted[w] = round;
       left++;
     }
-  const heap = new Heap();
   best[from] = 0;
-  heap.push(0, from);
+  done[from] = -1;
+  seen[from] = round;
+  buckets.push(0, from);
   const { first, edges, a, b, length, box, inBox } = g;
   const own = inBox[from]!;
-  while (heap.size && left) {
-    const node = heap.pop();
-    const cost = heap.topCost;
-    if (cost > best[node]!) continue;
-    if (isWanted[node]) left--;
-    const inside = inBox[node]!;
-    for (let k = first[node]!; k < first[node + 1]!; k++) {
-      const e = edges[k]!;
-      if (!usable[e]) continue;
-      const to = a[e] === node ? b[e]! : a[e]!;
-      if (!throughBoxes) {
-        // Out of a box that is not the start's nothing leads on; nor straight across one.
-        if (inside >= 0 && inside !== own && inBox[to] !== inside) continue;
-        if (box[e]! >= 0 && box[e] !== own && inside !== box[e] && inBox[to] !== box[e]) continue;
+  while (buckets.size && left) {
+    buckets.turn();
+    for (let node = buckets.take(); node >= 0; node = buckets.take()) {
+      const cost = best[node]!;
+      // Looked at from here already at this length: it stood in the queue twice.
+      if (done[node] === cost) continue;
+      done[node] = cost;
+      if (isWanted[node] === round) {
+        // Its bucket is the least: what may still shorten it is in this very bucket.
+        isWanted[node] = 0;
+        left--;
       }
-      const c = cost + length[e]!;
-      if (c < best[to]!) {
+      const inside = inBox[node]!;
+      for (let k = first[node]!; k < first[node + 1]!; k++) {
+        const e = edges[k]!;
+        if (!usable[e]) continue;
+        const to = a[e] === node ? b[e]! : a[e]!;
+        const c = cost + length[e]!;
+        if (seen[to] === round && c >= best[to]!) continue;
+        if (!throughBoxes) {
+          // Out of a box that is not the start's nothing leads on; nor straight across one.
+          if (inside >= 0 && inside !== own && inBox[to] !== inside) continue;
+          if (box[e]! >= 0 && box[e] !== own && inside !== box[e] && inBox[to] !== box[e]) continue;
+        }
+        if (seen[to] !== round) done[to] = -1;
         best[to] = c;
-        heap.push(c, to);
+        seen[to] = round;
+        buckets.push(c, to);
       }
     }
   }
-  return wanted.map((w) => (w < 0 ? Infinity : best[w]!));
+  return wanted.map((w) => (w >= 0 && seen[w] === round ? best[w]! : Infinity));
 }
 
 /** What the route search weighs, in mm of cable. */
@@ -77,8 +91,13 @@ interface Scratch {
   via: Int32Array;
   prev: Int32Array;
   seen: Int32Array;
+  /** By node: the round in which it was last wanted. */
+  wanted: Int32Array;
+  /** By node: the length at which it was last looked at. */
+  done: Float64Array;
   round: number;
   heap: Heap;
+  buckets: Buckets;
 }
 const kept = new WeakMap<RouteGraph, Scratch>();
 
@@ -91,13 +110,20 @@ function scratchOf(g: RouteGraph): Scratch {
       via: new Int32Array(n),
       prev: new Int32Array(n),
       seen: new Int32Array(n),
+      wanted: new Int32Array(g.nodes),
+      done: new Float64Array(g.nodes),
       round: 0,
       heap: new Heap(),
+      buckets: new Buckets(
+        BUCKET,
+        g.length.reduce((most, x) => Math.max(most, x), 0),
+      ),
     };
     kept.set(g, s);
   }
   s.round += 2;
   s.heap.clear();
+  s.buckets.clear();
   return s;
 }
 
@@ -109,21 +135,16 @@ export interface Way {
 
 /**
  * Cheapest way from one node to another, bends and crossings counted; null when none leads there.
- * Best-first search over (node, axis of arrival); the straight line left to go never exceeds the cost left, so the way is exact.
+ * Best-first search over (node, axis of arrival); the level-and-plumb way left to go never exceeds the cost left, so the way is exact.
  */
 export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights): Way | null {
   if (from < 0 || to < 0) return null;
   const { best, via, prev, seen, round, heap } = scratchOf(g);
   const { first, edges, a, b, x, y, z, kind, axis, box } = g;
   const [tx, ty, tz] = [x[to]!, y[to]!, z[to]!];
-  // A hair less than the straight line, so that rounding never makes the estimate too large.
-  const share = w.perMm * (1 - 1e-12);
-  const ahead = (n: number): number => {
-    const dx = x[n]! - tx;
-    const dy = y[n]! - ty;
-    const dz = z[n]! - tz;
-    return Math.sqrt(dx * dx + dy * dy + dz * dz) * share;
-  };
+  // A hair less, so that rounding never makes the estimate too large.
+  const share = w.perMm * (1 - 1e-12) * g.square;
+  const ahead = (n: number): number => (Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz)) * share;
   const start = from * 4 + START;
   best[start] = 0;
   via[start] = -1;

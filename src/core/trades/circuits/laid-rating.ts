@@ -4,6 +4,7 @@ import { pathLength } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
 import type { Hole, Run } from "../../laid/laid";
+import { holesByRun } from "../../laid/run-measures";
 import { cableOf } from "../../rules/catalogue";
 import type { Fact } from "../../rules/fact";
 import { type CircuitLeg, checkCircuit, circuitFault } from "./check-circuit";
@@ -52,6 +53,7 @@ function wayOut(c: Circuit, runs: readonly Run[], board: string): Run[] {
  */
 export function laidRatings(h: House, runs: readonly Run[], holes: readonly Hole[]): Fact[] {
   const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
+  const through = holesByRun(holes);
   const warm = new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
   const board = mainBoard(h.job)?.id ?? "";
   return h.job.circuits.flatMap((c): Fact[] => {
@@ -59,9 +61,9 @@ export function laidRatings(h: House, runs: readonly Run[], holes: readonly Hole
     const own = runs.filter((r) => r.circuit === c.id);
     if (!cable || c.state === "keep" || !own.length) return [];
     const legs = wayOut(c, own, c.board ?? board).flatMap((r) => {
-      const shared = holes
-        .filter((o) => o.runs.includes(r.id))
-        .map((o) => new Set(o.runs.map((x) => circuitOf.get(x)!).filter((x) => x !== c.id && warm.has(x))).size + 1);
+      const shared = (through.get(r.id) ?? []).map(
+        (o) => new Set(o.runs.map((x) => circuitOf.get(x)!).filter((x) => x !== c.id && warm.has(x))).size + 1,
+      );
       const together = Math.max(1, ...shared);
       return r.legs.map((l, i): CircuitLeg & { run: string; leg: number } => ({
         run: r.id,

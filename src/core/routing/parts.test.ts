@@ -1,0 +1,51 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { layHouse } from "../house/house";
+import { changes, house } from "../house/one-change.fixture";
+import { relayHouse } from "../house/relay";
+import { buildGraph } from "./build";
+import type { RouteGraph } from "./graph";
+
+/** Names of what two graphs do not have alike. */
+const unlike = (a: RouteGraph, b: RouteGraph): string[] =>
+  (Object.keys(a) as (keyof RouteGraph)[]).filter((name) => {
+    const [p, q] = [a[name], b[name]];
+    if (!ArrayBuffer.isView(p) || !ArrayBuffer.isView(q)) return JSON.stringify(p) !== JSON.stringify(q);
+    const bytes = (x: ArrayBufferView): Buffer => Buffer.from(x.buffer, x.byteOffset, x.byteLength);
+    return Buffer.compare(bytes(p), bytes(q)) !== 0;
+  });
+
+describe("the graph of a house put together from parts kept from the one before", () => {
+  it.each(Object.keys(changes))("%s: is the same as when all of it is made", (name) => {
+    fc.assert(
+      fc.property(fc.nat(500), fc.integer({ min: -90, max: 90 }), (n, by) => {
+        const before = layHouse(house);
+        buildGraph(before);
+        const next = changes[name]!(house, n, by);
+        expect(unlike(buildGraph(relayHouse(before, next)), buildGraph(layHouse(next)))).toEqual([]);
+      }),
+      { numRuns: 8 },
+    );
+  });
+  it("holds over many changes in a row", () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...Object.keys(changes)), fc.nat(500), fc.integer({ min: -90, max: 90 })), {
+          maxLength: 6,
+        }),
+        (steps) => {
+          let job = house;
+          let laid = layHouse(job);
+          for (const [name, n, by] of steps) {
+            if (!job.rooms.length || !job.points.length) break;
+            buildGraph(laid);
+            job = changes[name]!(job, n, by);
+            laid = relayHouse(laid, job);
+          }
+          expect(unlike(buildGraph(laid), buildGraph(layHouse(job)))).toEqual([]);
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+});

@@ -1,0 +1,165 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import type { XYZ } from "../base/wall-frame";
+import { layHouse } from "../house/house";
+import type { Job } from "../job/model";
+import { Buckets } from "./buckets";
+import { buildGraph } from "./build";
+import { edgeCosts } from "./edge-costs";
+import { generatedHouse } from "./generated-house";
+import { EDGE, type RouteGraph, addEdge, addNode, compile, draft } from "./graph";
+import { plainCheapest, plainDistances } from "./plain-search.fixture";
+import { type Weights, cheapestWay, distancesFrom } from "./search";
+
+/** The same house with one corner of a room moved, so that two of its walls stand at an angle. */
+const askew = (j: Job): Job => ({
+  ...j,
+  rooms: j.rooms.map((r, i) =>
+    i ? r : { ...r, outline: r.outline.map((c, k) => (k === 2 ? { x: c.x - 700, y: c.y - 400 } : c)) },
+  ),
+});
+const jobs: Record<string, (seed: number) => Job> = {
+  "square rooms": (seed) => generatedHouse(seed, 2, 3),
+  "a room askew": (seed) => askew(generatedHouse(seed, 2, 3)),
+};
+
+describe("lengths over the legal lines", () => {
+  it.each(Object.keys(jobs))("%s: the same as by the plain search, through boxes and past them", (name) => {
+    fc.assert(
+      fc.property(fc.integer({ min: 1, max: 60 }), fc.nat(20), fc.boolean(), (seed, n, through) => {
+        const g = buildGraph(layHouse(jobs[name]!(seed)));
+        const ends = [...g.terminal].filter((x) => x >= 0);
+        const from = ends[n % ends.length]!;
+        const all = Array.from({ length: g.nodes }, (_, i) => i);
+        const want = plainDistances(g, from, g.hidden, through);
+        distancesFrom(g, from, all, g.hidden, through).forEach((x, i) => {
+          if (want[i]! === Infinity) expect(x).toBe(Infinity);
+          else expect(x).toBeCloseTo(want[i]!, 6);
+        });
+        // Looking for a few of them finds the same for those.
+        const few = ends.slice(0, 4);
+        distancesFrom(g, from, few, g.hidden, through).forEach((x, i) =>
+          want[few[i]!]! === Infinity ? expect(x).toBe(Infinity) : expect(x).toBeCloseTo(want[few[i]!]!, 6),
+        );
+      }),
+      { numRuns: 8 },
+    );
+  });
+});
+
+describe("cheapest way", () => {
+  it.each(Object.keys(jobs))("%s: costs what the plain search says, bends, crossings and boxes counted", (name) => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.tuple(fc.nat(20), fc.nat(20)),
+        fc.constantFrom(0, 60, 400),
+        fc.constantFrom(0, 150),
+        (seed, [i, j], bend, crossing) => {
+          const h = layHouse(jobs[name]!(seed));
+          const g = buildGraph(h);
+          const ends = g.terminal.length;
+          const [p, q] = [i % ends, j % ends];
+          if (p === q || g.terminal[p]! < 0 || g.terminal[q]! < 0) return;
+          const weights: Weights = {
+            cost: edgeCosts(h, g, h.job.circuits[0]!, new Uint8Array(h.faces.length)),
+            perMm: h.job.settings.cost.cable,
+            bend,
+            throughBox: 1e6,
+            ends: [p, q],
+            crossing,
+            others: Uint16Array.from({ length: g.nodes * 3 }, (_, k) => (k % 7 === seed % 7 ? 1 : 0)),
+          };
+          const want = plainCheapest(g, g.terminal[p]!, g.terminal[q]!, weights);
+          const way = cheapestWay(g, g.terminal[p]!, g.terminal[q]!, weights);
+          if (want === Infinity) expect(way).toBe(null);
+          else expect(way!.cost).toBeCloseTo(want, 4);
+        },
+      ),
+      { numRuns: 15 },
+    );
+  });
+  /** A small graph: places, and edges as pairs of them with a box each. */
+  const small = (places: readonly XYZ[], edges: readonly [number, number, number][]): RouteGraph => {
+    const d = draft();
+    for (const p of places) addNode(d, p);
+    for (const [a, b, box] of edges) addEdge(d, a, b, EDGE.wall, 0, { box });
+    return compile(d, new Int32Array(0));
+  };
+  const plain = (g: RouteGraph, cost: readonly number[]): Weights => ({
+    cost: Float64Array.from(cost),
+    perMm: 1,
+    bend: 0,
+    throughBox: 1e6,
+    ends: [0, 1],
+    crossing: 0,
+    others: new Uint16Array(g.nodes * 3),
+  });
+  it("goes straight along walls at an angle where the way along them is cheapest", () => {
+    const g = small(
+      [
+        [0, 0, 0],
+        [500, 500, 0],
+        [1000, 1000, 0],
+      ],
+      [
+        [0, 1, -1],
+        [1, 2, -1],
+        [0, 2, -1],
+      ],
+    );
+    const half = Math.hypot(500, 500);
+    expect(cheapestWay(g, 0, 2, plain(g, [half, half, 1600]))!.cost).toBeCloseTo(2 * half, 6);
+  });
+  it("goes round the box of a point that it does not serve, and through one only where nothing else leads on", () => {
+    const places: XYZ[] = [
+      [0, 0, 0],
+      [1000, 0, 0],
+      [0, 300, 0],
+      [1000, 300, 0],
+    ];
+    const round: [number, number, number][] = [
+      [0, 2, -1],
+      [2, 3, -1],
+      [3, 1, -1],
+    ];
+    const lengths = [300, 1000, 300];
+    const both = small(places, [[0, 1, 5], ...round]);
+    expect(cheapestWay(both, 0, 1, plain(both, [1000, ...lengths]))!.edges).toEqual([1, 2, 3]);
+    const own = small(places, [[0, 1, 1], ...round]);
+    expect(cheapestWay(own, 0, 1, plain(own, [1000, ...lengths]))!.edges).toEqual([0]);
+    const only = small(places, [[0, 1, 5]]);
+    expect(cheapestWay(only, 0, 1, plain(only, [1000]))).toEqual({ edges: [0], cost: 1_001_000 });
+  });
+  it("what is guessed of the way left is never more than it: no edge is shorter than its share of level and plumb", () => {
+    for (const [name, make] of Object.entries(jobs)) {
+      const g = buildGraph(layHouse(make(7)));
+      expect(g.square, name).toBeGreaterThan(0.57);
+      expect(g.square === 1, name).toBe(name === "square rooms");
+      for (let e = 0; e < g.a.length; e++) {
+        const sum = [g.x, g.y, g.z].reduce((s, c) => s + Math.abs(c[g.a[e]!]! - c[g.b[e]!]!), 0);
+        expect(g.length[e]!).toBeGreaterThanOrEqual(g.square * sum - 1e-9);
+      }
+    }
+  });
+});
+
+describe("queue in buckets", () => {
+  it("gives bucket after bucket, each with all that was put in it", () => {
+    fc.assert(
+      fc.property(fc.array(fc.double({ min: 0, max: 5000, noNaN: true }), { minLength: 1, maxLength: 3000 }), (ds) => {
+        const q = new Buckets(40, 5000);
+        ds.forEach((d, i) => q.push(d, i));
+        const out: number[] = [];
+        while (q.size) {
+          q.turn();
+          for (let n = q.take(); n >= 0; n = q.take()) out.push(n);
+        }
+        expect([...out].sort((a, b) => a - b)).toEqual(ds.map((_, i) => i));
+        const buckets = out.map((n) => Math.floor(ds[n]! / 40));
+        expect(buckets).toEqual([...buckets].sort((a, b) => a - b));
+      }),
+      { numRuns: 40 },
+    );
+  });
+});

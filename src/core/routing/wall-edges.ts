@@ -1,0 +1,175 @@
+import { alike } from "../base/alike";
+import { indexNear } from "../base/distinct";
+import { crosses, rectAround, rectOf, strictlyContains, type UV } from "../base/rect";
+import { topAt } from "../base/ceiling";
+import { unionCovers } from "../base/rect-union";
+import { EPS, atMost, same } from "../base/tolerance";
+import { toFace, toSpace } from "../base/wall-frame";
+import type { Face, House } from "../house/house";
+import { studAt } from "../house/studs";
+import { zoneUnion } from "../house/zone-union";
+import { deepestChase } from "../rules/chases";
+import { EDGE, type GraphDraft, addEdge, addNode, append, draft } from "./graph";
+import { BAND_LINE, CLEAR, type FaceLines } from "./wall-lines";
+
+/**
+ * Adds nodes and edges of every face to the graph: level and plumb stretches inside the zones (and, when `surface` is wanted,
+ * outside them too), turns round internal corners, and holes through walls between faces of two rooms.
+ */
+export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: boolean): void {
+  for (const l of lines)
+    if (l.face.wall.build === "open") l.node = new Int32Array(l.us.length * l.vs.length).fill(-1);
+    else {
+      const { part, node } = faceWithLines(h, l, surface);
+      const shift = append(g, part);
+      l.node = node.map((n) => (n < 0 ? n : n + shift));
+    }
+  for (const l of lines) {
+    const next = lines[l.face.right]!;
+    // Round a corner: the right end of this face is the left end of the next.
+    if (!l.face.shape.cornerRight) continue;
+    const i = l.us.length - 1;
+    if (!same(l.us[i] ?? -1, l.face.shape.length) || !same(next.us[0] ?? -1, 0)) continue;
+    l.vs.forEach((v, j) => {
+      const k = next.vs.findIndex((w) => same(w, v));
+      const a = l.node[i + j * l.us.length]!;
+      const b = k < 0 ? -1 : next.node[k * next.us.length]!;
+      if (a >= 0 && b >= 0) addEdge(g, a, b, EDGE.corner, l.face.n);
+    });
+  }
+  for (const l of lines) for (const o of l.face.opposite) if (o > l.face.n) addThrough(g, l, lines[o]!);
+}
+
+/** A face as a part of the graph: its nodes by line, and all it was made of, by which it is known again. */
+interface FacePart {
+  made: readonly unknown[];
+  part: GraphDraft;
+  node: Int32Array;
+}
+
+const parts = new WeakMap<Face, FacePart>();
+
+/**
+ * The part of the graph on one face. It is kept with the face, which a house shares with the one before while nothing of it
+ * changes, and made anew when anything else that it depends on is not the same.
+ */
+function faceWithLines(h: House, l: FaceLines, surface: boolean): FacePart {
+  const { face } = l;
+  const onWall = h.job.fixtures.filter((x) => x.wall === face.wall.id);
+  const kept = h.job.forbidden.filter((x) => x.place.on === "wall" && x.place.wall === face.wall.id);
+  const boxes = face.points.map((p) => h.pointOfId.get(p.id)!);
+  const made = [
+    surface,
+    h.job.settings.chaseDepth,
+    ...onWall,
+    ...kept,
+    ...boxes,
+    "u",
+    ...l.us,
+    "v",
+    ...l.vs,
+    "band",
+    ...l.bandOnly,
+  ];
+  const there = parts.get(face);
+  if (there && alike(there.made, made)) return there;
+  const part = draft();
+  const out = { made, part, node: addFace(part, h, l, surface) };
+  parts.set(face, out);
+  return out;
+}
+
+/** Studs on a level stretch, noggins and plates on a plumb one: a timber right at its end counts for the stretch that ends there. */
+function timbersOn(f: Face, a: UV, b: UV): number {
+  const { studs } = f;
+  if (!studs) return 0;
+  if (same(a.v, b.v)) return studs.studs.filter((s) => s.at > a.u + EPS && s.at <= b.u + EPS).length;
+  const plates = (same(a.v, 0) ? 1 : 0) + (same(b.v, f.shape.height) ? 1 : 0);
+  return plates + studs.noggins.filter((v) => v > a.v + EPS && v <= b.v + EPS).length;
+}
+
+/** Fills a part with the nodes and edges of one face; gives the node at each crossing of its lines, −1 where there is none. */
+function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): Int32Array {
+  const { face, us, vs } = l;
+  const union = zoneUnion(face.zones);
+  const { top } = face.shape;
+  const rects = face.shape.openings.map(rectOf);
+  // What is kept free, and the end of a beam in the wall: nothing is chased through steel.
+  const barred = [
+    ...h.job.forbidden.flatMap((x) =>
+      x.place.on === "wall" && x.place.wall === face.wall.id ? [rectOf(x.place)] : [],
+    ),
+    ...h.job.fixtures.filter((x) => x.wall === face.wall.id && x.kind === "beam").map(rectOf),
+  ];
+  // Into a thin leaf no chase is cut as deep as the job's.
+  const deep = h.job.settings.chaseDepth;
+  const levelChase = atMost(deep, deepestChase(face.wall, "level"));
+  const plumbChase = atMost(deep, deepestChase(face.wall, "plumb"));
+  const wet = h.job.fixtures
+    .filter((x) => x.wall === face.wall.id && (x.kind === "bath" || x.kind === "sink"))
+    .map(rectOf);
+  const boxes = face.points.map((p) => ({ rect: rectAround(p), n: h.pointOfId.get(p.id)! }));
+  const node = new Int32Array(us.length * vs.length).fill(-1);
+  const nodeAt = (i: number, j: number): number => {
+    const k = i + j * us.length;
+    if (node[k]! < 0)
+      node[k] = addNode(
+        g,
+        toSpace(face.frame, { u: us[i]!, v: vs[j]! }),
+        boxes.find((x) => strictlyContains(x.rect, { u: us[i]!, v: vs[j]! }))?.n ?? -1,
+      );
+    return node[k]!;
+  };
+  const link = (i: number, j: number, i2: number, j2: number): void => {
+    const a: UV = { u: us[i]!, v: vs[j]! };
+    const b: UV = { u: us[i2]!, v: vs[j2]! };
+    if (rects.some((r) => strictlyContains(r, a) || strictlyContains(r, b) || crosses(r, a, b))) return;
+    if (barred.some((r) => crosses(r, a, b))) return;
+    // The top of a wall under a sloping ceiling bulges upwards, so a stretch under it at both ends is under it all along.
+    if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
+    const plumb = same(a.u, b.u);
+    const hidden = (plumb ? plumbChase : levelChase) && unionCovers(union, a, b) && !(plumb && studAt(face.studs, a.u));
+    if (!hidden && !surface) return;
+    const box = boxes.find((x) => crosses(x.rect, a, b))?.n ?? -1;
+    addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, {
+      box,
+      hidden,
+      wet: wet.some((r) => crosses(r, a, b)),
+      timbers: timbersOn(face, a, b),
+    });
+  };
+  const inBand = (j: number): boolean => vs[j]! >= face.shape.height - BAND_LINE - EPS;
+  for (let j = 0; j < vs.length; j++) {
+    const columns = us.flatMap((_, i) => (l.bandOnly[i] && !inBand(j) ? [] : [i]));
+    columns.forEach((i, k) => {
+      // Along the very ceiling or floor line nothing is laid; plumb lines pass it into the deck.
+      const next = columns[k + 1];
+      if (next !== undefined && !same(vs[j]!, 0) && !same(vs[j]!, face.shape.height)) link(i, j, next, j);
+      if (j + 1 < vs.length) link(i, j, i, j + 1);
+    });
+  }
+  // A point whose own strips are cut off on every side still has a node, so that the search can say it is unreachable.
+  for (const p of face.points) {
+    const i = us.findIndex((u) => same(u, p.u));
+    const j = vs.findIndex((v) => same(v, p.v));
+    if (i >= 0 && j >= 0) nodeAt(i, j);
+  }
+  return node;
+}
+
+function addThrough(g: GraphDraft, l: FaceLines, o: FaceLines): void {
+  const f = l.face;
+  l.vs.forEach((v, j) =>
+    l.us.forEach((u, i) => {
+      const a = l.node[i + j * l.us.length]!;
+      // Nobody drills in the very corner.
+      if (a < 0 || same(u, 0) || same(u, f.shape.length)) return;
+      const there = toFace(o.face.frame, toSpace(f.frame, { u, v }));
+      if (there.u < CLEAR || there.u > o.face.shape.length - CLEAR) return;
+      const i2 = indexNear(o.us, there.u);
+      const j2 = indexNear(o.vs, there.v);
+      const b = i2 < 0 || j2 < 0 ? -1 : o.node[i2 + j2 * o.us.length]!;
+      if (b >= 0) addEdge(g, a, b, EDGE.through, f.n, { ref2: o.face.n });
+    }),
+  );
+}
