@@ -5,7 +5,6 @@ import type { Job } from "../../core/job/model";
 import type { SiteEntry } from "../../core/job/site-entry";
 import type { Catalogue } from "../../core/rules/catalogue";
 import type { KeptAnswer } from "../bench/actions";
-import { InstrumentDrawer } from "../instruments/drawer";
 import type { JobActions } from "../job/actions";
 import { recall, remember } from "../job/remember";
 import type { StageId } from "../job/stages";
@@ -14,9 +13,9 @@ import { useStoring } from "../job/storing";
 import { usePlanner } from "../job/use-planner";
 import { Pane } from "../kit/pane";
 import { DrawingStage } from "./drawing-stage";
-import { FindBox } from "./find-box";
 import { Inspector } from "./inspector";
 import { useKeys } from "./keys";
+import { FindBox, InstrumentDrawer, fetchRest } from "./later";
 import { NotStored, PlanFault } from "./not-stored";
 import { OrderOfWork } from "./order-of-work";
 import { ConflictSheet, ContradictsSheet } from "./settle-dialogs";
@@ -83,6 +82,7 @@ function Skeleton() {
 function Opened({ actions }: { actions: JobActions }) {
   useStoring(actions);
   useEffect(remember, []);
+  useEffect(fetchRest, []);
   usePlanner();
   useKeys();
   useAddress();
@@ -92,6 +92,8 @@ function Opened({ actions }: { actions: JobActions }) {
   const room = useDesk((s) => s.room);
   const selection = useDesk((s) => s.selection);
   const snap = useDesk((s) => s.snap);
+  const instruments = useDesk((s) => s.instruments);
+  const find = useDesk((s) => s.find);
   const drawing = ["survey", "points", "circuits", "routes", "timber"].includes(stage);
   return (
     <div className="desk flex h-dvh flex-col">
@@ -106,7 +108,7 @@ function Opened({ actions }: { actions: JobActions }) {
           <Pane name={drawing ? "The drawing" : "The sheet"} of={`${stage} ${view} ${room}`}>
             {drawing ? <DrawingStage /> : <SheetStage />}
           </Pane>
-          <InstrumentDrawer />
+          {instruments ? <InstrumentDrawer /> : null}
         </main>
         <aside aria-label="Inspector" className="desk-aside min-h-0 overflow-auto border-l border-line bg-panel p-3">
           <Pane name="The inspector" of={selection}>
@@ -114,7 +116,7 @@ function Opened({ actions }: { actions: JobActions }) {
           </Pane>
         </aside>
       </div>
-      <FindBox />
+      {find ? <FindBox /> : null}
       <ConflictSheet />
       <ContradictsSheet />
     </div>

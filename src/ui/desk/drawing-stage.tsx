@@ -7,8 +7,8 @@ import { UnrolledRoom } from "../drawing/unrolled-room";
 import { useDesk } from "../job/store";
 import { cancelPlanning } from "../job/use-planner";
 import { Button } from "../kit/button";
-import { BoringSheet } from "../stages/boring-sheet";
 import { commands } from "./commands";
+import { BoringSheet } from "./later";
 
 /** Three dimensions are fetched only when they are looked at. */
 const SolidView = dynamic(() => import("../drawing/solid-view").then((m) => m.SolidView), {

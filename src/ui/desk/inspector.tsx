@@ -1,17 +1,20 @@
 "use client";
 import { useEffect, useRef } from "react";
-import { CircuitsPanel } from "../stages/circuits-panel";
-import { GroupForm } from "../stages/group-form";
-import { JoistCard } from "../stages/joist-card";
 import { PointForm } from "../stages/point-form";
-import { PointsPanel } from "../stages/points-panel";
-import { RoutesPanel, SettingsPanel } from "../stages/routes-panel";
-import { RunDetails } from "../stages/run-details";
-import { SurveyPanel } from "../stages/survey/survey-panel";
-import { DrumsPanel } from "../stages/drums-panel";
-import { WallForm } from "../stages/survey/wall/wall-form";
 import { useDesk, usePlan } from "../job/store";
 import { FindingsList } from "./findings-list";
+import {
+  CircuitsPanel,
+  DrumsPanel,
+  GroupForm,
+  JoistCard,
+  PointsPanel,
+  RoutesPanel,
+  RunDetails,
+  SettingsPanel,
+  SurveyPanel,
+  WallForm,
+} from "./later";
 
 /** What is picked, what the stage needs, and what is to settle. */
 export function Inspector() {

@@ -1,8 +1,9 @@
 "use client";
 import { Download, FileUp, ImageUp } from "lucide-react";
+import dynamic from "next/dynamic";
 import { useState } from "react";
 import { toast } from "sonner";
-import { type DxfPlan, readDxf } from "../../../core/formats/dxf-in";
+import type { DxfPlan } from "../../../core/formats/dxf-in";
 import { traceSchema } from "../../../core/job/model";
 import { newId, say } from "../../job/edits";
 import { sendPicture } from "../../job/pictures";
@@ -12,7 +13,8 @@ import { FaultLine } from "../../kit/fault-line";
 import { CheckField, NumberField } from "../../kit/field";
 import { FileButton } from "../../kit/file-button";
 import { Thing } from "../../kit/thing";
-import { RoomsFromDxf } from "./dxf-rooms";
+
+const RoomsFromDxf = dynamic(() => import("./dxf-rooms").then((m) => m.RoomsFromDxf));
 
 const link =
   "inline-flex min-h-8 items-center gap-1.5 border border-line bg-panel px-2.5 font-cond text-[14px] font-semibold hover:border-ink";
@@ -24,6 +26,7 @@ export function Drawings({ storey }: { storey: string }) {
   const [plan, setPlan] = useState<{ name: string; plan: DxfPlan } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const takeDxf = async (f: File): Promise<void> => {
+    const { readDxf } = await import("../../../core/formats/dxf-in");
     const read = readDxf(await f.text());
     if ("refusals" in read)
       return setFault(`${f.name} was not taken: ${read.refusals[0]!.message}. Nothing has changed.`);

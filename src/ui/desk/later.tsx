@@ -1,0 +1,37 @@
+"use client";
+import dynamic from "next/dynamic";
+
+/** What the desk fetches after it stands, so that its first sight is quick; all of it is fetched soon, so that it is there with no signal. */
+const parts = {
+  circuits: () => import("../stages/circuits-panel"),
+  group: () => import("../stages/group-form"),
+  joist: () => import("../stages/joist-card"),
+  points: () => import("../stages/points-panel"),
+  routes: () => import("../stages/routes-panel"),
+  run: () => import("../stages/run-details"),
+  survey: () => import("../stages/survey/survey-panel"),
+  drums: () => import("../stages/drums-panel"),
+  wall: () => import("../stages/survey/wall/wall-form"),
+  boring: () => import("../stages/boring-sheet"),
+  instruments: () => import("../instruments/drawer"),
+  find: () => import("./find-box"),
+  dxf: () => import("../stages/survey/dxf-rooms"),
+  readDxf: () => import("../../core/formats/dxf-in"),
+};
+
+export const CircuitsPanel = dynamic(() => parts.circuits().then((m) => m.CircuitsPanel));
+export const GroupForm = dynamic(() => parts.group().then((m) => m.GroupForm));
+export const JoistCard = dynamic(() => parts.joist().then((m) => m.JoistCard));
+export const PointsPanel = dynamic(() => parts.points().then((m) => m.PointsPanel));
+export const RoutesPanel = dynamic(() => parts.routes().then((m) => m.RoutesPanel));
+export const SettingsPanel = dynamic(() => parts.routes().then((m) => m.SettingsPanel));
+export const RunDetails = dynamic(() => parts.run().then((m) => m.RunDetails));
+export const SurveyPanel = dynamic(() => parts.survey().then((m) => m.SurveyPanel));
+export const DrumsPanel = dynamic(() => parts.drums().then((m) => m.DrumsPanel));
+export const WallForm = dynamic(() => parts.wall().then((m) => m.WallForm));
+export const BoringSheet = dynamic(() => parts.boring().then((m) => m.BoringSheet));
+export const InstrumentDrawer = dynamic(() => parts.instruments().then((m) => m.InstrumentDrawer));
+export const FindBox = dynamic(() => parts.find().then((m) => m.FindBox));
+
+/** Fetches all of it. What cannot be had now is asked for again when it is wanted. */
+export const fetchRest = (): void => void Promise.allSettled(Object.values(parts).map((get) => get()));
