@@ -10,11 +10,10 @@ import type { SiteEntry } from "../core/job/site-entry";
 import { withFix } from "../core/plan/tried-fixes";
 import { heldRuns } from "../core/record/held";
 import type { Fix } from "../core/rules/fact";
-import { makePlan, planHouse } from "../core/plan/plan";
+import { makePlan, planHouse, whyRun } from "../core/plan/plan";
 import type { Plan } from "../core/laid/laid";
-import { buildGraph } from "../core/routing/build";
 import { type Freeing, whatFrees } from "../core/routing/freeing";
-import { type Why, whyThisWay } from "../core/routing/why";
+import type { Why } from "../core/routing/why";
 
 /** How often progress is told, ms. */
 const TELL = 120;
@@ -65,8 +64,7 @@ const api = {
   },
   variants: (job: Job, catalogue: Catalogue): Variant[] => variantsOf(job, catalogue),
   why: (job: Job, catalogue: Catalogue, siteBook: readonly SiteEntry[], run: string): Why | null => {
-    const h = layHouse(job, catalogue);
-    return whyThisWay(h, buildGraph(h), run, heldRuns(siteBook));
+    return whyRun(layHouse(job, catalogue), run, heldRuns(siteBook));
   },
   /** Stops of the plan before a fix and after it. */
   tryFix: (

@@ -13,14 +13,17 @@ import { cutDrums } from "./drums";
 import { takeOff } from "./take-off";
 import { buildGraph } from "../routing/build";
 import { checkPlan } from "./checker";
-import { type Laid, type LaidRun, type OnProgress, layRuns } from "../routing/lay";
+import type { RouteGraph } from "../routing/graph";
+import type { Laid, LaidRun, OnProgress } from "../routing/lay";
+import { type Care, NO_CARE } from "../routing/site";
+import { type Why, whyThisWay } from "../routing/why";
 import { type Catalogue, cableOf } from "../rules/catalogue";
 import { type Fact, fact, inOrder } from "../rules/fact";
 import { pathLength } from "../base/wall-frame";
 import { clipsOf } from "./clips";
 import { endOf, lengthsOf } from "./ends";
 import { leastCable } from "./least-cable";
-import { holesOf } from "./holes";
+import { layWithCare } from "./careful";
 import type { Clips, End, Plan, Run } from "../laid/laid";
 import { holesByRun } from "../laid/run-measures";
 import { pointFacts } from "./point-facts";
@@ -47,8 +50,13 @@ export function makePlan(job: Job, options: PlanOptions = {}): Plan {
 export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const started = options.clock?.() ?? 0;
   const held = options.held ?? [];
-  const laid = layRuns(h, buildGraph(aroundHeld(h, held)), options.progress, options.before ?? null, held);
-  const holes = holesOf(h, laid.runs);
+  const before = options.before ?? null;
+  const { laid, holes, care } = layWithCare(h, graphAround(h, held), {
+    held,
+    before,
+    ...(before ? { care: careOf.get(before) ?? NO_CARE } : {}),
+    ...(options.progress ? { progress: options.progress } : {}),
+  });
   const through = holesByRun(holes);
   const circuitOf = new Map(laid.runs.map((r) => [r.id, r.circuit]));
   const ends: End[] = [];
@@ -80,8 +88,9 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   // While something is dragged the least of a moment ago stands: it is worked out again when the hand lets go.
-  const before = options.before?.cable;
-  const least = before ? { bound: Math.min(total, before.bound ?? 0), plumb: before.plumb } : leastCable(h, runs);
+  const least = before
+    ? { bound: Math.min(total, before.cable.bound ?? 0), plumb: before.cable.plumb }
+    : leastCable(h, runs);
   const bound = runs.length ? least.bound : null;
   const facts: Fact[] = [
     ...laid.facts,
@@ -97,7 +106,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...stockFacts(h, runs),
     ...heldFacts(h, held),
   ];
-  return {
+  const plan: Plan = {
     runs,
     holes,
     clips,
@@ -108,12 +117,26 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       bound,
       ratio: bound === null ? null : bound > 0 ? total / bound : 1,
       plumb: least.plumb,
-      lines: linesBound(laid, runs, total, options.before ?? null),
+      lines: linesBound(laid, runs, total, before),
     },
-    facts: inOrder(options.before ? facts : withTriedFixes(h, facts)),
+    facts: inOrder(before ? facts : withTriedFixes(h, facts)),
     elapsed: options.clock ? options.clock() - started : 0,
   };
+  careOf.set(plan, care);
+  return plan;
 }
+
+/** By plan: the circuits that were laid with more care; a quick look while something is dragged takes the same. */
+const careOf = new WeakMap<Plan, Care>();
+
+/** Why a run of the plan goes the way it goes; see `whyThisWay`. */
+export function whyRun(h: House, run: string, held: readonly HeldRun[] = []): Why | null {
+  const g = graphAround(h, held);
+  return whyThisWay(h, g, run, layWithCare(h, g, { held, before: null }));
+}
+
+/** The legal lines of a house as they are with what is done already. */
+const graphAround = (h: House, held: readonly HeldRun[]): RouteGraph => buildGraph(aroundHeld(h, held));
 
 /**
  * Least path that any orders over legal lines could have, mm; null where there is none to be had. It is on ways from middle to

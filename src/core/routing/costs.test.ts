@@ -24,7 +24,7 @@ const house = (more: object = {}, weights: object = {}): Job =>
     settings: { cost: weights },
     storeys: [{ id: "g", name: "G", level: 0, height: 2400 }],
     rooms: [{ id: "a", storey: "g", name: "A", kind: "bathroom", height: 2400, outline }],
-    walls: [0, 1, 2, 3].map((index) => ({ id: `a${index}`, room: "a", index, thickness: 300 })),
+    walls: [0, 1, 2, 3].map((index) => ({ id: `a${index}`, room: "a", index, thickness: 300, build: "dry-lined" })),
     openings: [],
     fixtures: [],
     decks: [

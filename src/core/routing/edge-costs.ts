@@ -1,9 +1,9 @@
 import type { House } from "../house/house";
-import type { Circuit } from "../job/model";
+import type { Circuit, Costs } from "../job/model";
 import { bitFor } from "../rules/bits";
 import type { Cable } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
-import { EDGE, type RouteGraph } from "./graph";
+import { type BorePlace, EDGE, type RouteGraph } from "./graph";
 import { LADDER } from "./weights";
 
 /** Share of a bore's cost when the hole is already there. */
@@ -38,10 +38,16 @@ const chased = (h: House, c: Circuit, face: number): boolean =>
 /**
  * Cost of every edge for a circuit, mm of cable, before any bore is counted as taken.
  * @param opened 1 for faces that are opened anyhow; entering or leaving another costs half the price of opening it
+ * @param cost the weights to price by; those of the job when left out
  */
-export function edgeCosts(h: House, g: RouteGraph, c: Circuit, opened: Uint8Array): Float64Array {
+export function edgeCosts(
+  h: House,
+  g: RouteGraph,
+  c: Circuit,
+  opened: Uint8Array,
+  cost: Costs = h.job.settings.cost,
+): Float64Array {
   const usable = usableFor(h, g, c);
-  const { cost } = h.job.settings;
   const hidden = c.walls === "hidden";
   const out = new Float64Array(g.a.length);
   const half = (face: number): number => (hidden && !opened[face] ? cost.faces / 2 : 0);
@@ -73,18 +79,13 @@ export function edgeCosts(h: House, g: RouteGraph, c: Circuit, opened: Uint8Arra
   return out;
 }
 
-/** Price of going through a bore place with what passes there already: dear when new, cheap when shared, Infinity when full. */
-export function borePrice(
-  h: House,
-  g: RouteGraph,
-  bore: number,
-  cable: Cable,
-  there: readonly Cable[] | undefined,
-): number {
-  const { bore: dear } = h.job.settings.cost;
-  const place = g.bores[bore]!;
+/**
+ * Price of going through a bore place with what passes there already: dear when new, cheap when shared, Infinity when full.
+ * @param dear what a new hole costs, mm of cable
+ */
+export function borePrice(dear: number, place: BorePlace, cable: Cable, there: readonly Cable[]): number {
   const asked = place.asked === null ? 1 : place.asked ? ASKED : NOT_ASKED;
-  if (!there?.length) return bitFor([cable], place.most) === null ? Infinity : dear * asked;
+  if (!there.length) return bitFor([cable], place.most) === null ? Infinity : dear * asked;
   // Loaded cables warm each other: each one already there costs a little, so that bundles do not grow without need.
   const warm = cable.csa >= WARM_CSA ? there.filter((c) => c.csa >= WARM_CSA).length : 0;
   return bitFor([...there, cable], place.most) === null ? Infinity : dear * SHARED_BORE + warm * GROUPING;

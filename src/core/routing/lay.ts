@@ -6,8 +6,9 @@ import { type Fact, fact } from "../rules/fact";
 import { EDGE, type RouteGraph } from "./graph";
 import { legsOf } from "./legs";
 import type { Way } from "./search";
-import { Site } from "./site";
-import { type Before, type Task, tasksOf } from "./tasks";
+import { sensibleWay } from "./sense";
+import { type Care, NO_CARE, Site } from "./site";
+import { type Before, type Task, type Wanted, tasksOf } from "./tasks";
 
 /** A run as laid: which points, over which legs, and the shared bores it uses. */
 export interface LaidRun {
@@ -59,16 +60,64 @@ export function layRuns(
   before: Before | null = null,
   held: readonly HeldRun[] = [],
 ): Laid {
-  if (h.points.every((p) => p.point.kind !== "board")) {
-    const facts = h.job.circuits.some((c) => c.points.length) ? [fact("circuit.board", "job", h.job.id)] : [];
-    return { runs: [], facts, bounds: new Map() };
-  }
-  const wanted = tasksOf(h, g, held, before);
-  const out: Laid = { runs: [], facts: wanted.facts, bounds: wanted.bounds };
-  const site = new Site(h, g);
-  layTasks(site, wanted.tasks, progress, before ? 0 : undefined);
+  const wanted = wantedOf(h, g, held, before);
+  return layWanted(h, g, wanted, { progress, quick: before !== null });
+}
+
+/** Every run that the circuits need; none, and a fact, where there is no board to start from. */
+export function wantedOf(h: House, g: RouteGraph, held: readonly HeldRun[], before: Before | null): Wanted {
+  if (h.points.some((p) => p.point.kind === "board")) return tasksOf(h, g, held, before);
+  const facts = h.job.circuits.some((c) => c.points.length) ? [fact("circuit.board", "job", h.job.id)] : [];
+  return { tasks: [], facts, bounds: new Map() };
+}
+
+/** Lays what is wanted in an empty house; what was laid of it before is forgotten. */
+export function layWanted(
+  h: House,
+  g: RouteGraph,
+  wanted: Wanted,
+  {
+    progress = () => undefined,
+    quick = false,
+    care = NO_CARE,
+  }: { progress?: OnProgress; quick?: boolean; care?: Care },
+): Laid {
   for (const t of wanted.tasks) {
-    if (t.held || t.pin) out.runs.push(givenRun(t));
+    t.way = null;
+    delete t.instead;
+  }
+  layTasks(new Site(h, g, care), wanted.tasks, progress, quick ? 0 : undefined);
+  return laidOf(h, g, wanted);
+}
+
+/** Takes up the runs of the circuits that are laid with care, and lays them again round the others, which stay as they are. */
+export function layAgain(h: House, g: RouteGraph, wanted: Wanted, care: Care): Laid {
+  const again = wanted.tasks.filter((t) => care.short.has(t.circuit.id) || care.apart.has(t.circuit.id));
+  for (const t of again) {
+    t.way = null;
+    delete t.instead;
+  }
+  layFree(siteOf(h, g, wanted.tasks, care), again.filter(isFree), () => undefined, ROUNDS);
+  return laidOf(h, g, wanted);
+}
+
+/** The house with all that is laid of some tasks lying in it. */
+export function siteOf(h: House, g: RouteGraph, tasks: readonly Task[], care: Care): Site {
+  const site = new Site(h, g, care);
+  for (const t of tasks)
+    if (!isFree(t)) site.occupy(t);
+    else if (t.way) site.count(t, t.way, 1);
+  return site;
+}
+
+/** True for a run that is neither pinned nor done. */
+const isFree = (t: Task): boolean => !t.pin && !t.held;
+
+/** Runs of tasks as they are laid, and what there is to say of those that are not. */
+function laidOf(h: House, g: RouteGraph, wanted: Wanted): Laid {
+  const out: Laid = { runs: [], facts: [...wanted.facts], bounds: wanted.bounds };
+  for (const t of wanted.tasks) {
+    if (!isFree(t)) out.runs.push(givenRun(t));
     else if (t.way) out.runs.push(laidRun(h, g, t, t.way));
     else if (!out.facts.some((f) => f.rule === "route.unreachable" && f.subject.id === t.to))
       out.facts.push(
@@ -87,8 +136,11 @@ function whyNot(h: House, g: RouteGraph, t: Task): "no-way" | "bores-full" | "to
 
 /** Lays tasks one after the other; a run that finds every bore full has those that fill them taken up and laid round it. */
 export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgress, most = ROUNDS): void {
-  const free = tasks.filter((t) => !t.pin && !t.held);
-  for (const t of tasks) if (t.pin || t.held) site.occupy(t);
+  for (const t of tasks) if (!isFree(t)) site.occupy(t);
+  layFree(site, tasks.filter(isFree), progress, most);
+}
+
+function layFree(site: Site, free: readonly Task[], progress: OnProgress, most: number): void {
   const rounds = Math.min(most, free.length > MANY ? 1 : ROUNDS);
   const of = free.length * (1 + rounds);
   let done = 0;
@@ -96,7 +148,7 @@ export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgres
     if (progress(++done, of)) throw new Stopped("stopped");
   };
   for (const t of free) {
-    t.way = site.wayFor(t);
+    t.way = sensibleWay(site, t);
     if (t.way) site.count(t, t.way, 1);
     step();
   }
@@ -113,7 +165,7 @@ export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgres
       const was = t.way;
       site.count(t, was, -1);
       // The cheapest way now that the others lie: it is never dearer than the old one, which is still open.
-      const next = site.wayFor(t);
+      const next = sensibleWay(site, t);
       const same =
         next !== null && next.edges.length === was.edges.length && next.edges.every((e, i) => e === was.edges[i]);
       t.way = next ?? was;
@@ -129,7 +181,7 @@ export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgres
 function ripUp(site: Site, all: readonly Task[], t: Task): void {
   const others = all.filter((x) => x !== t && x.way && x.way.edges.some((e) => site.g.kind[e] === EDGE.bore));
   for (const x of others) site.count(x, x.way!, -1);
-  t.way = site.wayFor(t);
+  t.way = sensibleWay(site, t);
   if (!t.way) {
     for (const x of others) site.count(x, x.way!, 1);
     return;
@@ -138,7 +190,7 @@ function ripUp(site: Site, all: readonly Task[], t: Task): void {
   const kept = others.map((x) => x.way!);
   const again: Way[] = [];
   for (const x of others) {
-    const way = site.wayFor(x);
+    const way = sensibleWay(site, x);
     if (!way) break;
     site.count(x, way, 1);
     again.push(way);

@@ -73,6 +73,8 @@ export function distancesFrom(
 export interface Weights {
   /** Cost of each edge; Infinity where it is barred. */
   cost: Float64Array;
+  /** What edges cost on top, by edge, and how many times over: what is dreaded but not barred. */
+  on?: { extra: Float64Array; times: number };
   /** No edge costs less than this for each mm of its length: what is left to go is never guessed too dear. */
   perMm: number;
   bend: number;
@@ -127,6 +129,40 @@ function scratchOf(g: RouteGraph): Scratch {
   return s;
 }
 
+/** Axis on which a cable goes on after an edge. A corner joins two faces at one place: it has no length and keeps the axis. */
+const axisAfter = (g: RouteGraph, e: number, arrived: number): number =>
+  g.kind[e] === EDGE.corner ? arrived : g.axis[e]!;
+
+/** What going on from a node costs: a bend, or where it goes straight over another cable, a crossing. */
+function passing(w: Weights, node: number, arrived: number, on: number): number {
+  if (arrived === START) return 0;
+  if (on !== arrived) return w.bend;
+  if (w.crossing <= 0) return 0;
+  const o = node * 3;
+  return (on !== 0 && w.others[o]! > 0) || (on !== 1 && w.others[o + 1]! > 0) || (on !== 2 && w.others[o + 2]! > 0)
+    ? w.crossing
+    : 0;
+}
+
+/** What an edge costs on top where it runs through the box of a point that the run does not serve. */
+function boxOn(g: RouteGraph, w: Weights, e: number): number {
+  const through = g.box[e]!;
+  return through >= 0 && through !== w.ends[0] && through !== w.ends[1] ? w.throughBox : 0;
+}
+
+/** What a way given by its edges from a node on costs, bends and crossings counted. */
+export function costOfWay(g: RouteGraph, from: number, edges: readonly number[], w: Weights): number {
+  let cost = 0;
+  let [node, arrived] = [from, START];
+  for (const e of edges) {
+    const on = axisAfter(g, e, arrived);
+    cost += w.cost[e]! + passing(w, node, arrived, on) + boxOn(g, w, e);
+    node = g.a[e] === node ? g.b[e]! : g.a[e]!;
+    arrived = on;
+  }
+  return cost;
+}
+
 /** A way found: its edges in order, and what it costs. */
 export interface Way {
   edges: number[];
@@ -140,11 +176,13 @@ export interface Way {
 export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights): Way | null {
   if (from < 0 || to < 0) return null;
   const { best, via, prev, seen, round, heap } = scratchOf(g);
-  const { first, edges, a, b, x, y, z, kind, axis, box } = g;
+  const { first, edges, a, b, x, y, z } = g;
   const [tx, ty, tz] = [x[to]!, y[to]!, z[to]!];
   // A hair less, so that rounding never makes the estimate too large.
   const share = w.perMm * (1 - 1e-12) * g.square;
   const ahead = (n: number): number => (Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz)) * share;
+  const extra = w.on?.extra;
+  const times = w.on?.times ?? 0;
   const start = from * 4 + START;
   best[start] = 0;
   via[start] = -1;
@@ -165,20 +203,12 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
     }
     for (let k = first[node]!; k < first[node + 1]!; k++) {
       const e = edges[k]!;
-      const enter = w.cost[e]!;
+      let enter = w.cost[e]!;
       if (enter === Infinity) continue;
+      if (extra) enter += extra[e]! * times;
       const next = a[e] === node ? b[e]! : a[e]!;
-      // A corner joins two faces at one place: it has no length and keeps the axis.
-      const ax = kind[e] === EDGE.corner ? arrived : axis[e]!;
-      let c = cost + enter;
-      if (arrived !== START && ax !== arrived) c += w.bend;
-      else if (w.crossing > 0 && arrived !== START) {
-        const o = node * 3;
-        if ((ax !== 0 && w.others[o]! > 0) || (ax !== 1 && w.others[o + 1]! > 0) || (ax !== 2 && w.others[o + 2]! > 0))
-          c += w.crossing;
-      }
-      const through = box[e]!;
-      if (through >= 0 && through !== w.ends[0] && through !== w.ends[1]) c += w.throughBox;
+      const ax = axisAfter(g, e, arrived);
+      const c = cost + enter + passing(w, node, arrived, ax) + boxOn(g, w, e);
       const s = next * 4 + ax;
       const known = seen[s]! >= round;
       if (!known || c < best[s]! - 1e-9) {

@@ -1,13 +1,18 @@
 import type { House } from "../house/house";
-import type { Circuit, PinnedLeg } from "../job/model";
+import type { Circuit, Costs, PinnedLeg } from "../job/model";
 import type { Cable } from "../rules/cables";
 import { borePrice, edgeCosts, usableFor } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
-import { type Way, cheapestWay } from "./search";
+import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
 import type { Task } from "./tasks";
+import { presets } from "./weights";
 
 /** Cost of a run through another point's box, mm of cable: so dear that it is done only where nothing else leads on. */
 const THROUGH_BOX = 1e6;
+/** Cost of a hole that another loaded circuit passes, for one that is kept apart: gone round where there is any other way, mm of cable. */
+const APART = 20_000;
+
+const passingOf = (t: Task): Passing => ({ cable: t.cable, circuit: t.circuit.id });
 
 /** A leg passes through a bore whose place it meets this nearly, mm. */
 const SAME_BORE = 1;
@@ -37,9 +42,25 @@ export function boresPassed(h: House, g: RouteGraph, legs: readonly PinnedLeg[])
   return out;
 }
 
+/** Circuits that are laid with more care than the weights of the job would take. */
+export interface Care {
+  /** Laid by the shortest way, since the loop or the drop of a longer one would be too much. */
+  short: ReadonlySet<string>;
+  /** Kept out of holes that other loaded circuits pass, since together they would carry too little. */
+  apart: ReadonlySet<string>;
+}
+export const NO_CARE: Care = { short: new Set(), apart: new Set() };
+
+/** A cable in a bore, and the circuit it belongs to. */
+export interface Passing {
+  cable: Cable;
+  circuit: string;
+}
+
 /** What every edge costs circuits whose walls are cut alike and whose cable is the same, as the house now is. */
 interface Tariff {
   cable: Cable;
+  circuit: Circuit;
   cost: Float64Array;
   /** By bore place: the cost of its edge but for the hole. */
   bare: Float64Array;
@@ -51,7 +72,7 @@ interface Tariff {
 
 /** What lies in the house already while runs are laid: cables in bores, cables at nodes, faces opened. Kept up as runs come and go. */
 export class Site {
-  readonly passing = new Map<number, Cable[]>();
+  readonly passing = new Map<number, Passing[]>();
   /** By node and axis: cables of all circuits. */
   readonly at: Uint16Array;
   /** By face: how many runs are hidden in it; points in it count too. */
@@ -61,8 +82,9 @@ export class Site {
   private readonly tariffs = new Map<string, Tariff>();
 
   constructor(
-    private readonly h: House,
+    readonly h: House,
     readonly g: RouteGraph,
+    private readonly care: Care = NO_CARE,
   ) {
     this.at = new Uint16Array(g.nodes * 3);
     this.inFace = new Uint16Array(h.faces.length);
@@ -81,9 +103,9 @@ export class Site {
       if (g.kind[e] !== EDGE.bore) continue;
       const bore = g.ref[e]!;
       const there = this.passing.get(bore) ?? [];
-      if (by > 0) this.pass(bore, [...there, t.cable]);
+      if (by > 0) this.pass(bore, [...there, passingOf(t)]);
       else {
-        const i = there.indexOf(t.cable);
+        const i = there.findIndex((x) => x.cable === t.cable && x.circuit === t.circuit.id);
         this.pass(
           bore,
           there.filter((_, k) => k !== i),
@@ -96,10 +118,11 @@ export class Site {
   /** Counts a run whose legs are given: its cable lies in the bores it passes, and no other may crowd them. */
   occupy(t: Task): void {
     const legs = (t.held ?? t.pin)?.legs ?? [];
-    for (const bore of boresPassed(this.h, this.g, legs)) this.pass(bore, [...(this.passing.get(bore) ?? []), t.cable]);
+    for (const bore of boresPassed(this.h, this.g, legs))
+      this.pass(bore, [...(this.passing.get(bore) ?? []), passingOf(t)]);
   }
 
-  private pass(bore: number, cables: Cable[]): void {
+  private pass(bore: number, cables: Passing[]): void {
     this.passing.set(bore, cables);
     for (const x of this.tariffs.values()) x.stale.add(bore);
   }
@@ -110,12 +133,14 @@ export class Site {
     // What faces are opened matters only where opening one has a price.
     const opened = Uint8Array.from(this.inFace, (n) => (n > 0 ? 1 : 0));
     const key = h.job.settings.cost.faces > 0 ? opened.join("") : "";
-    const kind = `${c.walls} ${c.cable} ${cable.id}`;
+    // Alike for circuits on one cable in the same walls; with any kept apart, each has to know its own holes.
+    const kind = `${c.walls} ${c.cable} ${cable.id} ${this.care.short.has(c.id)} ${this.care.apart.size ? c.id : ""}`;
     let x = this.tariffs.get(kind);
     if (!x || x.opened !== key) {
       const cost = this.plainFor(c, opened, key).slice();
       x = {
         cable,
+        circuit: c,
         cost,
         bare: Float64Array.from(this.boreEdge, (e) => cost[e]!),
         opened: key,
@@ -132,32 +157,75 @@ export class Site {
   /** Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever their cable. */
   private plainFor(c: Circuit, opened: Uint8Array, key: string): Float64Array {
     const { h, g } = this;
-    const kind = `${c.walls} ${usableFor(h, g, c) === g.hidden ? "zones" : "all"}`;
+    const kind = `${c.walls} ${usableFor(h, g, c) === g.hidden ? "zones" : "all"} ${this.care.short.has(c.id)}`;
     let x = this.plain.get(kind);
-    if (!x || x.opened !== key) this.plain.set(kind, (x = { opened: key, cost: edgeCosts(h, g, c, opened) }));
+    if (!x || x.opened !== key)
+      this.plain.set(kind, (x = { opened: key, cost: edgeCosts(h, g, c, opened, this.costs(c)) }));
     return x.cost;
+  }
+
+  /** The weights a circuit is laid by. */
+  private costs(c: Circuit): Costs {
+    return this.care.short.has(c.id) ? presets.cable.cost : this.h.job.settings.cost;
   }
 
   /** Sets what going through a bore place costs with what passes there now. */
   private price(x: Tariff, bore: number): void {
-    x.cost[this.boreEdge[bore]!] = x.bare[bore]! + borePrice(this.h, this.g, bore, x.cable, this.passing.get(bore));
+    const there = this.passing.get(bore) ?? [];
+    const { apart } = this.care;
+    const own = x.circuit.id;
+    const dear = apart.size > 0 && there.some((o) => o.circuit !== own && (apart.has(own) || apart.has(o.circuit)));
+    const place = this.g.bores[bore]!;
+    const price = borePrice(
+      this.costs(x.circuit).bore,
+      place,
+      x.cable,
+      there.map((o) => o.cable),
+    );
+    x.cost[this.boreEdge[bore]!] = x.bare[bore]! + price + (dear ? APART : 0);
   }
 
-  /** Cheapest way for a task as the house now is, and what it costs; `bar` closes edges to it. */
-  wayFor(t: Task, bar?: (e: number) => boolean): Way | null {
-    const { h, g } = this;
-    const open = this.costsFor(t.circuit, t.cable);
-    const a = h.pointOfId.get(t.from)!;
-    const b = h.pointOfId.get(t.to)!;
-    const weights = h.job.settings.cost;
-    return cheapestWay(g, g.terminal[a]!, g.terminal[b]!, {
-      cost: bar ? open.map((x, e) => (bar(e) ? Infinity : x)) : open,
+  /**
+   * Cheapest way for a task as the house now is, and what it costs.
+   * @param bar closes edges to it
+   * @param on what edges cost it on top
+   */
+  wayFor(t: Task, bar?: (e: number) => boolean, on?: Weights["on"]): Way | null {
+    const w = this.weightsFor(t);
+    const [a, b] = w.ends;
+    return cheapestWay(this.g, this.g.terminal[a]!, this.g.terminal[b]!, {
+      ...w,
+      cost: bar ? w.cost.map((x, e) => (bar(e) ? Infinity : x)) : w.cost,
+      ...(on ? { on } : {}),
+    });
+  }
+
+  /** Shortest way for a task past what is barred, whatever it costs to make. */
+  shortestFor(t: Task, bar: (e: number) => boolean): Way | null {
+    const { g } = this;
+    const w = this.weightsFor(t);
+    const cost = w.cost.map((x, e) => (x === Infinity || bar(e) ? Infinity : g.length[e]!));
+    const [a, b] = w.ends;
+    return cheapestWay(g, g.terminal[a]!, g.terminal[b]!, { ...w, cost, perMm: 1, bend: 0, crossing: 0 });
+  }
+
+  /** What a way costs as the house now is. */
+  costOf(t: Task, edges: readonly number[]): number {
+    const w = this.weightsFor(t);
+    return costOfWay(this.g, this.g.terminal[w.ends[0]]!, edges, w);
+  }
+
+  private weightsFor(t: Task): Weights {
+    const { h } = this;
+    const weights = this.costs(t.circuit);
+    return {
+      cost: this.costsFor(t.circuit, t.cable),
       perMm: weights.cable,
       bend: weights.bend,
       throughBox: THROUGH_BOX,
-      ends: [a, b],
+      ends: [h.pointOfId.get(t.from)!, h.pointOfId.get(t.to)!],
       crossing: weights.crossing,
       others: this.at,
-    });
+    };
   }
 }

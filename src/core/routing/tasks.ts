@@ -25,6 +25,8 @@ export interface Task {
   /** False where no legal line joins its ends. */
   legal: boolean;
   way: Way | null;
+  /** The way found for it in place of one with a level chase that is not to be: kept while that one stays what it would take. */
+  instead?: { plain: readonly number[]; edges: number[] };
 }
 
 /** Circuits in the order they are laid: thick cable first, since it needs the room; ties by label and id. */

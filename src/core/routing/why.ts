@@ -1,10 +1,11 @@
 import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
-import type { HeldRun } from "../laid/held";
 import { EDGE, type RouteGraph } from "./graph";
 import { bendsIn, runLength } from "../laid/run-measures";
-import { laidRun, layTasks } from "./lay";
-import { Site } from "./site";
+import { laidRun, layTasks, siteOf } from "./lay";
+import { minutesFor } from "../rules/times";
+import { levelTooLong, sensibleWay } from "./sense";
+import { type Care, NO_CARE, Site } from "./site";
 import { type Task, tasksOf } from "./tasks";
 import type { Way } from "./search";
 import { LADDER } from "./weights";
@@ -15,16 +16,29 @@ export interface WayParts {
   bores: number;
   newBores: number;
   wallHoles: number;
+  /** Holes in studs, noggins and plates. */
+  studHoles: number;
   bends: number;
   chase: number;
   boards: number;
   ladder: number;
+  /** To bore, chase, lift boards and draw in. */
+  minutes: number;
+  /** Level chase in masonry beyond what is cut without looking for another way. */
+  levelTooLong: number;
   cost: number;
 }
 
-/** What was closed to find another way: a deck or a wall by its id, the bores taken, the hole in a wall. */
+/**
+ * What was closed to find another way: a deck or a wall by its id, the bores taken, the hole in a wall. Nothing: the cheapest way by
+ * the weights alone, which was not taken for its level chase.
+ */
 export type Closed =
-  { kind: "deck"; id: string } | { kind: "bores" } | { kind: "wall"; id: string } | { kind: "wall-hole"; id: string };
+  | { kind: "nothing" }
+  | { kind: "deck"; id: string }
+  | { kind: "bores" }
+  | { kind: "wall"; id: string }
+  | { kind: "wall-hole"; id: string };
 
 /** A way that was not taken: what was closed to find it, and what it would be. */
 export interface Alternative {
@@ -40,21 +54,33 @@ export interface Why {
   next: Alternative[];
 }
 
+/** Masonry between joists where it is drilled, mm: a wall of one leaf. Typical. */
+const BETWEEN_JOISTS = 100;
+
 /** Counts what a way is made of, as the house lies round it. */
 function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
   const { g } = site;
   // Measured as the plan measures a run, so that both say the same.
   const { legs } = laidRun(h, g, t, way);
-  const chased = legs.filter((l) => l.method === "chase");
+  const chase = { plaster: 0, masonry: 0 };
+  for (const l of legs)
+    if (l.method === "chase") {
+      const f = h.faces[h.faceOfWall.get(l.surface.id) ?? -1];
+      chase[f?.wall.build === "masonry" ? "masonry" : "plaster"] += pathLength(l.path);
+    }
+  const walls: number[] = [];
   const out: WayParts = {
     length: runLength(legs),
     bores: 0,
     newBores: 0,
     wallHoles: 0,
+    studHoles: 0,
     bends: bendsIn(legs),
-    chase: chased.reduce((sum, l) => sum + pathLength(l.path), 0),
+    chase: chase.plaster + chase.masonry,
     boards: 0,
     ladder: 0,
+    minutes: 0,
+    levelTooLong: levelTooLong(h, g, t, way),
     cost: way.cost,
   };
   for (const e of way.edges) {
@@ -63,13 +89,19 @@ function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
     if (kind === EDGE.bore) {
       out.bores++;
       if (!site.passing.get(g.ref[e]!)?.length) out.newBores++;
-    } else if (kind === EDGE.through) out.wallHoles++;
-    else if (kind === EDGE.lane && h.decks[g.ref[e]!]!.deck.access !== "open") out.boards += long;
-    else if (kind === EDGE.wall) {
+    } else if (kind === EDGE.through) walls.push(h.faces[g.ref[e]!]!.shape.thickness);
+    else if (kind === EDGE.lane) {
+      out.studHoles += g.timbers[e]!;
+      for (let k = 0; k < g.walls[e]!; k++) walls.push(BETWEEN_JOISTS);
+      if (h.decks[g.ref[e]!]!.deck.access !== "open") out.boards += long;
+    } else if (kind === EDGE.wall) {
       const f = h.faces[g.ref[e]!]!;
+      if (t.circuit.walls === "hidden") out.studHoles += g.timbers[e]!;
       if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > f.floor + LADDER) out.ladder += long;
     }
   }
+  out.wallHoles = walls.length;
+  out.minutes = minutesFor({ ...out, walls, chase });
   return out;
 }
 
@@ -111,30 +143,47 @@ function closures(h: House, g: RouteGraph, t: Task, way: Way): { closed: Closed;
   return out;
 }
 
+/** All runs as they lie, and the care they were laid with. */
+interface Lying {
+  tasks: readonly Task[];
+  care: Care;
+}
+
+/** Runs laid by the weights of the job alone. */
+function lyingOf(h: House, g: RouteGraph): Lying {
+  const { tasks } = tasksOf(h, g);
+  layTasks(new Site(h, g), tasks, () => undefined);
+  return { tasks, care: NO_CARE };
+}
+
 /**
  * Why a run goes the way it goes: what its way is made of, and the next best ways with what each would cost, all other runs lying
  * as they are. Null for a run that is pinned, done or not laid.
  */
-export function whyThisWay(h: House, g: RouteGraph, run: string, held: readonly HeldRun[] = []): Why | null {
-  const site = new Site(h, g);
-  const { tasks } = tasksOf(h, g, held);
-  layTasks(site, tasks, () => undefined);
+export function whyThisWay(h: House, g: RouteGraph, run: string, laid: Lying = lyingOf(h, g)): Why | null {
+  const { tasks } = laid;
+  const site = siteOf(h, g, tasks, laid.care);
   const t = tasks.find((x) => x.id === run);
   if (!t?.way || t.pin || t.held) return null;
   site.count(t, t.way, -1);
-  const taken = site.wayFor(t);
+  const taken = sensibleWay(site, t);
   if (!taken) return null;
   const parts = partsOf(h, site, t, taken);
   const seen = new Set([taken.edges.join(" ")]);
   const next: Alternative[] = [];
-  for (const c of closures(h, g, t, taken)) {
-    const way = site.wayFor(t, c.bar);
-    if (!way || way.cost > 5e5) continue;
+  const add = (without: Closed, way: Way | null): void => {
+    if (!way || way.cost > 5e5) return;
     const key = way.edges.join(" ");
-    if (seen.has(key)) continue;
+    if (seen.has(key)) return;
     seen.add(key);
-    next.push({ without: c.closed, parts: partsOf(h, site, t, way), dearer: way.cost - taken.cost });
+    next.push({ without, parts: partsOf(h, site, t, way), dearer: way.cost - taken.cost });
+  };
+  for (const c of closures(h, g, t, taken)) {
+    const way = sensibleWay(site, t, c.bar);
+    // Cheaper only by a level chase that is not to be: the cheapest of those is told once, below.
+    if (way && way.cost >= taken.cost - 1e-6) add(c.closed, way);
   }
+  add({ kind: "nothing" }, site.wayFor(t));
   next.sort((p, q) => p.dearer - q.dearer || (JSON.stringify(p.without) < JSON.stringify(q.without) ? -1 : 1));
   return { run, taken: parts, next: next.slice(0, 4) };
 }

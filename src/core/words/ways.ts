@@ -1,7 +1,8 @@
 import { mm } from "../base/figures";
 import type { House } from "../house/house";
 import type { Change } from "../routing/freeing";
-import type { Closed, WayParts } from "../routing/why";
+import { LEVEL_MOST } from "../routing/sense";
+import type { Alternative, Closed, WayParts } from "../routing/why";
 
 const wallName = (h: House, id: string): string => {
   const f = h.faces[h.faceOfWall.get(id) ?? -1];
@@ -12,6 +13,8 @@ const deckName = (h: House, id: string | undefined): string => h.job.decks.find(
 /** What was closed to find another way. */
 export function closedWords(h: House, c: Closed): string {
   switch (c.kind) {
+    case "nothing":
+      return "straight along the wall";
     case "deck":
       return `without ${deckName(h, c.id)}`;
     case "bores":
@@ -22,6 +25,17 @@ export function closedWords(h: House, c: Closed): string {
       return `without the hole in ${wallName(h, c.id)}`;
   }
 }
+
+/** How a way that was not taken compares with the one that was: what it would cost more, or why it was not taken though it costs less. */
+export function comparedWords(taken: WayParts, n: Alternative): string {
+  const chase = n.parts.levelTooLong - taken.levelTooLong;
+  if (n.dearer < 0 && chase > 0)
+    return `cheaper by what ${mm(-n.dearer)} of cable is worth, but with ${mm(n.parts.levelTooLong)} chased level in masonry. A level chase weakens a wall far more than a plumb one: beyond ${mm(LEVEL_MOST)} another way is taken that is less than three times as long.`;
+  return `dearer by what ${mm(n.dearer)} of cable is worth`;
+}
+
+/** Minutes as they are said: whole ones. */
+export const minutesWords = (m: number): string => `${Math.round(m)} ${Math.round(m) === 1 ? "minute" : "minutes"}`;
 
 /** A change that would free a way, as something to do. */
 export function freeingWords(h: House, c: Change): string {
@@ -43,23 +57,26 @@ export function freeingWords(h: House, c: Change): string {
   }
 }
 
+const plural = (n: number, one: string): string => (n === 1 ? one : one.replace(/^(new hole|hole|bend)/, "$1s"));
+
 /** The difference between two ways in words: what more and what less the other would take. */
 export function differenceWords(taken: WayParts, other: WayParts): string {
   const words: string[] = [];
   const length = other.length - taken.length;
   if (Math.abs(length) >= 1) words.push(`${mm(Math.abs(length))} ${length > 0 ? "more" : "less"} cable`);
   const count = (a: number, b: number, one: string): void =>
-    void (
-      a !== b && words.push(`${Math.abs(b - a)} ${b > a ? "more" : "fewer"} ${one}${Math.abs(b - a) === 1 ? "" : "s"}`)
-    );
+    void (a !== b && words.push(`${Math.abs(b - a)} ${b > a ? "more" : "fewer"} ${plural(Math.abs(b - a), one)}`));
   count(taken.newBores, other.newBores, "new hole");
-  count(taken.wallHoles, other.wallHoles, "hole");
+  count(taken.wallHoles, other.wallHoles, "hole in walls");
+  count(taken.studHoles, other.studHoles, "hole in studs");
   count(taken.bends, other.bends, "bend");
   const stretch = (a: number, b: number, what: string): void =>
     void (Math.abs(b - a) >= 10 && words.push(`${mm(Math.abs(b - a))} ${b > a ? "more" : "less"} ${what}`));
   stretch(taken.chase, other.chase, "chase");
   stretch(taken.boards, other.boards, "boards up");
   stretch(taken.ladder, other.ladder, "off a ladder");
+  const time = Math.round(other.minutes) - Math.round(taken.minutes);
+  if (time) words.push(`about ${minutesWords(Math.abs(time))} ${time > 0 ? "more" : "less"}`);
   return words.length ? words.join(", ") : "the same parts, laid otherwise";
 }
 

@@ -1,6 +1,6 @@
 "use client";
 import type { Why } from "../../core/routing/why";
-import { closedWords, differenceWords } from "../../core/words/ways";
+import { closedWords, comparedWords, differenceWords, minutesWords } from "../../core/words/ways";
 import { mm } from "../../core/base/figures";
 import { askWorker } from "../job/ask";
 import { useDesk } from "../job/store";
@@ -26,18 +26,22 @@ export function WhyThisWay({ run }: { run: string }) {
   return (
     <div className="text-[13px]" data-why aria-live="polite">
       <p>
-        The cheapest at these weights: <span className="num">{mm(why.taken.length)}</span> of cable,{" "}
-        {why.taken.newBores} new {why.taken.newBores === 1 ? "hole" : "holes"}
+        {why.next.some((n) => n.dearer < 0) ? "Taken" : "The cheapest at these weights"}:{" "}
+        <span className="num">{mm(why.taken.length)}</span> of cable, {why.taken.newBores} new{" "}
+        {why.taken.newBores === 1 ? "hole" : "holes"}
         {why.taken.bores > why.taken.newBores ? ` and ${why.taken.bores - why.taken.newBores} shared` : ""},{" "}
-        {why.taken.wallHoles} {why.taken.wallHoles === 1 ? "hole" : "holes"} in walls, {why.taken.bends} bends,{" "}
-        <span className="num">{mm(why.taken.chase)}</span> of chase.
+        {why.taken.wallHoles} {why.taken.wallHoles === 1 ? "hole" : "holes"} in walls
+        {why.taken.studHoles ? `, ${why.taken.studHoles} in studs and noggins` : ""}, {why.taken.bends} bends,{" "}
+        <span className="num">{mm(why.taken.chase)}</span> of chase
+        {why.taken.boards >= 10 ? `, ${mm(why.taken.boards)} of boards up` : ""}: about{" "}
+        {minutesWords(why.taken.minutes)}.
       </p>
       {why.next.length ? (
         <ul className="mt-1">
           {why.next.map((n) => (
             <li key={JSON.stringify(n.without)} className="border-t border-dotted border-line py-1">
-              <span className="font-semibold">{closedWords(house, n.without)}</span>: dearer by what{" "}
-              <span className="num">{mm(n.dearer)}</span> of cable is worth; {differenceWords(why.taken, n.parts)}.
+              <span className="font-semibold">{closedWords(house, n.without)}</span>: {comparedWords(why.taken, n)};{" "}
+              {differenceWords(why.taken, n.parts)}.
             </li>
           ))}
         </ul>

@@ -26,10 +26,13 @@ export function methodOf(h: House, leg: PinnedLeg): Method {
   return leg.method === "stud-void" && wall?.insulated ? "102" : "C";
 }
 
+/** What of a run its rating depends on. */
+type RatedRun = Pick<Run, "id" | "circuit" | "from" | "to" | "legs" | "pathLength">;
+
 /** Runs from the board to the farthest point of a circuit that is no ring; all of them for a ring. */
-function wayOut(c: Circuit, runs: readonly Run[], board: string): Run[] {
+function wayOut(c: Circuit, runs: readonly RatedRun[], board: string): RatedRun[] {
   if (c.kind === "ring") return [...runs];
-  const reached = new Map<string, { far: number; runs: Run[] }>([[board, { far: 0, runs: [] }]]);
+  const reached = new Map<string, { far: number; runs: RatedRun[] }>([[board, { far: 0, runs: [] }]]);
   for (let grew = true; grew;) {
     grew = false;
     for (const r of runs) {
@@ -44,37 +47,48 @@ function wayOut(c: Circuit, runs: readonly Run[], board: string): Run[] {
       }
     }
   }
-  return [...reached.values()].reduce((best, x) => (x.far > best.far ? x : best), { far: 0, runs: [] as Run[] }).runs;
+  return [...reached.values()].reduce((best, x) => (x.far > best.far ? x : best), { far: 0, runs: [] as RatedRun[] })
+    .runs;
 }
 
 /**
  * What every new circuit carries as it is laid: the method, grouping and insulation of each leg taken from the plan. Volt drop is
  * judged only where the load is known. Findings of capacity, fault loop and drop, about the circuit.
  */
-export function laidRatings(h: House, runs: readonly Run[], holes: readonly Hole[]): Fact[] {
+export function laidRatings(h: House, runs: readonly RatedRun[], holes: readonly Hole[]): Fact[] {
   const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
   const through = holesByRun(holes);
+  /**
+   * Circuits that lie together on a leg: those in its fullest hole in a joist; in a wall those that go through one stud after another
+   * with it, since in a single plate they only meet.
+   */
+  const together = (l: PinnedLeg, own: readonly Hole[], circuit: string): number => {
+    const others = (o: Hole): string[] =>
+      [...new Set(o.runs.map((x) => circuitOf.get(x)!))].filter((x) => x !== circuit && warm.has(x));
+    if (l.method === "through-joists")
+      return own.reduce((most, o) => (o.in.deck === l.surface.id ? Math.max(most, others(o).length + 1) : most), 1);
+    if (l.method !== "stud-void") return 1;
+    const met = new Map<string, number>();
+    for (const o of own) if (o.in.wall === l.surface.id) for (const x of others(o)) met.set(x, (met.get(x) ?? 0) + 1);
+    return 1 + [...met.values()].filter((n) => n > 1).length;
+  };
   const warm = new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
   const board = mainBoard(h.job)?.id ?? "";
   return h.job.circuits.flatMap((c): Fact[] => {
     const cable = cableOf(c.cable, h.catalogue);
     const own = runs.filter((r) => r.circuit === c.id);
     if (!cable || c.state === "keep" || !own.length) return [];
-    const legs = wayOut(c, own, c.board ?? board).flatMap((r) => {
-      const shared = (through.get(r.id) ?? []).map(
-        (o) => new Set(o.runs.map((x) => circuitOf.get(x)!).filter((x) => x !== c.id && warm.has(x))).size + 1,
-      );
-      const together = Math.max(1, ...shared);
-      return r.legs.map((l, i): CircuitLeg & { run: string; leg: number } => ({
+    const legs = wayOut(c, own, c.board ?? board).flatMap((r) =>
+      r.legs.map((l, i): CircuitLeg & { run: string; leg: number } => ({
         run: r.id,
         leg: i,
         length: pathLength(l.path),
         method: methodOf(h, l),
-        grouped: l.method === "through-joists" && warm.has(c.id) ? together : 1,
+        grouped: warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : 1,
         ambient: c.ambient,
         insulated: 0,
-      }));
-    });
+      })),
+    );
     const kind = c.kind === "shower" || c.kind === "outbuilding" ? "fixed" : c.kind;
     const outlet = c.points.some((id) =>
       h.job.points.some((p) => p.id === id && p.kind === "cooker-control" && p.gang === 2),

@@ -1,0 +1,91 @@
+import type { House } from "../house/house";
+import type { HeldRun } from "../laid/held";
+import type { Hole } from "../laid/laid";
+import { type Laid, type LaidRun, type OnProgress, layAgain, layWanted, wantedOf } from "../routing/lay";
+import type { RouteGraph } from "../routing/graph";
+import { type Care, NO_CARE } from "../routing/site";
+import type { Fact } from "../rules/fact";
+import type { Before, Task } from "../routing/tasks";
+import { laidRatings } from "../trades/circuits/laid-rating";
+import { runLength } from "../laid/run-measures";
+import { holesOf } from "./holes";
+
+/** How often circuits that fail as laid are laid again with more care. */
+const TRIES = 2;
+
+export interface LaidWithCare {
+  laid: Laid;
+  holes: Hole[];
+  care: Care;
+  /** Every run as it lies. */
+  tasks: readonly Task[];
+}
+
+/** Circuits that fail as they are laid, by what would help them; how many findings there are in all. */
+function failing(h: House, runs: readonly LaidRun[], holes: readonly Hole[]): { care: Care; stops: number } {
+  const facts = laidRatings(
+    h,
+    runs.map((r) => ({ ...r, pathLength: runLength(r.legs) })),
+    holes,
+  ).filter((f) => f.severity === "stop");
+  const of = (rules: readonly string[], helps: (f: Fact) => boolean = () => true): Set<string> =>
+    new Set(facts.filter((f) => rules.includes(f.rule) && helps(f)).map((f) => f.subject.id));
+  const legs = new Map(runs.map((r) => [r.id, r.legs]));
+  // Other holes help only where the holes are what makes it carry too little.
+  const inHoles = ({ where }: Fact): boolean =>
+    where?.run !== undefined &&
+    where.leg !== undefined &&
+    legs.get(where.run)?.[where.leg]?.method === "through-joists";
+  return {
+    care: { short: of(["circuit.loop", "circuit.drop"]), apart: of(["circuit.ring", "circuit.capacity"], inHoles) },
+    stops: facts.length,
+  };
+}
+
+/**
+ * Lays the runs of a house so that what each circuit carries holds where a way exists: one whose loop or drop is too much is laid by
+ * the shortest way, one that carries too little beside others is kept out of their holes. What does not help is not kept.
+ */
+export function layWithCare(
+  h: House,
+  g: RouteGraph,
+  {
+    held,
+    before,
+    care,
+    progress,
+  }: { held: readonly HeldRun[]; before: Before | null; care?: Care; progress?: OnProgress },
+): LaidWithCare {
+  const wanted = wantedOf(h, g, held, before);
+  const { tasks } = wanted;
+  const given = care ?? NO_CARE;
+  const laid = layWanted(h, g, wanted, { quick: before !== null, care: given, ...(progress ? { progress } : {}) });
+  let best: LaidWithCare = { laid, holes: holesOf(h, laid.runs), care: given, tasks };
+  // While something is dragged it is laid as it was a moment ago.
+  if (before) return best;
+  let { care: more, stops } = failing(h, best.laid.runs, best.holes);
+  let tried = given;
+  for (let k = 0; k < TRIES && more.short.size + more.apart.size > 0; k++) {
+    const next: Care = {
+      short: new Set([...tried.short, ...more.short]),
+      apart: new Set([...tried.apart, ...more.apart]),
+    };
+    if (next.short.size === tried.short.size && next.apart.size === tried.apart.size) break;
+    tried = next;
+    const was = tasks.map(({ way, instead }) => ({ way, instead }));
+    const again = layAgain(h, g, wanted, next);
+    const holes = holesOf(h, again.runs);
+    const then = failing(h, again.runs, holes);
+    more = then.care;
+    if (then.stops < stops && again.runs.length >= best.laid.runs.length) {
+      best = { laid: again, holes, care: next, tasks };
+      stops = then.stops;
+    } else
+      tasks.forEach((t, i) => {
+        t.way = was[i]!.way;
+        if (was[i]!.instead) t.instead = was[i]!.instead!;
+        else delete t.instead;
+      });
+  }
+  return best;
+}
