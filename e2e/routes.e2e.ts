@@ -184,11 +184,11 @@ describe("routes, timber and the solid view", () => {
   });
 
   it("tells what is behind a wall from either face", async () => {
-    await open("demo", "stage=routes&room=kitchen");
+    await open("demo", "stage=routes&room=hall");
     await see("31 runs laid");
     await key("w");
     await key("w");
-    await see("Wall 2 of Kitchen");
+    await see("Wall 2 of Hall");
     await page().$$eval("summary", (l) =>
       (l.find((s) => s.textContent?.includes("Behind this wall")) as HTMLElement).click(),
     );

@@ -17,6 +17,12 @@ const NOT_ASKED = 4;
 /** Price of a hole in a stud, plate or noggin, as a share of that of a bore in a joist: it is quicker, and often shared. */
 const STUD_HOLE = 0.5;
 
+/**
+ * Price of going from a wall into a deck or out of one, as a share of that of a bore: so much that nobody dips out of a deck and in
+ * again to spare one hole in a joist.
+ */
+const RISE = 0.75;
+
 /** Conductors from which cables warm each other in a bundle, mm², and what each such neighbour costs, mm of cable. */
 const WARM_CSA = 2.5;
 const GROUPING = 6;
@@ -67,7 +73,7 @@ export function edgeCosts(
       if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > h.faces[ref]!.floor + LADDER) perMm += cost.height;
     } else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(g.ref2[e]!);
     else if (kind === EDGE.corner) once = half(ref) + half(h.faces[ref]!.right);
-    else if (kind === EDGE.rise) once = g.ref2[e]! >= 0 ? half(g.ref2[e]!) : 0;
+    else if (kind === EDGE.rise) once = RISE * cost.bore + (g.ref2[e]! >= 0 ? half(g.ref2[e]!) : 0);
     else if (kind === EDGE.lane) {
       once = g.timbers[e]! * STUD_HOLE * cost.bore + g.walls[e]! * cost.wallHole;
       // Along a joist every board over the way comes up; across the joists it is one board.

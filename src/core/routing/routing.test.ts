@@ -121,7 +121,7 @@ describe("the search", () => {
   });
   it("with fewest holes a single run bores no more than any way could: exact search by counting bores", () => {
     for (const seed of [2, 5, 11, 23]) {
-      const job = generatedHouse(seed, 2, 2);
+      const job = boarded(generatedHouse(seed, 2, 2));
       const h = layHouse(job);
       const g = buildGraph(h);
       for (const p of h.points.filter((q) => q.point.kind === "socket")) {
@@ -131,7 +131,10 @@ describe("the search", () => {
         );
         const plan = makePlan(single);
         // A hole in a stud or plate is half the price of one in a joist or wall.
-        const used = plan.holes.reduce((sum, o) => sum + (o.in.kind === "stud" ? 1 : 2), 0);
+        const holes = plan.holes.reduce((sum, o) => sum + (o.in.kind === "stud" ? 1 : 2), 0);
+        // Going into a deck or out of one is three quarters of it, so that nobody dips under every joist.
+        const kinds = plan.runs.flatMap((r) => r.legs.map((l) => (l.surface.kind === "deck" ? "deck" : "wall")));
+        const used = holes + 1.5 * kinds.filter((k, i) => i > 0 && k !== kinds[i - 1]).length;
         // Every node again and again until none gets cheaper: the least price of holes to every node.
         const least = new Array<number>(g.nodes).fill(Infinity);
         const from = g.terminal[h.points.findIndex((q) => q.point.kind === "board")]!;
@@ -143,7 +146,10 @@ describe("the search", () => {
             const e = g.edges[k]!;
             if (!g.hidden[e]) continue;
             const to = g.a[e] === n ? g.b[e]! : g.a[e]!;
-            const c = least[n]! + (g.kind[e] === EDGE.bore || g.kind[e] === EDGE.through ? 2 : 0) + g.timbers[e]!;
+            const c =
+              least[n]! +
+              (g.kind[e] === EDGE.bore || g.kind[e] === EDGE.through ? 2 : g.kind[e] === EDGE.rise ? 1.5 : 0) +
+              g.timbers[e]!;
             if (c < least[to]!) {
               least[to] = c;
               queue.push(to);

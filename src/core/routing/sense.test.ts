@@ -96,3 +96,29 @@ describe("level chases in masonry", () => {
     expect(LEVEL_MOST).toBe(1500);
   });
 });
+
+describe("going in and out of decks", () => {
+  it("is not done to spare one hole: hardly a run dips under a joist and up again, even where holes are dearest", () => {
+    let dips = 0;
+    let runs = 0;
+    for (const seed of [1, 2, 3, 4, 5, 6]) {
+      const { site, tasks } = laid(priced(generatedHouse(seed, 3, 4), "holes"));
+      const { g } = site;
+      for (const t of tasks) {
+        if (!t.way) continue;
+        runs++;
+        // Out of a deck, along a wall for less than two bays, and in again.
+        let out = -1;
+        for (const e of t.way.edges) {
+          if (g.kind[e] === EDGE.rise) {
+            if (out > 0 && out < 800) dips++;
+            out = out < 0 ? 1e-9 : -1;
+          } else if (g.kind[e] === EDGE.wall && out >= 0) out += g.length[e]!;
+          else if (g.kind[e] !== EDGE.wall && g.kind[e] !== EDGE.corner) out = -1;
+        }
+      }
+    }
+    expect(runs).toBeGreaterThan(60);
+    expect(dips).toBeLessThanOrEqual(2);
+  });
+});

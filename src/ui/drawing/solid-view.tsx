@@ -8,10 +8,13 @@ import { runStyles } from "../../core/drawings/run-lines";
 import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 import { type Hit, type Inks, dispose, solidScene } from "./solid-scene";
+import { partTags } from "./solid-tags";
 
 /** Eye of a person, and a step, mm. */
 const EYE = 1600;
 const STEP = 300;
+/** Share of the view that the house fills when it is first looked at. */
+const FILLED = 0.92;
 
 interface Stage {
   renderer: THREE.WebGLRenderer;
@@ -19,6 +22,30 @@ interface Stage {
   camera: THREE.PerspectiveCamera;
   controls: OrbitControls;
   draw: () => void;
+}
+
+/** Looks from the south-east and above, as near as lets every corner be seen, with the house in the middle of the view. */
+function fitTo({ camera, controls }: Stage, corners: readonly THREE.Vector3[]): void {
+  const from = new THREE.Vector3(0.5, -0.75, 0.75).normalize();
+  const target = corners.reduce((sum, c) => sum.add(c), new THREE.Vector3()).multiplyScalar(1 / corners.length);
+  let far = 20_000;
+  const half = Math.tan((camera.fov * Math.PI) / 360);
+  // What is near the eye looks larger: a few looks settle middle and distance.
+  for (let k = 0; k < 6; k++) {
+    camera.position.copy(target).addScaledVector(from, far);
+    camera.lookAt(target);
+    camera.updateMatrixWorld();
+    const seen = corners.map((c) => c.clone().project(camera));
+    const [xs, ys] = [seen.map((p) => p.x), seen.map((p) => p.y)];
+    const size = Math.max(Math.max(...xs) - Math.min(...xs), Math.max(...ys) - Math.min(...ys)) / 2;
+    const right = new THREE.Vector3().setFromMatrixColumn(camera.matrixWorld, 0);
+    const up = new THREE.Vector3().setFromMatrixColumn(camera.matrixWorld, 1);
+    target.addScaledVector(right, ((Math.max(...xs) + Math.min(...xs)) / 2) * half * camera.aspect * far);
+    target.addScaledVector(up, ((Math.max(...ys) + Math.min(...ys)) / 2) * half * far);
+    far *= size / FILLED;
+  }
+  camera.position.copy(target).addScaledVector(from, far);
+  controls.target.copy(target);
 }
 
 /** The house in three dimensions: orbit or walk, one storey or all, and a press picks what the other views pick. */
@@ -29,7 +56,9 @@ export function SolidView() {
   const { house, plan } = useSnapshot();
   const selection = useDesk((s) => s.selection);
   const room = useDesk((s) => s.room);
-  const [storey, setStorey] = useState<string | null>(null);
+  /** The storey of the room in hand until another, or the whole house, is asked for. */
+  const [asked, setStorey] = useState<string | null | undefined>(undefined);
+  const storey = asked === undefined ? (house.job.rooms.find((r) => r.id === room)?.storey ?? null) : asked;
   const [joists, setJoists] = useState(true);
   const [walking, setWalking] = useState(false);
   const [still, setStill] = useState<string | null>(null);
@@ -64,7 +93,10 @@ export function SolidView() {
     renderer.setPixelRatio(Math.min(2, window.devicePixelRatio));
     renderer.domElement.setAttribute("data-solid", "");
     el.appendChild(renderer.domElement);
-    const draw = (): void => renderer.render(scene, camera);
+    const draw = (): void => {
+      partTags(scene, camera, el.clientWidth, el.clientHeight);
+      renderer.render(scene, camera);
+    };
     controls.addEventListener("change", draw);
     stage.current = { renderer, scene, camera, controls, draw };
     const fit = (): void => {
@@ -121,18 +153,22 @@ export function SolidView() {
       ink: v("--ink"),
       soft: v("--soft"),
       plaster: v("--plaster"),
-      timber: v("--timberline"),
+      zone: v("--zone"),
+      deck: v("--deck"),
+      fixture: v("--fixture"),
+      timber: v("--timber"),
+      timberline: v("--timberline"),
       accent: v("--accent"),
       stop: v("--stop"),
       plate: v("--plate"),
       page: v("--page"),
       run: (c) => v(`--${styles.get(c)?.ink ?? "soft"}`),
     };
-    content.current = solidScene(house, plan, { storey, selection, joists }, inks);
+    content.current = solidScene(house, plan, { storey, selection, joists, room }, inks);
     s.scene.background = new THREE.Color(inks.page);
     s.scene.add(content.current);
     s.draw();
-  }, [house, plan, selection, storey, joists, theme]);
+  }, [house, plan, selection, storey, joists, room, theme]);
 
   /** Looks at the shown part of the house from the south-east, or stands in the room shown. */
   const place = (inRoom: boolean): void => {
@@ -150,11 +186,11 @@ export function SolidView() {
     } else {
       const b = bounds(rooms.flatMap((x) => x.outline));
       const levels = rooms.map((x) => job.storeys.find((y) => y.id === x.storey)?.level ?? 0);
-      const [cx, cy] = [(b.x0 + b.x1) / 2, (b.y0 + b.y1) / 2];
-      const cz = (Math.min(...levels) + Math.max(...rooms.map((x, i) => levels[i]! + x.height))) / 2;
-      const far = Math.max(b.x1 - b.x0, b.y1 - b.y0, 6000) * 1.08;
-      s.camera.position.set(cx + far * 0.75, cy - far * 0.85, cz + far * 0.75);
-      s.controls.target.set(cx, cy, cz - (levels.length > 1 ? 500 : 0));
+      const [low, high] = [Math.min(...levels), Math.max(...rooms.map((x, i) => levels[i]! + x.height))];
+      const corners = [b.x0, b.x1].flatMap((x) =>
+        [b.y0, b.y1].flatMap((y) => [low, high].map((z) => new THREE.Vector3(x, y, z))),
+      );
+      fitTo(s, corners);
     }
     s.controls.update();
     s.draw();
@@ -229,7 +265,7 @@ export function SolidView() {
           </select>
         </label>
         <Button aria-pressed={joists} onClick={() => setJoists(!joists)}>
-          {joists ? "Hide joists" : "Show joists"}
+          {joists ? "Hide timber" : "Show timber"}
         </Button>
         <Button aria-pressed={walking} icon={<Footprints size={14} />} onClick={() => setWalking(!walking)}>
           {walking ? "Stand back" : "Stand in the room"}
