@@ -5,7 +5,7 @@ import { LineSegmentsGeometry } from "three/examples/jsm/lines/LineSegmentsGeome
 import { runStyles, storeyBand } from "../../core/drawings/run-lines";
 import type { House } from "../../core/house/house";
 import type { Plan } from "../../core/laid/laid";
-import type { Hit, Inks, Look } from "./solid-scene";
+import type { Hit, Inks, Look } from "./solid-look";
 import { tagOf } from "./solid-tags";
 
 /** Width of a run on the screen, px. */

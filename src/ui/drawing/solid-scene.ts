@@ -1,40 +1,10 @@
 import * as THREE from "three";
 import { type House, pointsOfStorey } from "../../core/house/house";
 import type { Plan } from "../../core/laid/laid";
-import type { Selection } from "../job/store";
+import type { Hit, Inks, Look } from "./solid-look";
 import { addRuns } from "./solid-runs";
 import { tagOf } from "./solid-tags";
 import { addBodies, addWalls } from "./solid-walls";
-
-/** What a press in the solid view hits. */
-export type Hit = NonNullable<Selection>;
-
-/** Colours of the page, as the theme has them now. */
-export interface Inks {
-  ink: string;
-  soft: string;
-  plaster: string;
-  zone: string;
-  deck: string;
-  fixture: string;
-  timber: string;
-  timberline: string;
-  accent: string;
-  stop: string;
-  plate: string;
-  page: string;
-  run: (circuit: string) => string;
-}
-
-export interface Look {
-  /** Storey shown, or null for the whole house. */
-  storey: string | null;
-  selection: Selection;
-  /** Whether joists, studs, noggins and plates are drawn. */
-  joists: boolean;
-  /** The room in hand, whose points are named before others. */
-  room: string | null;
-}
 
 /** The house in three dimensions, mm, z up, lit from over the left shoulder. Things that can be picked say so in `userData.hit`. */
 export function solidScene(h: House, plan: Plan | null, look: Look, inks: Inks): THREE.Group {

@@ -1,5 +1,5 @@
 import * as THREE from "three";
-import type { Inks } from "./solid-scene";
+import type { Inks } from "./solid-look";
 
 /** Height of a tag, as a share of the height of the view at one unit of distance. */
 const TAG = 0.034;

@@ -7,7 +7,8 @@ import { bounds } from "../../core/base/polygon";
 import { runStyles } from "../../core/drawings/run-lines";
 import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
-import { type Hit, type Inks, dispose, solidScene } from "./solid-scene";
+import type { Hit, Inks } from "./solid-look";
+import { dispose, solidScene } from "./solid-scene";
 import { partTags } from "./solid-tags";
 
 /** Eye of a person, and a step, mm. */

@@ -4,7 +4,7 @@ import type { Layer, LineShape, Shape } from "../../core/drawings/scene";
 import { type Body, solidBodies } from "../../core/drawings/solid-bodies";
 import { wallScene } from "../../core/drawings/wall-scene";
 import type { House } from "../../core/house/house";
-import type { Hit, Inks, Look } from "./solid-scene";
+import type { Hit, Inks, Look } from "./solid-look";
 
 const SILL = 20;
 
