@@ -8,25 +8,31 @@ import type { WallTruth } from "./port";
 const STUDS = 400;
 const METAL_STUDS = 600;
 
-/** What a sweep along a wall at height v meets, from the survey and the plan. Old cables found in the house count as live, new runs as dead. */
+/**
+ * What a sweep along a wall at height v meets: what is in the wall, not what is planned. Cables found in the house count as live where
+ * they are taken to run, runs that are done as dead; a run only planned is not there to be found.
+ */
 export function wallTruth(h: House, plan: Plan | null, wall: string, v: number): WallTruth {
   const f = h.faces[h.faceOfWall.get(wall) ?? -1];
   if (!f) return { length: 0, foilBacked: false, metal: [], timber: [], cables: [] };
   const every = (pitch: number): number[] =>
     Array.from({ length: Math.floor(f.shape.length / pitch) + 1 }, (_, i) => i * pitch);
   const label = pointLabels(h.job);
-  const kept = new Set(h.job.circuits.filter((c) => c.state === "keep").map((c) => c.id));
   const cables: WallTruth["cables"][number][] = [];
-  for (const r of plan?.runs ?? [])
+  const there = [
+    ...(plan?.runs ?? []).filter((r) => r.held).map((r) => ({ ...r, live: false })),
+    ...(plan?.found ?? []).map((x) => ({ ...x, live: true })),
+  ];
+  for (const r of there)
     for (const l of r.legs) {
       if (l.surface.kind !== "wall" || l.surface.id !== wall || l.method === "surface") continue;
       for (let i = 1; i < l.path.length; i++) {
         const [a, b] = [toFace(f.frame, l.path[i - 1]!), toFace(f.frame, l.path[i]!)];
         const name = `${label(r.from)} to ${label(r.to)}`;
         if (Math.abs(a.u - b.u) < 1 && Math.min(a.v, b.v) <= v && Math.max(a.v, b.v) >= v)
-          cables.push({ u: a.u, depth: l.depth, live: kept.has(r.circuit), name });
+          cables.push({ u: a.u, depth: l.depth, live: r.live, name });
         else if (Math.abs(a.v - b.v) < 1 && Math.abs(a.v - v) < 30)
-          cables.push({ u: (a.u + b.u) / 2, depth: l.depth, live: kept.has(r.circuit), name });
+          cables.push({ u: (a.u + b.u) / 2, depth: l.depth, live: r.live, name });
       }
     }
   cables.sort((a, b) => a.u - b.u || (a.name < b.name ? -1 : 1));

@@ -60,7 +60,7 @@ function pointShapes(
 export function roomSheet(h: House, roomId: string, plan: Plan | null): Scene {
   const { job } = h;
   const room = job.rooms.find((r) => r.id === roomId);
-  const { walls, legs, holes } = unroll(h, roomId, plan);
+  const { walls, legs, holes, found } = unroll(h, roomId, plan);
   const styles = runStyles(job);
   const p = pen({ layer: "BORES" });
   for (const o of holes) p.circle(o.x, o.y, o.diameter / 2, "deck", "stop", { id: o.id });
@@ -75,6 +75,7 @@ export function roomSheet(h: House, roomId: string, plan: Plan | null): Scene {
           [l.b.x, l.b.y],
         ]),
       ),
+      ...found,
       ...p.shapes,
     ],
   };

@@ -2,6 +2,8 @@ import { type StripWall, stripOf, toStrip } from "../house/unrolled";
 import type { House } from "../house/house";
 import type { Plan, Run } from "../laid/laid";
 import { type XYZ, toFace } from "../base/wall-frame";
+import { pointLabels } from "../job/labels";
+import { type Shape, pen } from "./scene";
 import { STRIP, STRIP_GAP } from "./wall-scene";
 
 /** A straight piece of a run as drawn on a wall or in the strip over it. */
@@ -28,6 +30,8 @@ export interface Unrolled {
   walls: StripWall[];
   legs: DrawnLeg[];
   holes: DrawnHole[];
+  /** Cables found in the house, where they are taken to run. */
+  found: Shape[];
   width: number;
   height: number;
 }
@@ -71,7 +75,38 @@ export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
     if (w) holes.push({ id: o.id, ...onWall(w, o.centre), diameter: o.diameter });
   }
   spread(legs);
-  return { walls, legs, holes, width: strip.width, height: strip.height };
+  return { walls, legs, holes, found: foundShapes(h, byWall, plan), width: strip.width, height: strip.height };
+}
+
+/** Old cables on the walls of a room: a thin broken line, named once. */
+function foundShapes(h: House, byWall: ReadonlyMap<string, StripWall>, plan: Plan | null): Shape[] {
+  const p = pen({ layer: "FOUND" });
+  const label = pointLabels(h.job);
+  for (const f of plan?.found ?? []) {
+    let named = false;
+    for (const leg of f.legs) {
+      const w = leg.surface.kind === "wall" ? byWall.get(leg.surface.id) : undefined;
+      if (!w) continue;
+      const [a, b] = [leg.path[0]!, leg.path[leg.path.length - 1]!].map((q) => onWall(w, q));
+      p.line(
+        [
+          [a!.x, a!.y],
+          [b!.x, b!.y],
+        ],
+        "soft",
+        { id: f.id, width: 2, dash: [2, 3] },
+      );
+      if (named) continue;
+      named = true;
+      p.text((a!.x + b!.x) / 2, (a!.y + b!.y) / 2, `old ${label(f.from)}–${label(f.to)}`, {
+        ink: "soft",
+        size: 10,
+        anchor: "start",
+        shift: 5,
+      });
+    }
+  }
+  return p.shapes;
 }
 
 const onWall = (w: StripWall, p: XYZ): { x: number; y: number } => {

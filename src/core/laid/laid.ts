@@ -87,12 +87,23 @@ export const takeOffSchema = z.object({
 });
 export type TakeOffLine = z.infer<typeof takeOffSchema>;
 
+/** A cable found in the house, and where it is taken to run until someone traces it. */
+export const foundWaySchema = z.object({
+  id: z.string(),
+  from: z.string(),
+  to: z.string(),
+  legs: z.array(plannedLegSchema),
+});
+export type FoundWay = z.infer<typeof foundWaySchema>;
+
 export const planSchema = z.object({
   runs: z.array(runSchema),
   holes: z.array(holeSchema),
   clips: z.array(clipsSchema),
   ends: z.array(endSchema),
   takeoff: z.array(takeOffSchema),
+  /** Cables found in the house, as they are taken to run. */
+  found: z.array(foundWaySchema),
   /**
    * Total path of all laid runs, mm; `bound`, below which no cable that joins the same points can be, however it is laid, and the
    * ratio of the two; `plumb`, the shortest tours straight level and plumb from plate to plate, as one measures by eye. Bound and

@@ -5,8 +5,13 @@ import type { Plan } from "../laid/laid";
 
 /** Something hidden in a wall, seen from one of its faces. mm. */
 export interface Behind {
+  /** Run of the plan; of a cable found in the house, its id. */
   run: string;
   leg: number;
+  /** A cable found in the house, taken to run here; else a run: whether it is in already or only planned. */
+  state: "found" | "done" | "planned";
+  /** Points it joins. */
+  ends: readonly [from: string, to: string];
   /** From this face's left end and floor, both ends of the leg. */
   a: { u: number; v: number };
   b: { u: number; v: number };
@@ -19,14 +24,18 @@ export interface Behind {
   method: LegMethod;
 }
 
-/** All that runs in or on a wall, from either face, measured from the one given: what is behind it. Sorted from left to right. */
+/** All that runs in or on a wall, planned, done or found, from either face, measured from the one given: what is behind it. Sorted from left to right. */
 export function behindWall(h: House, plan: Plan | null, wall: string): Behind[] {
   const f = h.faces[h.faceOfWall.get(wall) ?? -1];
   if (!f) return [];
   const out: Behind[] = [];
+  const all = [
+    ...(plan?.runs ?? []).map((r) => ({ ...r, state: r.held ? ("done" as const) : ("planned" as const) })),
+    ...(plan?.found ?? []).map((x) => ({ ...x, state: "found" as const })),
+  ];
   for (const n of [f.n, ...f.opposite]) {
     const own = h.faces[n]!;
-    for (const r of plan?.runs ?? [])
+    for (const r of all)
       r.legs.forEach((l, i) => {
         if ((l.surface.kind !== "wall" && l.surface.kind !== "through") || l.surface.id !== own.wall.id) return;
         const [a, b] = [toFace(f.frame, l.path[0]!), toFace(f.frame, l.path[l.path.length - 1]!)];
@@ -41,6 +50,8 @@ export function behindWall(h: House, plan: Plan | null, wall: string): Behind[] 
         out.push({
           run: r.id,
           leg: i,
+          state: r.state,
+          ends: [r.from, r.to],
           a: { u: a.u, v: a.v },
           b: { u: b.u, v: b.v },
           depth: n === f.n ? l.depth : Math.max(0, gap - l.depth),

@@ -14,6 +14,7 @@ import { takeOff } from "./take-off";
 import { buildGraph } from "../routing/build";
 import { checkPlan } from "./checker";
 import type { RouteGraph } from "../routing/graph";
+import { foundWays } from "../routing/found-ways";
 import type { Laid, LaidRun, OnProgress } from "../routing/lay";
 import { type Care, NO_CARE } from "../routing/site";
 import { type Why, whyThisWay } from "../routing/why";
@@ -51,7 +52,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const started = options.clock?.() ?? 0;
   const held = options.held ?? [];
   const before = options.before ?? null;
-  const { laid, holes, care } = layWithCare(h, graphAround(h, held), {
+  const graph = graphAround(h, held);
+  const { laid, holes, care } = layWithCare(h, graph, {
     held,
     before,
     ...(before ? { care: careOf.get(before) ?? NO_CARE } : {}),
@@ -112,6 +114,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     clips,
     ends,
     takeoff: takeOff(h, runs, holes, clips, ends),
+    found: foundWays(h, graph),
     cable: {
       total,
       bound,

@@ -56,7 +56,7 @@ function jogsBehindPlate(
 export function legsOf(
   h: House,
   g: RouteGraph,
-  c: Circuit,
+  c: Pick<Circuit, "walls" | "cable">,
   from: PlacedPoint,
   to: PlacedPoint,
   start: number,
@@ -95,7 +95,7 @@ export function legsOf(
   }));
 }
 
-function surfaceOf(h: House, g: RouteGraph, c: Circuit, e: number): Pick<Piece, "surface" | "method"> {
+function surfaceOf(h: House, g: RouteGraph, c: Pick<Circuit, "walls">, e: number): Pick<Piece, "surface" | "method"> {
   const ref = g.ref[e]!;
   switch (g.kind[e]) {
     case EDGE.wall: {

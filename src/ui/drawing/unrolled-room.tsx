@@ -12,6 +12,7 @@ import { DrawingFrame } from "./frame";
 import { Hatches } from "./hatches";
 import { PointTag } from "./point-tag";
 import { LegOutline, RunLine } from "./run-line";
+import { Shapes } from "./shape-view";
 import { dragLegOnWall } from "./tools/move-leg";
 import { dragWallPoint } from "./tools/move-point";
 import { useViewport } from "./viewport";
@@ -32,7 +33,10 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const frame = useRef<HTMLDivElement>(null);
   // Walls and points as they are; runs from the newest plan, on the house it was worked out for.
   const drawn = useMemo(() => unroll(house, roomId, null), [house, roomId]);
-  const laid = useMemo(() => (snap ? unroll(snap.house, roomId, snap.plan) : { legs: [], holes: [] }), [snap, roomId]);
+  const laid = useMemo(
+    () => (snap ? unroll(snap.house, roomId, snap.plan) : { legs: [], holes: [], found: [] }),
+    [snap, roomId],
+  );
   const styles = useMemo(() => runStyles(job), [job]);
   const extent = {
     x0: 0,
@@ -146,6 +150,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             name={`Run ${labelOf(id)}`}
           />
         ))}
+        <Shapes shapes={laid.found} unit={px(1)} hatches={HATCHES} />
         {laid.holes.map((o) => (
           <circle
             key={o.id}

@@ -18,19 +18,20 @@ export function BehindThis({ face }: { face: Face }) {
   return (
     <details>
       <summary className="cursor-pointer text-[13.5px] text-soft">
-        Behind this wall: {list.length ? `${list.length} legs of runs` : "nothing laid"}
+        Behind this wall: {list.length ? `${list.length} legs of cable` : "nothing laid or found"}
       </summary>
       <ul className="pt-1 text-[13px]" data-behind>
         {list.map((x) => {
-          const r = plan?.runs.find((y) => y.id === x.run);
           return (
             <li key={`${x.run} ${x.leg} ${x.from}`}>
               <button
                 type="button"
                 className="w-full cursor-pointer border-b border-dotted border-line py-0.5 text-left hover:bg-rail"
+                disabled={x.state === "found"}
                 onClick={() => useDesk.setState({ selection: { kind: "run", id: x.run, leg: x.leg } })}
               >
-                {r ? `${label(r.from)}–${label(r.to)}` : x.run}, {x.method}:{" "}
+                {x.state === "found" ? "Found: " : x.state === "done" ? "In: " : "Planned: "}
+                {label(x.ends[0])}–{label(x.ends[1])}, {x.state === "found" ? "taken to run" : x.method}:{" "}
                 <span className="num">{reach(x.a.u, x.b.u)}</span> from left,{" "}
                 <span className="num">{reach(x.a.v, x.b.v)}</span> up, <span className="num">{whole(x.depth)}</span>{" "}
                 deep{x.otherFace ? `, from ${x.from}` : ""}
