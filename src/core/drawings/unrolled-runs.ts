@@ -78,12 +78,15 @@ export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
   return { walls, legs, holes, found: foundShapes(h, byWall, plan), width: strip.width, height: strip.height };
 }
 
+/** Shortest stretch that carries the names of both ends of an old cable, mm. */
+const NAMED = 900;
+
 /** Old cables on the walls of a room: a thin broken line, named once. */
 function foundShapes(h: House, byWall: ReadonlyMap<string, StripWall>, plan: Plan | null): Shape[] {
   const p = pen({ layer: "FOUND" });
   const label = pointLabels(h.job);
   for (const f of plan?.found ?? []) {
-    let named = false;
+    let longest: { a: { x: number; y: number }; b: { x: number; y: number }; long: number } | null = null;
     for (const leg of f.legs) {
       const w = leg.surface.kind === "wall" ? byWall.get(leg.surface.id) : undefined;
       if (!w) continue;
@@ -96,15 +99,17 @@ function foundShapes(h: House, byWall: ReadonlyMap<string, StripWall>, plan: Pla
         "soft",
         { id: f.id, width: 2, dash: [2, 3] },
       );
-      if (named) continue;
-      named = true;
-      p.text((a!.x + b!.x) / 2, (a!.y + b!.y) / 2, `old ${label(f.from)}–${label(f.to)}`, {
-        ink: "soft",
-        size: 10,
-        anchor: "start",
-        shift: 5,
-      });
+      const long = Math.hypot(a!.x - b!.x, a!.y - b!.y);
+      if (!longest || long > longest.long) longest = { a: a!, b: b!, long };
     }
+    if (!longest) continue;
+    // Where there is no room for both ends' names, that it is old is said at least.
+    const { a, b, long } = longest;
+    p.text((a.x + b.x) / 2, (a.y + b.y) / 2, long < NAMED ? "old" : `old ${label(f.from)}–${label(f.to)}`, {
+      ink: "soft",
+      size: 10,
+      ...(Math.abs(a.x - b.x) < 1 ? { anchor: "start" as const, shift: 5 } : { drop: -0.5 }),
+    });
   }
   return p.shapes;
 }

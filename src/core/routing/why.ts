@@ -30,7 +30,8 @@ export interface WayParts {
 }
 
 /**
- * What was closed to find another way: a deck or a wall by its id, the bores taken, the hole in a wall. Nothing: the cheapest way by
+ * What was closed to find another way: a deck or a wall by its id, the level stretches of a wall on which the run
+ * starts or ends, the bores taken, the hole in a wall. Nothing: the cheapest way by
  * the weights alone, which was not taken for its level chase.
  */
 export type Closed =
@@ -38,6 +39,7 @@ export type Closed =
   | { kind: "deck"; id: string }
   | { kind: "bores" }
   | { kind: "wall"; id: string }
+  | { kind: "level"; id: string }
   | { kind: "wall-hole"; id: string };
 
 /** A way that was not taken: what was closed to find it, and what it would be. */
@@ -111,12 +113,14 @@ function closures(h: House, g: RouteGraph, t: Task, way: Way): { closed: Closed;
   const ends = new Set([t.from, t.to].map((id) => h.points[h.pointOfId.get(id)!]!.face));
   const decks = new Set<number>();
   const faces = new Set<number>();
+  const level = new Set<number>();
   const through = new Set<number>();
   for (const e of way.edges) {
     const ref = g.ref[e]!;
     if (g.kind[e] === EDGE.bore) decks.add(g.bores[ref]!.deck);
     if (g.kind[e] === EDGE.lane || g.kind[e] === EDGE.bay) decks.add(ref);
     if (g.kind[e] === EDGE.wall && !ends.has(ref)) faces.add(ref);
+    if (g.kind[e] === EDGE.wall && ends.has(ref) && g.axis[e] !== 2) level.add(ref);
     if (g.kind[e] === EDGE.through) through.add(ref);
   }
   for (const d of decks)
@@ -134,6 +138,11 @@ function closures(h: House, g: RouteGraph, t: Task, way: Way): { closed: Closed;
     out.push({
       closed: { kind: "wall", id: h.faces[f]!.wall.id },
       bar: (e) => g.kind[e] === EDGE.wall && g.ref[e] === f,
+    });
+  for (const f of level)
+    out.push({
+      closed: { kind: "level", id: h.faces[f]!.wall.id },
+      bar: (e) => g.kind[e] === EDGE.wall && g.ref[e] === f && g.axis[e] !== 2,
     });
   for (const f of through)
     out.push({

@@ -21,6 +21,8 @@ export function closedWords(h: House, c: Closed): string {
       return "by other holes";
     case "wall":
       return `without ${wallName(h, c.id)}`;
+    case "level":
+      return `with nothing level on ${wallName(h, c.id)}`;
     case "wall-hole":
       return `without the hole in ${wallName(h, c.id)}`;
   }
