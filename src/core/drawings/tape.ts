@@ -38,7 +38,7 @@ const sorted = (marks: Mark[]): Mark[] => {
 export const wallDatums = ["left", "right", "floor", "ceiling"] as const;
 export type WallDatum = (typeof wallDatums)[number];
 
-/** Marks of a wall from the chosen end: points, drops and level lines, edges of openings. Null when the wall is not there. */
+/** Marks of a wall from the chosen end: points, drops and level lines, holes in its studs, plates and masonry, edges of openings. Null when the wall is not there. */
 export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum): Tape | null {
   const f = h.faces[h.faceOfWall.get(wallId) ?? -1];
   if (!f) return null;
@@ -62,6 +62,14 @@ export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum)
       if (level && plumb) marks.push({ at: from(a.u), text: `${name} plumb`, subject: run.id, kind: "drop" });
       if (!level && !plumb) marks.push({ at: from(a.v), text: `${name} level`, subject: run.id, kind: "level" });
     }
+  for (const o of plan.holes) {
+    if (o.in.wall !== wallId) continue;
+    const into =
+      o.in.kind === "wall"
+        ? `core Ø ${o.diameter}`
+        : `drill Ø ${o.diameter} in ${o.in.part === "stud" ? `stud ${o.in.stud}` : (o.in.part ?? "stud").replace("-", " ")}`;
+    marks.push({ at: from(level ? o.at : f.shape.height - o.fromTop), text: into, subject: o.id, kind: "bore" });
+  }
   for (const o of f.openings) {
     const [lo, hi] = level ? [o.u, o.u + o.width] : [o.v, o.v + o.height];
     for (const e of [lo, hi])

@@ -109,7 +109,7 @@ describe("a second look, by a checker that shares nothing with the first", () =>
           expect(secondLook(job, makePlan(job))).toEqual([]);
         },
       ),
-      { numRuns: 150 },
+      { numRuns: 300 },
     ));
   it("sees a leg out of its zone, a hole that is not listed, one in the wrong place and one too large", () => {
     const job = generatedHouse(7, 2, 3);
