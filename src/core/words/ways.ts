@@ -32,8 +32,8 @@ export function closedWords(h: House, c: Closed): string {
 export function comparedWords(taken: WayParts, n: Alternative): string {
   const chase = n.parts.levelTooLong - taken.levelTooLong;
   if (n.dearer < 0 && chase > 0)
-    return `cheaper by what ${mm(-n.dearer)} of cable is worth, but with ${mm(n.parts.levelTooLong)} chased level in masonry. A level chase weakens a wall far more than a plumb one: beyond ${mm(LEVEL_MOST)} another way is taken that is less than three times as long.`;
-  return `dearer by what ${mm(n.dearer)} of cable is worth`;
+    return `cheaper by what ${mm(Math.round(-n.dearer))} of cable is worth, but with ${mm(Math.round(n.parts.levelTooLong))} chased level in masonry. A level chase weakens a wall far more than a plumb one: beyond ${mm(LEVEL_MOST)} another way is taken that is less than three times as long.`;
+  return `dearer by what ${mm(Math.round(n.dearer))} of cable is worth`;
 }
 
 /** Minutes as they are said: whole ones. */

@@ -22,6 +22,7 @@ const LABELLED = 500;
 export function addRuns(h: House, plan: Plan | null, look: Look, inks: Inks, group: THREE.Group): void {
   const band = look.storey === null ? null : storeyBand(h.job, look.storey);
   const inside = (z: number): boolean => !band || (z >= band.low && z <= band.high);
+  const floor = h.job.storeys.find((s) => s.id === look.storey)?.level ?? -Infinity;
   const styles = runStyles(h.job);
   const pickedRun = look.selection?.kind === "run" ? look.selection.id : null;
   const pressed = new THREE.MeshBasicMaterial({ colorWrite: false, depthWrite: false, transparent: true });
@@ -41,7 +42,10 @@ export function addRuns(h: House, plan: Plan | null, look: Look, inks: Inks, gro
         places.push(...p, ...q);
         const middle = a.clone().add(b).multiplyScalar(0.5);
         const known = longest.get(r.circuit);
-        if (picked || !known || long > known.long) longest.set(r.circuit, { long: picked ? Infinity : long, middle });
+        // What lies under the floor is seen from the storey below: its name would float over it.
+        const over = p[2] >= floor && q[2] >= floor;
+        if (over && (picked || !known || long > known.long))
+          longest.set(r.circuit, { long: picked ? Infinity : long, middle });
         const rod = new THREE.Mesh(new THREE.CylinderGeometry(REACH, REACH, long, 6), pressed);
         rod.position.copy(middle);
         rod.quaternion.setFromUnitVectors(up, b.sub(a).normalize());
