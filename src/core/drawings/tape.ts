@@ -1,9 +1,10 @@
 import { pointLabels } from "../job/labels";
 import { toFace } from "../base/wall-frame";
 import { pathLength } from "../base/wall-frame";
-import type { House } from "../house/house";
+import type { Face, House } from "../house/house";
 import { cutsOf } from "../house/deck";
 import type { Plan, Run } from "../laid/laid";
+import { holesOnWall } from "../laid/run-measures";
 
 /** A mark to transfer: how far along the tape, what it is, and the circuit or thing it belongs to. */
 export interface Mark {
@@ -35,6 +36,10 @@ const sorted = (marks: Mark[]): Mark[] => {
     .sort((a, b) => a.at - b.at || (a.text < b.text ? -1 : a.text > b.text ? 1 : 0));
 };
 
+/** Number of the stud at a place, as this face counts them. */
+const studNear = (f: Face, u: number): number | undefined =>
+  f.studs?.studs.reduce((a, b) => (Math.abs(b.at - u) < Math.abs(a.at - u) ? b : a)).n;
+
 export const wallDatums = ["left", "right", "floor", "ceiling"] as const;
 export type WallDatum = (typeof wallDatums)[number];
 
@@ -62,13 +67,13 @@ export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum)
       if (level && plumb) marks.push({ at: from(a.u), text: `${name} plumb`, subject: run.id, kind: "drop" });
       if (!level && !plumb) marks.push({ at: from(a.v), text: `${name} level`, subject: run.id, kind: "level" });
     }
-  for (const o of plan.holes) {
-    if (o.in.wall !== wallId) continue;
+  for (const o of holesOnWall(h, plan, wallId)) {
+    const p = toFace(f.frame, o.centre);
     const into =
       o.in.kind === "wall"
         ? `core Ø ${o.diameter}`
-        : `drill Ø ${o.diameter} in ${o.in.part === "stud" ? `stud ${o.in.stud}` : (o.in.part ?? "stud").replace("-", " ")}`;
-    marks.push({ at: from(level ? o.at : f.shape.height - o.fromTop), text: into, subject: o.id, kind: "bore" });
+        : `drill Ø ${o.diameter} in ${o.in.part === "stud" ? `stud ${studNear(f, p.u)}` : (o.in.part ?? "stud").replace("-", " ")}`;
+    marks.push({ at: from(level ? p.u : p.v), text: into, subject: o.id, kind: "bore" });
   }
   for (const o of f.openings) {
     const [lo, hi] = level ? [o.u, o.u + o.width] : [o.v, o.v + o.height];

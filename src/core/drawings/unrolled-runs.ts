@@ -1,6 +1,7 @@
 import { type StripWall, stripOf, toStrip } from "../house/unrolled";
 import type { House } from "../house/house";
 import type { Plan, Run } from "../laid/laid";
+import { holesOnWall } from "../laid/run-measures";
 import { type XYZ, toFace } from "../base/wall-frame";
 import { pointLabels } from "../job/labels";
 import { type Shape, pen } from "./scene";
@@ -70,10 +71,10 @@ export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
       }
     }
   }
-  for (const o of plan?.holes ?? []) {
-    const w = byWall.get(o.in.wall ?? "");
-    if (w) holes.push({ id: o.id, ...onWall(w, o.centre), diameter: o.diameter });
-  }
+  if (plan)
+    for (const w of walls)
+      for (const o of holesOnWall(h, plan, w.face.wall.id))
+        holes.push({ id: `${w.face.wall.id} ${o.id}`, ...onWall(w, o.centre), diameter: o.diameter });
   spread(legs);
   return { walls, legs, holes, found: foundShapes(h, byWall, plan), width: strip.width, height: strip.height };
 }

@@ -1,6 +1,7 @@
 import { distance, pathLength } from "../base/wall-frame";
 import type { PinnedLeg } from "../job/model";
-import type { Hole } from "./laid";
+import type { House } from "../house/house";
+import type { Hole, Plan } from "./laid";
 
 type Legs = readonly Pick<PinnedLeg, "path">[];
 
@@ -25,6 +26,21 @@ export function bendsIn(legs: Legs): number {
     if (along < (1 - 1e-9) * distance(a, b) * distance(c, d)) bends++;
   }
   return bends;
+}
+
+/**
+ * Holes that a person sees on a wall: those measured on its face, and those in its timbers that cables on this face share with cables
+ * on the other, where they are measured.
+ */
+export function holesOnWall(h: House, plan: Pick<Plan, "holes" | "runs">, wall: string): Hole[] {
+  const f = h.faces[h.faceOfWall.get(wall) ?? -1];
+  const behind = new Set((f?.opposite ?? []).map((n) => h.faces[n]!.wall.id));
+  const here = new Set(
+    plan.runs.filter((r) => r.legs.some((l) => l.surface.kind === "wall" && l.surface.id === wall)).map((r) => r.id),
+  );
+  return plan.holes.filter(
+    (o) => o.in.wall === wall || (o.in.kind === "stud" && behind.has(o.in.wall!) && o.runs.some((r) => here.has(r))),
+  );
 }
 
 /** By run: the holes it goes through, in the order of the plan. */

@@ -333,16 +333,18 @@ function checkVoidLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
   const f = faceOf(h, leg);
   if (!f?.studs) return [];
   const out: Fact[] = [];
-  const own = holes.filter((o) => o.in.kind === "stud" && o.in.wall === f.wall.id && o.runs.includes(run.id));
+  // From either face: the timber is one, and so may be the hole.
+  const sides = new Set([f.wall.id, ...f.opposite.map((n) => h.faces[n]!.wall.id)]);
+  const own = holes
+    .filter((o) => o.in.kind === "stud" && sides.has(o.in.wall!) && o.runs.includes(run.id))
+    .map((o) => ({ part: o.in.part, ...toFace(f.frame, o.centre) }));
   for (let i = 1; i < leg.path.length; i++) {
     const [a, b] = [toFace(f.frame, leg.path[i - 1]!), toFace(f.frame, leg.path[i]!)];
     const stud = Math.abs(a.u - b.u) < Math.abs(a.v - b.v) ? studAt(f.studs, a.u) : null;
     if (stud) out.push(fact("timber.in-joist", "run", run.id, { case: "stud", where, of: { stud: stud.n } }));
     for (const c of studCrossings(f, a, b)) {
       const [du, dv] = c.part === "stud" ? [1.5 * PENCIL, OF_BUNDLE] : [OF_BUNDLE, 1.5 * PENCIL];
-      const there = own.some(
-        (o) => o.in.part === c.part && Math.abs(o.at - c.u) <= du && Math.abs(f.shape.height - o.fromTop - c.v) <= dv,
-      );
+      const there = own.some((o) => o.part === c.part && Math.abs(o.u - c.u) <= du && Math.abs(o.v - c.v) <= dv);
       if (!there)
         out.push(fact("hole.missing", "run", run.id, { case: c.part, where: { ...where, at: c.u }, of: { v: c.v } }));
     }

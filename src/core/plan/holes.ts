@@ -78,6 +78,7 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
           );
         }
       }
+  shareStuds(h, found);
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
   const fits = (of: readonly string[], most: number): boolean =>
     bitFor(
@@ -114,6 +115,28 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
       return { id, ...hole, diameter, plated };
     })
     .sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
+}
+
+/** Cables that come to one timber from both faces of a wall take one hole when they are this near in height or along a plate, mm. */
+const ONE_HOLE = 40;
+
+/** Makes one hole of two in the same timber of a stud wall, where cables lie in it from both of its faces: as the first of them has it. */
+function shareStuds(h: House, found: Found[]): void {
+  for (let i = 0; i < found.length; i++) {
+    const a = found[i]!;
+    if (a.hole.in.kind !== "stud" || a.done) continue;
+    const f = h.faces[h.faceOfWall.get(a.hole.in.wall!)!]!;
+    for (let j = found.length - 1; j > i; j--) {
+      const b = found[j]!;
+      if (b.hole.in.kind !== "stud" || b.done || b.hole.in.part !== a.hole.in.part) continue;
+      if (!f.opposite.includes(h.faceOfWall.get(b.hole.in.wall!)!)) continue;
+      const p = toFace(f.frame, b.hole.centre);
+      const [du, dv] = a.hole.in.part === "stud" ? [SHARED, ONE_HOLE] : [ONE_HOLE, SHARED];
+      if (Math.abs(p.u - a.hole.at) > du || Math.abs(f.shape.height - a.hole.fromTop - p.v) > dv) continue;
+      for (const r of b.hole.runs) if (!a.hole.runs.includes(r)) a.hole.runs.push(r);
+      found.splice(j, 1);
+    }
+  }
 }
 
 type Found = { hole: Omit<Hole, "diameter" | "plated" | "id">; most: number; done: Hole | null };

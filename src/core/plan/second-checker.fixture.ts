@@ -206,7 +206,9 @@ export function secondLook(job: Job, plan: Pick<Plan, "runs" | "holes">): string
           for (let u = studs.first; u < w.long - 2 * studs.breadth; u += studs.spacing)
             if (u > lo + 1 && u < hi - 1 && u > 2 * studs.breadth) {
               const cut = openings.get(w.id)!.some((o) => u > o.u0 - 2 * studs.breadth && u < o.u1 + 2 * studs.breadth);
-              const hole = plan.holes.some((o) => o.in.wall === w.id && o.runs.includes(r.id) && near(o.at, u, 2));
+              const hole = plan.holes.some(
+                (o) => o.in.kind === "stud" && o.runs.includes(r.id) && near(on(w, o.centre).u, u, 2),
+              );
               if (!hole && !cut) tell(`leg ${i} passes the stud at ${u} of ${w.id} without a hole`);
             }
         }

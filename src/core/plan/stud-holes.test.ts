@@ -5,6 +5,9 @@ import { findingOf, namesOf } from "../words/findings";
 import { mm } from "../base/figures";
 import { holeLine } from "../words/holes";
 import { checkPlan } from "./checker";
+import { type XYZ, toFace, toSpace } from "../base/wall-frame";
+import { holesOnWall } from "../laid/run-measures";
+import { generatedHouse } from "../routing/generated-house";
 import { holesOf } from "./holes";
 import { house as twoRooms, laid, leg, run } from "./laid-by-hand.fixture";
 import { makePlan } from "./plan";
@@ -87,8 +90,9 @@ describe("the checker on a stud wall", () => {
       `goes through a stud ${mm(1200)} from the left end of wall 2 of A and no hole is listed there`,
     );
     const elsewhere = (by: object) => told(level, [{ ...holes[0]!, ...by }, ...holes.slice(1)]).length;
-    expect([elsewhere({ at: 1201.5 }), elsewhere({ at: 1202 })]).toEqual([0, 1]);
-    expect([elsewhere({ fromTop: 2025 }), elsewhere({ fromTop: 2026 })]).toEqual([0, 1]);
+    const moved = (u: number, v: number) => elsewhere({ centre: [u, 3000, v] });
+    expect([moved(1201.5, 450), moved(1202, 450)]).toEqual([0, 1]);
+    expect([moved(1200, 525), moved(1200, 526)]).toEqual([0, 1]);
     expect([elsewhere({ runs: ["other"] }), elsewhere({ in: { ...holes[0]!.in, wall: "b1" } })]).toEqual([1, 1]);
     const up = [inVoid([1000, 450], [1000, 2400])];
     expect(told(up)).toEqual([]);
@@ -111,6 +115,51 @@ describe("the checker on a stud wall", () => {
     const up = (u: number) => told([inVoid([u, 450], [u, 1100])]).map((f) => [f.rule, f.case, f.of?.stud]);
     expect(up(1200)).toEqual([["timber.in-joist", "stud", 3]]);
     expect([up(1226), up(1227)]).toEqual([[["timber.in-joist", "stud", 3]], []]);
+  });
+});
+
+describe("cables in one stud wall from both of its rooms", () => {
+  const base = generatedHouse(7, 2, 3);
+  const all: Job = {
+    ...base,
+    walls: base.walls.map((w) => ({ ...w, build: "stud" as const, thickness: 125, studs: null })),
+  };
+  const b = layHouse(all);
+  const f = b.faces.find((x) => x.opposite.length && x.studs!.studs.length > 4)!;
+  const o = b.faces[f.opposite[0]!]!;
+  const [from, to] = [f.studs!.studs[1]!.at - 100, f.studs!.studs[3]!.at + 100];
+  const there = (height: number) => ([from, to] as const).map((u) => toSpace(f.frame, { u, v: height })) as [XYZ, XYZ];
+  const onNear = (height: number): PinnedLeg =>
+    leg({ method: "stud-void", surface: { kind: "wall", id: f.wall.id }, path: there(height).map((p) => [...p]) });
+  const onFar = (height: number): PinnedLeg =>
+    leg({
+      method: "stud-void",
+      surface: { kind: "wall", id: o.wall.id },
+      path: there(height).map((p) => [...toSpace(o.frame, { u: toFace(o.frame, p).u, v: height })]),
+    });
+  const both = (near: number, far: number) =>
+    holesOf(b, [laid([onNear(near)], { id: "c.db.s" }), laid([onFar(far)], { id: "c.db.t" })]);
+  const crossed = f.studs!.studs.filter((s) => s.at > from && s.at < to).length;
+
+  it("share one hole a stud where they lie at one height, told by the face of the first", () => {
+    expect(crossed).toBeGreaterThan(1);
+    const holes = both(450, 450);
+    expect(holes).toHaveLength(crossed);
+    for (const x of holes) expect([x.in.wall, x.runs.length]).toEqual([f.wall.id, 2]);
+    expect(both(450, 490)).toHaveLength(crossed);
+    expect(both(450, 491)).toHaveLength(2 * crossed);
+  });
+  it("the checker is content with it from either face, and both walls show it", () => {
+    const holes = both(450, 470);
+    const circuit = all.circuits[0]!.id;
+    const runs = [run([onNear(450)], { id: "c.db.s", circuit }), run([onFar(470)], { id: "c.db.t", circuit })];
+    const missing = (of: typeof holes) =>
+      checkPlan(b, { runs, holes: of, clips: [] }).filter((x) => x.rule === "hole.missing").length;
+    expect(missing(holes)).toBe(0);
+    expect(missing(holes.slice(1))).toBe(2);
+    for (const wall of [f.wall.id, o.wall.id]) expect(holesOnWall(b, { holes, runs }, wall)).toHaveLength(crossed);
+    const other = b.faces.find((x) => x !== f && x !== o && !x.opposite.includes(f.n))!;
+    expect(holesOnWall(b, { holes, runs }, other.wall.id)).toEqual([]);
   });
 });
 
