@@ -123,7 +123,7 @@ describe("the hand at the desk", () => {
   });
 
   it("reads numbers as people write them, and shows what it understood", async () => {
-    const { page, see, type } = await atDesk();
+    const { page, see, type, stored } = await atDesk();
     await page.waitForSelector('[data-point-tag="S5"]');
     await focusPoint(page, "S5");
     await type("v", "1,1 m");
@@ -132,6 +132,8 @@ describe("the hand at the desk", () => {
     await page.waitForFunction(() => (document.querySelector('[data-field="u"]') as HTMLInputElement).value === "2900");
     await type("u", "3/4");
     await see("fractions are not read");
+    // A page with something not yet stored asks before it is left.
+    await stored();
     await page.goto(`${app.address}/bench/cooker.demand`);
     await page.waitForSelector('[data-field="watts"]');
     await page.focus('[data-field="watts"]');

@@ -95,7 +95,8 @@ export function Tape() {
       </div>
       <Ribbon length={tape.length} marks={shown} />
       <ol
-        className="marks mt-1 flex max-h-[5.4rem] flex-wrap gap-x-4 gap-y-0.5 overflow-auto text-[13px]"
+        tabIndex={0}
+        className="marks focusable mt-1 flex max-h-[5.4rem] flex-wrap gap-x-4 gap-y-0.5 overflow-auto text-[13px]"
         aria-label="Marks in order"
       >
         {shown.length ? (
