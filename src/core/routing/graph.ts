@@ -169,24 +169,7 @@ export function append(g: GraphDraft, part: GraphDraft, outer: readonly number[]
  * All legal lines of the house as flat arrays, compiled once before the searches.
  * Edges of node i are `edges[first[i]] … edges[first[i + 1] − 1]`, in the order they were added.
  */
-export interface RouteGraph {
-  nodes: number;
-  x: Float64Array;
-  y: Float64Array;
-  z: Float64Array;
-  inBox: Int32Array;
-  a: Int32Array;
-  b: Int32Array;
-  length: Float64Array;
-  kind: Uint8Array;
-  ref: Int32Array;
-  ref2: Int32Array;
-  box: Int32Array;
-  hidden: Uint8Array;
-  wet: Uint8Array;
-  timbers: Uint8Array;
-  /** Walls that a lane or bay edge goes right through. */
-  walls: Uint8Array;
+export interface RouteGraph extends Omit<GraphDraft, "edges"> {
   /** 0 along x, 1 along y, 2 upright: a change of axis on the way is a bend. */
   axis: Uint8Array;
   /**
@@ -196,7 +179,6 @@ export interface RouteGraph {
   square: number;
   first: Int32Array;
   edges: Int32Array;
-  bores: BorePlace[];
   /** Node of each point by its number in the house, −1 where the point stands nowhere legal. */
   terminal: Int32Array;
 }

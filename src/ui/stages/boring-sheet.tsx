@@ -114,15 +114,9 @@ export function BoringSheet() {
                   ) : null}
                 </h4>
                 <table className="w-full text-[13.5px]">
-                  <thead className="sr-only">
-                    <tr>
-                      {["Joist", "From the bearing", "Centre from the top", "Bit", "Plate", "What passes"].map((x) => (
-                        <th key={x} scope="col">
-                          {x}
-                        </th>
-                      ))}
-                    </tr>
-                  </thead>
+                  <HiddenHead
+                    names={["Joist", "From the bearing", "Centre from the top", "Bit", "Plate", "What passes"]}
+                  />
                   <tbody>
                     {(i % 2 ? [...c.joists].reverse() : c.joists).map(({ joist, hole }) => (
                       <tr
@@ -161,20 +155,25 @@ export function BoringSheet() {
 const spansOf = (l: LaidDeck, span: number): number =>
   Math.max(0, ...l.joists.filter((j) => j.spans.length >= span).map((j) => j.spans.length));
 
+/** Names of the columns, for who hears the table. */
+const HiddenHead = ({ names }: { names: readonly string[] }) => (
+  <thead className="sr-only">
+    <tr>
+      {names.map((x) => (
+        <th key={x} scope="col">
+          {x}
+        </th>
+      ))}
+    </tr>
+  </thead>
+);
+
 /** Holes in one row each: what timber, the place along it, the height, the bit, and what passes. */
 function HoleTable({ holes, label }: { holes: readonly Hole[]; label: (run: string) => string }) {
   const { house } = useSnapshot();
   return (
     <table className="w-full text-[13.5px]">
-      <thead className="sr-only">
-        <tr>
-          {["Where", "Place", "Height", "Bit", "What passes"].map((x) => (
-            <th key={x} scope="col">
-              {x}
-            </th>
-          ))}
-        </tr>
-      </thead>
+      <HiddenHead names={["Where", "Place", "Height", "Bit", "What passes"]} />
       <tbody>
         {holes.map((o) => {
           const w = holeWords(house, o);
