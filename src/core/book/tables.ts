@@ -30,6 +30,7 @@ import { kitchenRules } from "../trades/kitchen/clearances";
 import { overheadHeights } from "../trades/outside/overhead";
 import { trench } from "../trades/outside/buried";
 import { timberRules } from "../rules/timber";
+import { minutes, wallHoleThickness } from "../rules/times";
 import { accessories } from "../rules/accessories";
 import { type Catalogue, type CatalogueTable, catalogueNames, catalogueTables } from "../rules/catalogue";
 
@@ -55,6 +56,24 @@ const bySection = (o: Readonly<Record<string, unknown>>): string[] =>
   Object.keys(o).sort((a, b) => Number(a) - Number(b));
 
 const fixed: readonly BookTable[] = [
+  {
+    id: "minutes",
+    title: "Minutes a way takes",
+    source: "Typical; one electrician, tools at hand",
+    caution: "For comparing ways and planning a day. Boxes, clips and ends are the same whatever the way.",
+    columns: ["work", "minutes"],
+    rows: [
+      ["hole in a joist", minutes.bore],
+      ["hole in a stud, plate or noggin", minutes.studHole],
+      [`hole in a wall ${wallHoleThickness.thin} thick`, minutes.wallHole.thin],
+      [`hole in a wall ${wallHoleThickness.thick} thick`, minutes.wallHole.thick],
+      ["metre of chase in plaster or board", minutes.chaseMetre.plaster],
+      ["metre of chase in masonry", minutes.chaseMetre.masonry],
+      ["metre of floor board lifted and put back", minutes.boardMetre],
+      ["run drawn in", minutes.drawIn.run],
+      ["metre drawn in", minutes.drawIn.metre],
+    ],
+  },
   {
     id: "clips",
     title: "Clip spacing of reachable cable, horizontal / vertical, mm",

@@ -3,6 +3,7 @@ import {
   across,
   checked,
   clips,
+  corners,
   deck,
   deckLeg,
   hole,
@@ -153,6 +154,62 @@ describe("how deep a chase goes", () => {
     expect(told("level", { thickness: 300, leaf: 90 })).toEqual([]);
     expect(told("level", { thickness: 75, build: "dry-lined" })).toEqual([]);
     expect(told("level", { thickness: 75 }, { method: "surface", depth: 0 })).toEqual([]);
+  });
+});
+
+describe("how far a chase goes level", () => {
+  const onW2 = (...at: [u: number, v: number][]) => at.map(([u, v]): [number, number, number] => [4000, 3000 - u, v]);
+  const w2 = { surface: { kind: "wall" as const, id: "w2" } };
+  const told = (legs: Parameters<typeof run>[0], more: Parameters<typeof run>[1] = {}, job = house()) =>
+    checked(job, [run(legs, more)])
+      .filter((f) => f.rule === "chase.level")
+      .map((f) => [f.severity, f.case, f.where?.wall, f.measured, f.fix?.[0]?.id]);
+  it("counts on round a corner, and afresh after a drop", () => {
+    const level = { path: onW1([3000, 450], [4000, 450]) };
+    expect(told([level, { ...w2, path: onW2([0, 450], [500, 450]) }])).toEqual([]);
+    expect(told([level, { ...w2, path: onW2([0, 450], [510, 450]) }])).toEqual([
+      ["note", "long", "w1", 1510, undefined],
+    ]);
+    expect(told([{ path: onW1([2000, 450], [3000, 450], [3000, 900], [4000, 900]) }])).toEqual([]);
+  });
+  it("is the user's to answer for where it is pinned, and let go of", () => {
+    const long = [{ path: onW1([1000, 450], [3600, 450]) }];
+    expect(told(long, { pin: "p" })).toEqual([["warn", "long", "w1", 2600, "p"]]);
+    expect(told(long, { held: true })).toEqual([]);
+  });
+  it("is no matter in boards, on the surface, or in joists", () => {
+    const path = onW1([1000, 450], [3600, 450]);
+    expect(told([{ path, method: "surface", depth: 0 }])).toEqual([]);
+    const lined = house({ walls: [0, 1, 2, 3].map((i) => wallRow(i, i === 1 ? { build: "dry-lined" } : {})) });
+    expect(told([{ path }], {}, lined)).toEqual([]);
+  });
+  it("is shorter in a room that the run does not serve", () => {
+    const two = house({
+      rooms: [
+        { id: "r", storey: "g", name: "R", kind: "living", height: 2400, outline: corners },
+        {
+          id: "n",
+          storey: "g",
+          name: "N",
+          kind: "hall",
+          height: 2400,
+          outline: corners.map((c) => ({ ...c, x: c.x + 4300 })),
+        },
+      ],
+      walls: [
+        ...[0, 1, 2, 3].map((i) => wallRow(i)),
+        ...[0, 1, 2, 3].map((i) => wallRow(i, { id: `n${i}`, room: "n" })),
+      ],
+    });
+    const next = (length: number) => ({
+      surface: { kind: "wall" as const, id: "n1" },
+      path: [
+        [4300, 3000, 2350],
+        [4300 + length, 3000, 2350],
+      ] as [number, number, number][],
+    });
+    expect(told([next(300)], {}, two)).toEqual([]);
+    expect(told([next(301)], {}, two)).toEqual([["note", "elsewhere", "n1", 301, undefined]]);
   });
 });
 

@@ -11,7 +11,8 @@ import { orientationOf } from "./clips";
 import type { Clips, Hole, Run } from "../laid/laid";
 import { overall } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
-import { deepestChase } from "../rules/chases";
+import { longLevelChases } from "../laid/level-chases";
+import { LEVEL_CHASE, deepestChase } from "../rules/chases";
 import { type Fact, type Where, fact } from "../rules/fact";
 import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { nogginCrossings } from "../house/noggin-crossings";
@@ -47,6 +48,7 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
     const c = circuits.get(run.circuit);
     if (!c) continue;
     out.push(...checkEnds(h, run), ...checkContinuity(h, run));
+    if (!run.held) out.push(...checkLevelChases(h, run));
     run.legs.forEach((leg, i) => {
       const where = { run: run.id, leg: i };
       if (leg.surface.kind === "wall") out.push(...checkWallLeg(h, run, leg, { ...where, wall: leg.surface.id }));
@@ -140,6 +142,24 @@ function checkContinuity(h: House, run: Run): Fact[] {
       );
   }
   return out;
+}
+
+/** Level chases that go on too long. One that the planner kept has no other way at less than three times the cable: it explains. */
+function checkLevelChases(h: House, run: Run): Fact[] {
+  return longLevelChases(h, run).map((c) => {
+    const wide = !atMost(c.length, LEVEL_CHASE.most);
+    return fact("chase.level", "run", run.id, {
+      ...(run.pin === null ? { severity: "note" as const } : {}),
+      case: wide ? "long" : "elsewhere",
+      where: { run: run.id, leg: c.leg, wall: run.legs[c.leg]!.surface.id },
+      measured: wide ? c.length : c.elsewhere,
+      limit: wide ? LEVEL_CHASE.most : LEVEL_CHASE.elsewhere,
+      sense: "most",
+      unit: "mm",
+      of: { kept: run.pin === null ? "yes" : "no" },
+      ...again(run),
+    });
+  });
 }
 
 function checkWallLeg(h: House, run: Run, leg: PinnedLeg, where: Where): Fact[] {

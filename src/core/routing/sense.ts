@@ -1,15 +1,12 @@
 import { alike } from "../base/alike";
-import { insidePolygon } from "../base/polygon";
 import type { House } from "../house/house";
+import { roomsOf } from "../laid/level-chases";
+import { chaseTooLong } from "../rules/chases";
 import { EDGE, type RouteGraph } from "./graph";
 import type { Site } from "./site";
 import type { Task } from "./tasks";
 import type { Way } from "./search";
 
-/** Longest level chase in masonry that is cut without looking for another way, mm. */
-export const LEVEL_MOST = 1500;
-/** The same in a room that the run does not serve, mm. */
-export const LEVEL_ELSEWHERE = 300;
 /** Another way is taken instead of a level chase when the cable for it is less than this many times as long. */
 const WORTH = 3;
 /** What each mm of level chase is held to cost while another way is looked for, mm of cable: first a little, then ever more. */
@@ -29,14 +26,6 @@ function levelInMasonry(h: House, g: RouteGraph): Float64Array {
   return out;
 }
 
-/** Rooms in which a point stands: that of its wall; under and over a deck, those it lies in. */
-function roomsOf(h: House, id: string): string[] {
-  const p = h.points[h.pointOfId.get(id)!]!;
-  if (p.face >= 0) return [h.faces[p.face]!.room.id];
-  const [x, y] = p.space;
-  return h.job.rooms.filter((r) => insidePolygon(r.outline, { x, y })).map((r) => r.id);
-}
-
 /** Length of the level chases of a way that are longer than they should be, mm: on and on round corners counts as one. */
 export function levelTooLong(h: House, g: RouteGraph, t: Task, way: Way): number {
   const level = levelInMasonry(h, g);
@@ -44,7 +33,7 @@ export function levelTooLong(h: House, g: RouteGraph, t: Task, way: Way): number
   let sum = 0;
   let [here, elsewhere] = [0, 0];
   const end = (): void => {
-    if (here > LEVEL_MOST || elsewhere > LEVEL_ELSEWHERE) sum += here;
+    if (chaseTooLong({ length: here, elsewhere })) sum += here;
     here = elsewhere = 0;
   };
   for (const e of way.edges) {

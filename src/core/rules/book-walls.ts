@@ -37,6 +37,14 @@ export const zoneRules = {
     source: "Approved Document A",
     why: "What is left of the leaf must still carry what stands on it; a level cut weakens it most.",
   },
+  "chase.level": {
+    title: "Long level chase in masonry",
+    text: "A level chase in masonry is at most 1 500 long, and 300 in a room that the run does not serve, where a deck, a void or a corner serves with less than three times as much cable.",
+    limit: "1 500, or 300 in another room",
+    severity: "warn",
+    source: "On-site working practice",
+    why: "A level cut weakens the wall most, takes longest and is the first to be drilled into; joists and voids are there already.",
+  },
   "zone.rcd": {
     title: "30 mA protection for hidden cable",
     text: "In ordinary domestic use a cable in a zone less than 50 mm deep, or at any depth in a partition with metal parts, is protected by a 30 mA RCD.",

@@ -12,12 +12,13 @@ export const minutes = {
 } as const;
 
 /** Thicknesses that the two times for a hole in a wall stand for, mm. */
-const [THIN, THICK] = [100, 250];
+export const wallHoleThickness = { thin: 100, thick: 250 } as const;
 
 /** Minutes to core a hole through a wall so thick, mm; less than the thin wall takes none, more than the thick takes more in proportion. */
 export const wallHoleMinutes = (thickness: number): number => {
   const { thin, thick } = minutes.wallHole;
-  return Math.max(thin, thin + ((thickness - THIN) * (thick - thin)) / (THICK - THIN));
+  const over = wallHoleThickness;
+  return Math.max(thin, thin + ((thickness - over.thin) * (thick - thin)) / (over.thick - over.thin));
 };
 
 /** What of a run takes time, lengths mm. */

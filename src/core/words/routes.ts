@@ -142,6 +142,14 @@ export const routeWords = {
     message: `${leg(f, n)}: a ${f.case} chase ${mm(measured(f))} deep in a leaf of ${mm(num(f, "leaf"))} on ${n.wall(f.where?.wall ?? "")}; at most ${mm(Math.floor((f.limit ?? 0) * 10) / 10)}.`,
     ...again(f, "Take it up to the deck, lay it on the surface, or cut a shallower chase."),
   }),
+  "chase.level": (f, n) => ({
+    message: `${leg(f, n)}: ${mm(measured(f))} chased level ${
+      f.case === "elsewhere" ? "round a room it does not serve" : "in masonry"
+    }, from ${n.wall(f.where?.wall ?? "")} on; at most ${mm(f.limit ?? 0)}${
+      txt(f, "kept") === "yes" ? ". No deck, void or corner serves with less than three times as much cable" : ""
+    }.`,
+    ...again(f, "Bring the points nearer, open a deck, or lay it on the surface."),
+  }),
   "route.closed": (f, n) => ({
     message: `${placeOfHole(f, n)}: the deck is closed there.`,
     remedy: "Open the deck there, or lay the run another way.",

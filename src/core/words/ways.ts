@@ -1,7 +1,7 @@
 import { mm } from "../base/figures";
 import type { House } from "../house/house";
 import type { Change } from "../routing/freeing";
-import { LEVEL_MOST } from "../routing/sense";
+import { LEVEL_CHASE } from "../rules/chases";
 import type { Alternative, Closed, WayParts } from "../routing/why";
 
 const wallName = (h: House, id: string): string => {
@@ -32,7 +32,7 @@ export function closedWords(h: House, c: Closed): string {
 export function comparedWords(taken: WayParts, n: Alternative): string {
   const chase = n.parts.levelTooLong - taken.levelTooLong;
   if (n.dearer < 0 && chase > 0)
-    return `cheaper by what ${mm(Math.round(-n.dearer))} of cable is worth, but with ${mm(Math.round(n.parts.levelTooLong))} chased level in masonry. A level chase weakens a wall far more than a plumb one: beyond ${mm(LEVEL_MOST)} another way is taken that is less than three times as long.`;
+    return `cheaper by what ${mm(Math.round(-n.dearer))} of cable is worth, but with ${mm(Math.round(n.parts.levelTooLong))} chased level in masonry. A level chase weakens a wall far more than a plumb one: beyond ${mm(LEVEL_CHASE.most)} another way is taken that is less than three times as long.`;
   return `dearer by what ${mm(Math.round(n.dearer))} of cable is worth`;
 }
 

@@ -47,6 +47,15 @@ judgeLimits("walls", {
       limit: 14.9,
     }),
   },
+  "chase.level": {
+    allowed: () => checked(thinWall(300), [run([{ path: onW1([1000, 450], [2500, 450]) }], { pin: "p" })]),
+    broken: () => ({
+      facts: checked(thinWall(300), [run([{ path: onW1([1000, 450], [2502, 450]) }], { pin: "p" })]),
+      severity: "warn",
+      measured: 1502,
+      limit: 1500,
+    }),
+  },
   "zone.diagonal": {
     allowed: () =>
       path([
