@@ -2,6 +2,7 @@ import type { Job } from "../job/model";
 import type { Plan } from "../laid/laid";
 import { plateOf } from "../rules/accessories";
 import { cableOf } from "../rules/catalogue";
+import { type V3, boxes, insideBox, near, on, secondWalls } from "./second-walls.fixture";
 
 /*
  * A second checker, for tests: written from the rules alone, from the job as it is stored. It shares no code with the laying out of
@@ -9,124 +10,10 @@ import { cableOf } from "../rules/catalogue";
  * may be there. Slow and plain.
  */
 
-type V3 = readonly number[];
-const near = (a: number, b: number, by = 0.6): boolean => Math.abs(a - b) <= by;
-
-interface Wall {
-  id: string;
-  room: Job["rooms"][number];
-  wall: Job["walls"][number];
-  floor: number;
-  ox: number;
-  oy: number;
-  dx: number;
-  dy: number;
-  long: number;
-}
-
-function wallsOf(job: Job): Wall[] {
-  return job.walls.map((wall) => {
-    const room = job.rooms.find((r) => r.id === wall.room)!;
-    const a = room.outline[wall.index]!;
-    const b = room.outline[(wall.index + 1) % room.outline.length]!;
-    const long = Math.hypot(b.x - a.x, b.y - a.y);
-    const floor = job.storeys.find((s) => s.id === room.storey)!.level;
-    return { id: wall.id, room, wall, floor, ox: a.x, oy: a.y, dx: (b.x - a.x) / long, dy: (b.y - a.y) / long, long };
-  });
-}
-
-/** A place of the house on a wall: along it, up it, and how far it lies in front of its face. */
-const on = (w: Wall, p: V3): { u: number; v: number; out: number } => ({
-  u: (p[0]! - w.ox) * w.dx + (p[1]! - w.oy) * w.dy,
-  v: p[2]! - w.floor,
-  out: (p[0]! - w.ox) * w.dy - (p[1]! - w.oy) * w.dx,
-});
-const spot = (w: Wall, u: number, v: number): V3 => [w.ox + u * w.dx, w.oy + u * w.dy, w.floor + v];
-
-/** Faces of other rooms on the other side of a wall. */
-const behind = (walls: readonly Wall[], w: Wall): Wall[] =>
-  walls.filter((o) => {
-    if (o.room.id === w.room.id || o.dx * w.dx + o.dy * w.dy > -0.999) return false;
-    const gap = -on(w, [o.ox, o.oy, 0]).out;
-    if (gap < 10 || Math.abs(gap - w.wall.thickness) > 40 || Math.abs(gap - o.wall.thickness) > 40) return false;
-    if (o.floor >= w.floor + w.room.height || w.floor >= o.floor + o.room.height) return false;
-    const us = [on(w, spot(o, 0, 0)).u, on(w, spot(o, o.long, 0)).u];
-    return Math.min(...us) < w.long - 10 && Math.max(...us) > 10;
-  });
-
-interface Box {
-  u0: number;
-  u1: number;
-  v0: number;
-  v1: number;
-}
-const boxes = (
-  list: readonly { wall: string; u: number; v: number; width: number; height: number }[],
-  w: Wall,
-): Box[] => list.flatMap((o) => (o.wall === w.id ? [{ u0: o.u, u1: o.u + o.width, v0: o.v, v1: o.v + o.height }] : []));
-/** A box of another face as seen from this one. */
-const seenFrom = (w: Wall, o: Wall, b: Box): Box => {
-  const p = on(w, spot(o, b.u0, b.v0));
-  const q = on(w, spot(o, b.u1, b.v1));
-  return { u0: Math.min(p.u, q.u), u1: Math.max(p.u, q.u), v0: p.v, v1: q.v };
-};
-const insideBox = (b: Box, u: number, v: number, by = 0.6): boolean =>
-  u > b.u0 + by && u < b.u1 - by && v > b.v0 + by && v < b.v1 - by;
-
 /** Everything wrong with the runs and holes of a plan, in short words; nothing for a plan that may be built. */
 export function secondLook(job: Job, plan: Pick<Plan, "runs" | "holes">): string[] {
-  const walls = wallsOf(job);
-  const wallOf = new Map(walls.map((w) => [w.id, w]));
+  const { wallOf, openings, inZone } = secondWalls(job);
   const out: string[] = [];
-  const back = new Map(walls.map((w) => [w.id, behind(walls, w)]));
-  const openings = new Map(
-    walls.map((w) => [
-      w.id,
-      [
-        ...boxes(job.openings, w),
-        ...back.get(w.id)!.flatMap((o) => boxes(job.openings, o).map((b) => seenFrom(w, o, b))),
-      ],
-    ]),
-  );
-
-  /** True when a hidden cable may lie at a place of a wall: in a band, or in the strip of a point seen without an opening between. */
-  const inZone = (w: Wall, u: number, v: number): boolean => {
-    const slack = 0.6;
-    const { outline, height, slopes } = w.room;
-    if (slopes.length) return true;
-    if (v >= height - 150 - slack) return true;
-    const n = outline.length;
-    const turn = (i: number): boolean => {
-      const other = walls.find((x) => x.room.id === w.room.id && x.wall.index === (i + n) % n)!;
-      return other.wall.build !== "open" && Math.abs(other.dx * w.dy - other.dy * w.dx) > 0.01;
-    };
-    if (u <= 150 + slack && turn(w.wall.index - 1)) return true;
-    if (u >= w.long - 150 - slack && turn(w.wall.index + 1)) return true;
-    const holes = openings.get(w.id)!;
-    const stripOf = (pu: number, pv: number, width: number, tall: number, reach: Box): boolean => {
-      if (holes.some((o) => insideBox(o, pu, pv, 0))) return false;
-      if (u < reach.u0 - slack || u > reach.u1 + slack || v < reach.v0 - slack || v > reach.v1 + slack) return false;
-      const blocked = (o: Box, upright: boolean): boolean =>
-        upright
-          ? u > o.u0 + slack && u < o.u1 - slack && Math.max(v, pv) > o.v0 + slack && Math.min(v, pv) < o.v1 - slack
-          : v > o.v0 + slack && v < o.v1 - slack && Math.max(u, pu) > o.u0 + slack && Math.min(u, pu) < o.u1 - slack;
-      if (Math.abs(u - pu) <= width / 2 + slack && !holes.some((o) => blocked(o, true))) return true;
-      return Math.abs(v - pv) <= tall / 2 + slack && !holes.some((o) => blocked(o, false));
-    };
-    const face: Box = { u0: 0, u1: w.long, v0: 0, v1: height };
-    for (const p of job.points) {
-      if (p.place.on !== "wall") continue;
-      const { width, height: tall } = plateOf(p);
-      if (p.place.wall === w.id && stripOf(p.place.u, p.place.v, width, tall, face)) return true;
-      const o = back.get(w.id)!.find((x) => p.place.on === "wall" && x.id === p.place.wall);
-      if (!o || w.wall.thickness > 100) continue;
-      const here = on(w, spot(o, p.place.u, p.place.v));
-      const reach = seenFrom(w, o, { u0: 0, u1: o.long, v0: 0, v1: o.room.height });
-      if (here.u < 0 || here.u > w.long || here.v < 0 || here.v > height) continue;
-      if (stripOf(here.u, here.v, width, tall, reach)) return true;
-    }
-    return false;
-  };
 
   const decks = job.decks.map((d) => {
     const xs = d.outline.map((p) => p.x);

@@ -1,12 +1,13 @@
 import { alike } from "../base/alike";
 import { indexNear } from "../base/distinct";
-import { crosses, rectAround, rectOf, strictlyContains, type UV } from "../base/rect";
+import { contains, crosses, rectAround, rectOf, strictlyContains, type UV } from "../base/rect";
 import { topAt } from "../base/ceiling";
 import { unionCovers } from "../base/rect-union";
 import { EPS, atMost, same } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import type { Face, House } from "../house/house";
 import { studAt } from "../house/studs";
+import { BAND } from "../house/wall-zones";
 import { zoneUnion } from "../house/zone-union";
 import { deepestChase } from "../rules/chases";
 import { EDGE, type GraphDraft, addEdge, addNode, append, draft } from "./graph";
@@ -70,6 +71,8 @@ function faceWithLines(h: House, l: FaceLines, surface: boolean): FacePart {
     ...l.vs,
     "band",
     ...l.bandOnly,
+    "corner",
+    ...l.cornerOnly,
   ];
   const there = parts.get(face);
   if (there && alike(there.made, made)) return there;
@@ -128,24 +131,36 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): Int32
     // The top of a wall under a sloping ceiling bulges upwards, so a stretch under it at both ends is under it all along.
     if (top && (a.v > topAt(top, a.u) + EPS || b.v > topAt(top, b.u) + EPS)) return;
     const plumb = same(a.u, b.u);
-    const hidden = (plumb ? plumbChase : levelChase) && unionCovers(union, a, b) && !(plumb && studAt(face.studs, a.u));
+    const box = boxes.find((x) => crosses(x.rect, a, b));
+    // Within a box nothing is chased: the box is let in as deep as it is.
+    const deepEnough =
+      (plumb ? plumbChase : levelChase) || (box !== undefined && contains(box.rect, a) && contains(box.rect, b));
+    const hidden = deepEnough && unionCovers(union, a, b) && !(plumb && studAt(face.studs, a.u));
     if (!hidden && !surface) return;
-    const box = boxes.find((x) => crosses(x.rect, a, b))?.n ?? -1;
     addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, {
-      box,
+      box: box?.n ?? -1,
       hidden,
       wet: wet.some((r) => crosses(r, a, b)),
       timbers: timbersOn(face, a, b),
     });
   };
   const inBand = (j: number): boolean => vs[j]! >= face.shape.height - BAND_LINE - EPS;
+  const inCorner = (i: number): boolean => us[i]! <= BAND + EPS || us[i]! >= face.shape.length - BAND - EPS;
+  // The columns that each row has; a plumb stretch goes from row to row that its column has.
+  const last = new Int32Array(us.length).fill(-1);
   for (let j = 0; j < vs.length; j++) {
-    const columns = us.flatMap((_, i) => (l.bandOnly[i] && !inBand(j) ? [] : [i]));
+    const columns = us.flatMap((_, i) =>
+      (l.bandOnly[i] && !inBand(j)) || (l.cornerOnly[j] && !inCorner(i)) ? [] : [i],
+    );
     columns.forEach((i, k) => {
       // Along the very ceiling or floor line nothing is laid; plumb lines pass it into the deck.
       const next = columns[k + 1];
-      if (next !== undefined && !same(vs[j]!, 0) && !same(vs[j]!, face.shape.height)) link(i, j, next, j);
-      if (j + 1 < vs.length) link(i, j, i, j + 1);
+      const level = !same(vs[j]!, 0) && !same(vs[j]!, face.shape.height);
+      // From corner to corner nothing leads along a line that is only there in the corners.
+      const whole = !l.cornerOnly[j] || (next !== undefined && us[next]! - us[i]! <= BAND + EPS);
+      if (next !== undefined && level && whole) link(i, j, next, j);
+      if (last[i]! >= 0) link(i, last[i]!, i, j);
+      last[i] = j;
     });
   }
   // A point whose own strips are cut off on every side still has a node, so that the search can say it is unreachable.

@@ -1,10 +1,11 @@
 import { distinct, indexNear } from "../base/distinct";
-import type { UV } from "../base/rect";
+import type { Interval } from "../base/interval";
+import { type UV, rectAround, rectOf } from "../base/rect";
 import { EPS, clamp } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import { type Face, type House, deckReaches, decksOfFace } from "../house/house";
 import type { LaidDeck } from "../house/deck";
-import { BAND, THIN_WALL } from "../house/wall-zones";
+import { BAND, type PointOnFace, THIN_WALL } from "../house/wall-zones";
 import { BESIDE_STUD, studAt } from "../house/studs";
 import { boreLinesBeside } from "./bore-lines";
 
@@ -15,6 +16,8 @@ export interface FaceLines {
   vs: number[];
   /** By u: 1 where the line is only the few that rise out of the band under the ceiling. */
   bandOnly: Uint8Array;
+  /** By v: 1 where the line is only there in the corners, for the other side of the wall. */
+  cornerOnly: Uint8Array;
   /** Node at us[i], vs[j]: node[i + j·us.length], −1 where there is none. */
   node: Int32Array;
   over: number[];
@@ -25,6 +28,9 @@ export interface FaceLines {
 export const BAND_LINE = BAND / 2;
 /** Room a cable needs beside a joist to rise past it, mm. */
 export const CLEAR = 8;
+
+/** How far beside a box that it does not serve a cable is led, to its middle, mm. */
+const PAST_BOX = 12.5;
 
 /** Gap across the joists between a place and the nearest joist's side; negative when the place is under the joist. */
 export function clearOfJoists(l: LaidDeck, across: number): { gap: number; joist: number } {
@@ -70,20 +76,30 @@ export function collectLines(h: House): FaceLines[] {
   return h.faces.map((f, i) => {
     const us = [...own[i]!.us];
     const vs = [...own[i]!.vs];
+    const corners: number[] = [];
     for (const side of [f.left, f.right]) vs.push(...own[side]!.points.map((p) => p.v));
     for (const o of f.opposite) {
-      const other = own[o]!;
-      for (const u of other.us) us.push(toFace(f.frame, toSpace(h.faces[o]!.frame, { u, v: 0 })).u);
-      vs.push(h.faces[o]!.floor + h.faces[o]!.shape.height - BAND_LINE - f.floor);
+      const other = h.faces[o]!;
+      for (const u of own[o]!.us) us.push(toFace(f.frame, toSpace(other.frame, { u, v: 0 })).u);
+      const up = other.floor - f.floor;
+      vs.push(up + other.shape.height - BAND_LINE);
       if (f.shape.thickness <= THIN_WALL + EPS) vs.push(...f.reverse.map((p) => p.v));
+      // In a corner a cable may go through at any height: at that of what it comes from or goes to, there and round its next corner.
+      for (const n of [o, other.left, other.right]) corners.push(...own[n]!.points.map((p) => up + p.v));
     }
+    // Through the wall where a strip of this face and one of the other lie over each other.
+    us.push(...sharedMiddles(f.points, f.reverse, "u", "width"));
+    vs.push(...sharedMiddles(f.points, f.reverse, "v", "height"));
     const full = inside(us, 0, f.shape.length);
+    const wide = inside(vs, 0, f.shape.height);
     const both = inside([...full, ...bandLines(h, f, own[i]!.over)], 0, f.shape.length);
+    const all = inside([...wide, ...corners], 0, f.shape.height);
     return {
       face: f,
       us: both,
-      vs: inside(vs, 0, f.shape.height),
+      vs: all,
       bandOnly: Uint8Array.from(both, (u) => (indexNear(full, u) >= 0 ? 0 : 1)),
+      cornerOnly: Uint8Array.from(all, (v) => (indexNear(wide, v) >= 0 ? 0 : 1)),
       node: new Int32Array(0),
       over: own[i]!.over,
       under: own[i]!.under,
@@ -91,28 +107,93 @@ export function collectLines(h: House): FaceLines[] {
   });
 }
 
+/** The middles of what the strips of points on the two faces of a wall share, both in the measures of this face. */
+function sharedMiddles(
+  these: readonly PointOnFace[],
+  those: readonly PointOnFace[],
+  at: "u" | "v",
+  size: "width" | "height",
+): number[] {
+  return these.flatMap((p) =>
+    those.flatMap((q) => {
+      const lo = Math.max(p[at] - p[size] / 2, q[at] - q[size] / 2);
+      const hi = Math.min(p[at] + p[size] / 2, q[at] + q[size] / 2);
+      return hi - lo < CLEAR ? [] : [(lo + hi) / 2];
+    }),
+  );
+}
+
+/** Places along a face right beside every joist that it runs across; none where it runs along them. */
+function besideJoists(f: Face, l: LaidDeck): number[] {
+  const { origin, along } = f.frame;
+  const slope = along[l.across];
+  if (Math.abs(slope) < 1e-6) return [];
+  const side = l.deck.joists.breadth / 2 + CLEAR;
+  return l.joists.flatMap((j) => [j.at - side, j.at + side].map((x) => (x - origin[l.across === "x" ? 0 : 1]) / slope));
+}
+
+/** Where behind the middle of a strip there stands a stud: the lines beside it, within the strip. */
+function besideStud(f: Face, mid: number, half: number): number[] {
+  const stud = studAt(f.studs, mid);
+  if (!stud) return [];
+  const side = f.studs!.breadth / 2 + BESIDE_STUD;
+  return [stud.at - side, stud.at + side].filter((u) => Math.abs(u - mid) <= half);
+}
+
+/** Lines past boxes that stand in the middle of a strip but leave room within it: the middle, how far the strip reaches each way. */
+function besideBoxes(mid: number, half: number, boxes: readonly Interval[]): number[] {
+  return boxes.flatMap(([lo, hi]) =>
+    lo >= mid - EPS || hi <= mid + EPS
+      ? []
+      : [lo - PAST_BOX, hi + PAST_BOX].filter((x) => Math.abs(x - mid) <= half + EPS),
+  );
+}
+
 function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]; over: number[]; under: number[] } {
   const { length, height } = f.shape;
   const { over, under } = decksOfFace(h, f);
   const rising = [...over, ...under].map((d) => h.decks[d]!).filter((d) => d.deck.kind !== "concrete");
+  // What a cable is led past: other boxes, openings, steel, what is kept free.
+  const inTheWay = [
+    ...f.shape.openings.map(rectOf),
+    ...h.job.fixtures.flatMap((x) => (x.wall === f.wall.id && x.kind === "beam" ? [rectOf(x)] : [])),
+    ...h.job.forbidden.flatMap((x) => (x.place.on === "wall" && x.place.wall === f.wall.id ? [rectOf(x.place)] : [])),
+  ];
+  const past = (at: "u" | "v", mid: number, half: number, not?: PointOnFace): number[] =>
+    besideBoxes(
+      mid,
+      half,
+      [...f.points.flatMap((p) => (p === not ? [] : [rectAround(p)])), ...inTheWay].map((r) =>
+        at === "u" ? [r.u0, r.u1] : [r.v0, r.v1],
+      ),
+    );
   const us: number[] = [];
-  const vs: number[] = [height - BAND_LINE];
+  const vs: number[] = [height - BAND_LINE, ...past("v", height - BAND_LINE, BAND_LINE)];
   if (over.length) vs.push(height);
   if (under.some((d) => h.decks[d]!.deck.kind !== "concrete")) vs.push(0);
   for (const p of f.points) {
     us.push(p.u);
     vs.push(p.v);
-    // Behind the middle of the plate stands a stud: the cable goes beside it.
-    const stud = studAt(f.studs, p.u);
-    const side = stud ? f.studs!.breadth / 2 + BESIDE_STUD : 0;
-    if (stud) us.push(...[stud.at - side, stud.at + side].filter((u) => Math.abs(u - p.u) <= p.width / 2));
+    us.push(...past("u", p.u, p.width / 2, p));
+    vs.push(...past("v", p.v, p.height / 2, p));
+    us.push(...besideStud(f, p.u, p.width / 2));
     for (const d of rising) {
-      const u = nearestRise(f, p.u, p.width / 2 - CLEAR, d);
+      const reach = p.width / 2 - CLEAR;
+      const u = nearestRise(f, p.u, reach, d);
       if (u !== null) us.push(u);
+      // Over a wide plate a cable may rise into any bay that ends there.
+      us.push(...besideJoists(f, d).filter((x) => Math.abs(x - p.u) <= reach && risesAt(f, x, d)));
     }
   }
+  // Strips of the other face count on a thin wall: those lines come from there, but not the ways past what stands on this side.
+  if (f.shape.thickness <= THIN_WALL + EPS)
+    for (const p of f.reverse) {
+      us.push(...past("u", p.u, p.width / 2));
+      vs.push(...past("v", p.v, p.height / 2));
+    }
   const corner = (at: number, middle: number): void => {
-    us.push(at, middle);
+    const half = Math.min(BAND_LINE, length / 2);
+    us.push(at, middle, ...past("u", middle, half), ...besideStud(f, middle, half));
     for (const d of rising) {
       const u = nearestRise(f, middle, BAND_LINE - CLEAR, d);
       if (u !== null) us.push(u);
@@ -143,10 +224,6 @@ function bandLines(h: House, f: Face, over: readonly number[]): number[] {
         .map((x) => (x - origin[l.along === "x" ? 0 : 1]) / along[l.along])
         .filter((u) => u >= 0 && u <= f.shape.length && risesAt(f, u, l));
     }
-    const side = l.deck.joists.breadth / 2 + CLEAR;
-    return l.joists
-      .flatMap((j) => [j.at - side, j.at + side])
-      .map((x) => (x - origin[l.across === "x" ? 0 : 1]) / slope)
-      .filter((u) => u >= 0 && u <= f.shape.length && risesAt(f, u, l));
+    return besideJoists(f, l).filter((u) => u >= 0 && u <= f.shape.length && risesAt(f, u, l));
   });
 }

@@ -1,5 +1,6 @@
 import { expect, it } from "vitest";
 import { makePlan } from "../../core/plan/plan";
+import { apartFromFlood } from "../../core/plan/flooded.fixture";
 import { secondLook } from "../../core/plan/second-checker.fixture";
 import { presetNames, presets } from "../../core/routing/weights";
 import { ternCottage } from "./tern-cottage";
@@ -10,4 +11,9 @@ it("a second look finds nothing in the plans of the demo, by whatever weights", 
     job.settings.cost = presets[preset].cost;
     expect(secondLook(job, makePlan(job)), preset).toEqual([]);
   }
+});
+
+it("a flood of its legal places comes where its lines lead, and not farther round", () => {
+  const job = ternCottage();
+  for (const p of job.points.filter((x) => x.kind === "board")) expect(apartFromFlood(job, p.id), p.id).toEqual([]);
 });
