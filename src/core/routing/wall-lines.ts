@@ -88,8 +88,8 @@ export function collectLines(h: House): FaceLines[] {
       for (const n of [o, other.left, other.right]) corners.push(...own[n]!.points.map((p) => up + p.v));
     }
     // Through the wall where a strip of this face and one of the other lie over each other.
-    us.push(...sharedMiddles(f.points, f.reverse, "u", "width"));
-    vs.push(...sharedMiddles(f.points, f.reverse, "v", "height"));
+    us.push(...sharedLines(f.points, f.reverse, "u", "width"));
+    vs.push(...sharedLines(f.points, f.reverse, "v", "height"));
     const full = inside(us, 0, f.shape.length);
     const wide = inside(vs, 0, f.shape.height);
     const both = inside([...full, ...bandLines(h, f, own[i]!.over)], 0, f.shape.length);
@@ -107,8 +107,11 @@ export function collectLines(h: House): FaceLines[] {
   });
 }
 
-/** The middles of what the strips of points on the two faces of a wall share, both in the measures of this face. */
-function sharedMiddles(
+/**
+ * Lines at which the strips of points on the two faces of a wall may be joined by a hole, in the measures of this face: that of one
+ * of the points where it lies in the strip of the other, else the middle of what they share. Both faces come to the same.
+ */
+function sharedLines(
   these: readonly PointOnFace[],
   those: readonly PointOnFace[],
   at: "u" | "v",
@@ -118,7 +121,9 @@ function sharedMiddles(
     those.flatMap((q) => {
       const lo = Math.max(p[at] - p[size] / 2, q[at] - q[size] / 2);
       const hi = Math.min(p[at] + p[size] / 2, q[at] + q[size] / 2);
-      return hi - lo < CLEAR ? [] : [(lo + hi) / 2];
+      if (hi - lo < CLEAR) return [];
+      const own = [p[at], q[at]].sort((x, y) => x - y).find((x) => x >= lo && x <= hi);
+      return [own ?? (lo + hi) / 2];
     }),
   );
 }
@@ -140,13 +145,18 @@ function besideStud(f: Face, mid: number, half: number): number[] {
   return [stud.at - side, stud.at + side].filter((u) => Math.abs(u - mid) <= half);
 }
 
-/** Lines past boxes that stand in the middle of a strip but leave room within it: the middle, how far the strip reaches each way. */
+/**
+ * Lines past boxes that stand in the middle of a strip but leave room within it, at most one on either side: the middle of the strip,
+ * how far it reaches each way.
+ */
 function besideBoxes(mid: number, half: number, boxes: readonly Interval[]): number[] {
-  return boxes.flatMap(([lo, hi]) =>
-    lo >= mid - EPS || hi <= mid + EPS
-      ? []
-      : [lo - PAST_BOX, hi + PAST_BOX].filter((x) => Math.abs(x - mid) <= half + EPS),
-  );
+  const [below, above]: [number[], number[]] = [[], []];
+  for (const [lo, hi] of boxes) {
+    if (lo >= mid - EPS || hi <= mid + EPS) continue;
+    if (mid - lo + PAST_BOX <= half + EPS) below.push(lo - PAST_BOX);
+    if (hi - mid + PAST_BOX <= half + EPS) above.push(hi + PAST_BOX);
+  }
+  return [...(below.length ? [Math.min(...below)] : []), ...(above.length ? [Math.max(...above)] : [])];
 }
 
 function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]; over: number[]; under: number[] } {
