@@ -13,6 +13,7 @@ import {
 import type {
   Circuit,
   Deck,
+  Job,
   Dwelling,
   Forbidden,
   FoundTrunking,
@@ -230,6 +231,7 @@ export const foundCables = pgTable(
     cable: text("cable").notNull(),
     colours: text("colours").notNull(),
     fate: text("fate").notNull(),
+    traced: jsonb("traced").$type<Job["foundCables"][number]["traced"]>().notNull().default([]),
     note: text("note").notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],

@@ -27,6 +27,7 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
     'alter table "walls" drop column "studs"',
     'alter table "walls" drop column "leaf"',
     'alter table "decks" drop column "opened"',
+    'alter table "found_cables" drop column "traced"',
     'drop index "edits_key"',
     'alter table "site_entries" drop column "held"',
     'alter table "pins" drop column "number"',

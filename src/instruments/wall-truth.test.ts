@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { toSpace } from "../core/base/wall-frame";
 import { layHouse } from "../core/house/house";
 import { jobSchema } from "../core/job/model";
 import { behindWall } from "../core/plan/behind-wall";
@@ -36,6 +37,26 @@ describe("what a sweep along a wall meets", () => {
     const v = legs[0]!.path.reduce((s, p) => s + p[2], 0) / 2 - h.faces[h.faceOfWall.get(wall)!]!.floor;
     const { cables } = wallTruth(h, plan, wall, v);
     expect(cables.some((c) => c.live)).toBe(true);
+  });
+  it("an old cable that was traced on a slope is met where it crosses the sweep", () => {
+    const frame = h.faces[h.faceOfWall.get(wall)!]!.frame;
+    const path = [
+      { u: 1000, v: 500 },
+      { u: 1400, v: 1300 },
+    ].map((p): [number, number, number] => [...toSpace(frame, p)]);
+    const leg = {
+      surface: { kind: "wall" as const, id: wall },
+      method: "chase" as const,
+      depth: 12,
+      protected: false,
+      path,
+    };
+    const traced = { ...plan, runs: [], found: [{ id: "x", from: socket.id, to: null, legs: [], traced: [leg] }] };
+    const met = (v: number) => wallTruth(h, traced, wall, v).cables.map((c) => [Math.round(c.u), c.depth, c.live]);
+    expect(met(700)).toEqual([[1100, 12, true]]);
+    expect(met(1300)).toEqual([[1400, 12, true]]);
+    expect([met(499), met(1301)]).toEqual([[], []]);
+    expect(wallTruth(h, traced, wall, 700).cables[0]!.name).toContain("an end not traced");
   });
   it("is told behind the wall as found, planned or in, in words of its own", () => {
     const states = new Set(behindWall(h, plan, wall).map((x) => x.state));

@@ -21,16 +21,17 @@ export function wallTruth(h: House, plan: Plan | null, wall: string, v: number):
   const cables: WallTruth["cables"][number][] = [];
   const there = [
     ...(plan?.runs ?? []).filter((r) => r.held).map((r) => ({ ...r, live: false })),
-    ...(plan?.found ?? []).map((x) => ({ ...x, live: true })),
+    ...(plan?.found ?? []).map((x) => ({ ...x, legs: [...x.traced, ...x.legs], live: true })),
   ];
   for (const r of there)
     for (const l of r.legs) {
       if (l.surface.kind !== "wall" || l.surface.id !== wall || l.method === "surface") continue;
       for (let i = 1; i < l.path.length; i++) {
         const [a, b] = [toFace(f.frame, l.path[i - 1]!), toFace(f.frame, l.path[i]!)];
-        const name = `${label(r.from)} to ${label(r.to)}`;
-        if (Math.abs(a.u - b.u) < 1 && Math.min(a.v, b.v) <= v && Math.max(a.v, b.v) >= v)
-          cables.push({ u: a.u, depth: l.depth, live: r.live, name });
+        const name = `${label(r.from)} to ${r.to === null ? "an end not traced" : label(r.to)}`;
+        // Plumb or on a slope: where it crosses the height of the sweep.
+        if (Math.abs(a.v - b.v) >= 1 && Math.min(a.v, b.v) <= v && Math.max(a.v, b.v) >= v)
+          cables.push({ u: a.u + ((v - a.v) * (b.u - a.u)) / (b.v - a.v), depth: l.depth, live: r.live, name });
         else if (Math.abs(a.v - b.v) < 1 && Math.abs(a.v - v) < 30)
           cables.push({ u: (a.u + b.u) / 2, depth: l.depth, live: r.live, name });
       }

@@ -88,7 +88,8 @@ export function overJoists(l: LaidDeck, forbidden: Job["forbidden"], holes: read
       {
         layer: "JOISTS",
         width: 0.8,
-        dash: [3, 3],
+        // Those that come later are only hinted at.
+        dash: n.later ? [1, 5] : [3, 3],
       },
     );
   p.shapes.push(...chalkShapes(l, holes));

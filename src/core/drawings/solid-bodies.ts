@@ -1,7 +1,7 @@
 import { topAt } from "../base/ceiling";
 import type { XY } from "../base/polygon";
 import { toSpace } from "../base/wall-frame";
-import { type LaidDeck, placeOn } from "../house/deck";
+import { type LaidDeck, nogginBody, placeOn } from "../house/deck";
 import { type Face, type House, decksOfStorey } from "../house/house";
 import { BOARDS } from "../house/studs";
 
@@ -121,11 +121,11 @@ function bodiesOfDeck(l: LaidDeck): Body[] {
       if (![p, q].every((j) => j.extent.some(([a, b]) => at >= a && at <= b))) continue;
       out.push({
         kind: "noggin",
-        name: "noggin",
+        name: row.later ? "noggin to come" : "noggin",
         outline: onDeck(l, at - half, at + half, p.at + half, q.at - half),
-        low: Math.max(low, high - row.depth),
-        high,
-        known: true,
+        low: nogginBody(l, row)[0],
+        high: nogginBody(l, row)[1],
+        known: !row.later,
       });
     }
   for (const o of l.deck.obstacles)

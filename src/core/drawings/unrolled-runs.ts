@@ -82,13 +82,13 @@ export function unroll(h: House, roomId: string, plan: Plan | null): Unrolled {
 /** Shortest stretch that carries the names of both ends of an old cable, mm. */
 const NAMED = 900;
 
-/** Old cables on the walls of a room: a thin broken line, named once. */
+/** Old cables on the walls of a room: a thin line, whole where they were traced, broken where they are taken to run; named once. */
 function foundShapes(h: House, byWall: ReadonlyMap<string, StripWall>, plan: Plan | null): Shape[] {
   const p = pen({ layer: "FOUND" });
   const label = pointLabels(h.job);
   for (const f of plan?.found ?? []) {
     let longest: { a: { x: number; y: number }; b: { x: number; y: number }; long: number } | null = null;
-    for (const leg of f.legs) {
+    for (const leg of [...f.traced, ...f.legs]) {
       const w = leg.surface.kind === "wall" ? byWall.get(leg.surface.id) : undefined;
       if (!w) continue;
       const [a, b] = [leg.path[0]!, leg.path[leg.path.length - 1]!].map((q) => onWall(w, q));
@@ -98,7 +98,7 @@ function foundShapes(h: House, byWall: ReadonlyMap<string, StripWall>, plan: Pla
           [b!.x, b!.y],
         ],
         "soft",
-        { id: f.id, width: 2, dash: [2, 3] },
+        { id: f.id, width: 2, ...(f.traced.includes(leg) ? {} : { dash: [2, 3] }) },
       );
       const long = Math.hypot(a!.x - b!.x, a!.y - b!.y);
       if (!longest || long > longest.long) longest = { a: a!, b: b!, long };
@@ -106,11 +106,16 @@ function foundShapes(h: House, byWall: ReadonlyMap<string, StripWall>, plan: Pla
     if (!longest) continue;
     // Where there is no room for both ends' names, that it is old is said at least.
     const { a, b, long } = longest;
-    p.text((a.x + b.x) / 2, (a.y + b.y) / 2, long < NAMED ? "old" : `old ${label(f.from)}–${label(f.to)}`, {
-      ink: "soft",
-      size: 10,
-      ...(Math.abs(a.x - b.x) < 1 ? { anchor: "start" as const, shift: 5 } : { drop: -0.5 }),
-    });
+    p.text(
+      (a.x + b.x) / 2,
+      (a.y + b.y) / 2,
+      long < NAMED ? "old" : `old ${label(f.from)}–${f.to === null ? "?" : label(f.to)}`,
+      {
+        ink: "soft",
+        size: 10,
+        ...(Math.abs(a.x - b.x) < 1 ? { anchor: "start" as const, shift: 5 } : { drop: -0.5 }),
+      },
+    );
   }
   return p.shapes;
 }

@@ -75,6 +75,24 @@ export function layDeck(deck: Deck): LaidDeck {
   };
 }
 
+/** The least and the greatest z of a row of noggins, mm. */
+export const nogginBody = (l: LaidDeck, row: Deck["noggins"][number]): Interval =>
+  row.edge === "top"
+    ? [Math.max(l.underside, l.top - row.depth), l.top]
+    : [l.underside, Math.min(l.top, l.underside + row.depth)];
+
+/**
+ * What noggins fixed later take off the top and off the bottom edge of a joist for a hole of the given size, its middle at a place
+ * along the joists, mm: their depth where they come over it, a noggin being as broad as the joists. Source: BS 7671 522.6.201.
+ */
+export function takenOffEdges(l: LaidDeck, along: number, diameter: number): { top: number; bottom: number } {
+  const out = { top: 0, bottom: 0 };
+  for (const row of l.deck.noggins)
+    if (row.later && Math.abs(l.origin + row.at - along) < (l.deck.joists.breadth + diameter) / 2 - EPS)
+      out[row.edge] = Math.max(out[row.edge], row.depth);
+  return out;
+}
+
 /** True where a hand gets at the joists: anywhere in a deck that is open or whose boards come up, in a closed one where it is opened. */
 export function canReach(l: LaidDeck, p: XY): boolean {
   if (l.deck.access !== "closed") return true;

@@ -1,6 +1,6 @@
 import { EPS } from "../base/tolerance";
 import type { XYZ } from "../base/wall-frame";
-import type { LaidDeck } from "./deck";
+import { type LaidDeck, nogginBody } from "./deck";
 
 /** A noggin between two joists that a cable along them must be taken through. mm of the house. */
 export interface NogginCrossing {
@@ -28,7 +28,8 @@ export function nogginCrossings(l: LaidDeck, a: XYZ, b: XYZ): NogginCrossing[] {
   const out = l.deck.noggins.flatMap((n, i) => {
     const along = l.origin + n.at;
     if (along <= lo + EPS || along >= hi - EPS) return [];
-    if (a[2] < l.top - n.depth - EPS || a[2] > l.top + EPS) return [];
+    const [low, high] = nogginBody(l, n);
+    if (a[2] < low - EPS || a[2] > high + EPS) return [];
     return [{ row: i + 1, joist: l.joists[nearest]!.n, along, across, z: a[2] }];
   });
   return a[al] <= b[al] ? out : out.reverse();

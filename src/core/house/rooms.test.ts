@@ -1,5 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { Job } from "../job/model";
+import { pointSchema } from "../job/wiring";
 import { layHouse } from "./house";
 import { addDeck, addStorey, copyRoom, nextLabel, removeRoom, removeStorey, withoutPoints } from "./rooms";
 import { apply, box, newId, pinned, room, twoRooms, wallOf, withCircuit } from "./two-rooms.fixture";
@@ -50,7 +51,16 @@ describe("points taken out", () => {
     const ids = job.points.filter((p) => p.kind === "socket").map((p) => p.id);
     job = withCircuit(job, "c1", ids.slice(0, 2), { spurs: [{ point: ids[2], from: ids[0] }] });
     const light = job.points.find((p) => p.kind === "light")!;
-    const found = { id: "f1", from: ids[0], to: ids[1], cable: "", colours: "unknown", fate: "keep", note: "" };
+    const found = {
+      id: "f1",
+      from: ids[0],
+      to: ids[1],
+      cable: "",
+      colours: "unknown",
+      fate: "keep",
+      traced: [],
+      note: "",
+    };
     return {
       job: apply(job, [
         { collection: "points", id: light.id, before: light, after: { ...light, controls: [ids[0]!] } },
@@ -127,7 +137,30 @@ describe("points taken out", () => {
         },
       ]);
     }
+    // An old cable from one room into the other: what was traced of it in the room that goes is forgotten.
+    const from = pointSchema.parse({
+      id: "s",
+      label: "S9",
+      kind: "socket",
+      place: { on: "wall", wall: wallOf(job, "B", 1).id, u: 50, v: 450 },
+    });
+    job = apply(job, [{ collection: "points", id: "s", before: null, after: from }]);
+    const stretch = (name: string) => ({
+      wall: wallOf(job, name, 1).id,
+      from: { u: 50, v: 90 },
+      to: { u: 50, v: 2000 },
+    });
+    const cable = { id: "f", from: from.id, to: null, cable: "", colours: "old", fate: "keep", note: "" };
+    job = apply(job, [
+      {
+        collection: "foundCables",
+        id: "f",
+        before: null,
+        after: { ...cable, traced: [stretch("A"), stretch("B")] },
+      },
+    ]);
     const after = apply(job, removeRoom(job, room(job, "A").id));
+    expect(after.foundCables.map((f) => f.traced)).toEqual([[stretch("B")]]);
     expect([after.photos, after.foundTrunkings, after.forbidden].map((l) => l.map((x) => x.id))).toEqual([
       ["phB"],
       ["tB"],

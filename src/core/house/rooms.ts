@@ -126,6 +126,15 @@ export function removeRoom(job: Job, id: string): Change[] {
   const out = withoutPoints(job, gone);
   for (const c of ["openings", "fixtures", "photos", "foundTrunkings"] as const)
     for (const x of job[c]) if (walls.has(x.wall)) out.push(changeOf(job, c, x.id, null));
+  // An old cable that goes on elsewhere stays; what was traced of it here goes with the walls.
+  const cables = new Map(out.filter((c) => c.collection === "foundCables").map((c) => [c.id, c.after]));
+  for (const f of job.foundCables) {
+    const now = cables.has(f.id) ? (cables.get(f.id) as typeof f | null) : f;
+    if (!now?.traced.some((t) => walls.has(t.wall))) continue;
+    const at = out.findIndex((c) => c.collection === "foundCables" && c.id === f.id);
+    if (at >= 0) out.splice(at, 1);
+    out.push(changeOf(job, "foundCables", f.id, { ...now, traced: now.traced.filter((t) => !walls.has(t.wall)) }));
+  }
   for (const x of job.forbidden)
     if (x.place.on === "wall" && walls.has(x.place.wall)) out.push(changeOf(job, "forbidden", x.id, null));
   for (const w of walls) out.push(changeOf(job, "walls", w, null));

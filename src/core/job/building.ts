@@ -152,10 +152,17 @@ export const deckSchema = z.strictObject({
   boards: z.strictObject({ thickness: length0.default(22), width: size.default(140) }).prefault({}),
   /**
    * Rows of timber between the joists, across the deck: place along the joists from the deck's west (or south) edge, and depth from
-   * the top.
+   * the edge they stand at. Those that come later are fixed after the cables: what a hole keeps to the edge there is less by their depth.
    */
   noggins: z
-    .array(z.strictObject({ at: length0, depth: z.number().positive().max(600) }))
+    .array(
+      z.strictObject({
+        at: length0,
+        depth: z.number().positive().max(600),
+        edge: z.enum(["top", "bottom"]).default("top"),
+        later: z.boolean().default(false),
+      }),
+    )
     .max(40)
     .default([]),
   /** Lines across the joists on which bores are wanted, along the joists from the deck's west (or south) edge. */

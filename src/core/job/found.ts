@@ -1,6 +1,13 @@
 import { z } from "zod";
 import { coordinate, idSchema, length0, name, size, xySchema } from "./measures";
 
+/** A straight stretch of old cable traced on a wall, level, plumb or on a slope as it lies: both its ends, mm of that wall. */
+export const tracedSchema = z.strictObject({
+  wall: idSchema,
+  from: z.strictObject({ u: length0, v: length0 }),
+  to: z.strictObject({ u: length0, v: length0 }),
+});
+
 /** A cable found in the house: what is known of it, from where to where; an end not yet found is null. */
 export const foundCableSchema = z.strictObject({
   id: idSchema,
@@ -10,6 +17,8 @@ export const foundCableSchema = z.strictObject({
   cable: z.string().max(40).default(""),
   colours: z.enum(["old", "new", "unknown"]).default("unknown"),
   fate: z.enum(["keep", "take-out"]).default("keep"),
+  /** Where it was traced; elsewhere it is only taken to run. */
+  traced: z.array(tracedSchema).max(60).default([]),
   note: z.string().trim().max(200).default(""),
 });
 

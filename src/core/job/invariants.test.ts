@@ -91,7 +91,19 @@ describe("what must hold between the things of a job", () => {
   it("refuses found cables from a point to itself, crooked trunking, and rows that are in no catalogue", () => {
     const j = jobSchema.parse({
       ...job,
-      foundCables: [{ id: "f", from: "board", to: "board", cable: "nothing" }],
+      foundCables: [
+        {
+          id: "f",
+          from: "board",
+          to: "board",
+          cable: "nothing",
+          traced: [
+            { wall: job.walls[0]!.id, from: { u: 100, v: 100 }, to: { u: 110, v: 100 } },
+            { wall: job.walls[0]!.id, from: { u: 100, v: 100 }, to: { u: 109, v: 100 } },
+            { wall: "gone", from: { u: 100, v: 100 }, to: { u: 900, v: 700 } },
+          ],
+        },
+      ],
       foundTrunkings: [
         {
           id: "t",
@@ -112,6 +124,8 @@ describe("what must hold between the things of a job", () => {
         "forbidden.x.place",
         "foundCables.f.cable",
         "foundCables.f.to",
+        "foundCables.f.traced.1.to",
+        "foundCables.f.traced.2.wall",
         "foundTrunkings.t.holds",
         "foundTrunkings.t.size",
         "foundTrunkings.t.to",

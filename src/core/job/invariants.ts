@@ -39,6 +39,7 @@ const references: readonly Reference[] = [
     ["from", c.from],
     ["to", c.to],
   ]),
+  reference("foundCables", "walls", (c) => c.traced.map((t, i) => [`traced.${i}.wall`, t.wall])),
   reference("foundTrunkings", "walls", (t) => [["wall", t.wall]]),
   reference("forbidden", "walls", (x) => [["place", x.place.on === "wall" ? x.place.wall : null]]),
   reference("forbidden", "decks", (x) => [["place", x.place.on === "deck" ? x.place.deck : null]]),
@@ -239,6 +240,14 @@ function checkFound(job: Job): Refusal[] {
         path: `foundCables.${c.id}.to`,
         message: "a cable found in the house ends at another point than it starts from",
       });
+  for (const c of job.foundCables)
+    c.traced.forEach((t, i) => {
+      if (Math.hypot(t.from.u - t.to.u, t.from.v - t.to.v) < 10)
+        out.push({
+          path: `foundCables.${c.id}.traced.${i}.to`,
+          message: "a traced stretch is at least 10 mm long; its ends lie in one place",
+        });
+    });
   for (const t of job.foundTrunkings)
     if (Math.abs(t.from.u - t.to.u) > EPS && Math.abs(t.from.v - t.to.v) > EPS)
       out.push({

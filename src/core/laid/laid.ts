@@ -91,8 +91,12 @@ export type TakeOffLine = z.infer<typeof takeOffSchema>;
 export const foundWaySchema = z.object({
   id: z.string(),
   from: z.string(),
-  to: z.string(),
+  /** Null while its other end is not found. */
+  to: z.string().nullable(),
+  /** Where it is taken to run; none on walls where it was traced. */
   legs: z.array(plannedLegSchema),
+  /** Where it was traced. */
+  traced: z.array(plannedLegSchema),
 });
 export type FoundWay = z.infer<typeof foundWaySchema>;
 

@@ -8,10 +8,10 @@ export interface Behind {
   /** Run of the plan; of a cable found in the house, its id. */
   run: string;
   leg: number;
-  /** A cable found in the house, taken to run here; else a run: whether it is in already or only planned. */
-  state: "found" | "done" | "planned";
+  /** A cable found in the house, traced or taken to run here; else a run: whether it is in already or only planned. */
+  state: "traced" | "found" | "done" | "planned";
   /** Points it joins. */
-  ends: readonly [from: string, to: string];
+  ends: readonly [from: string, to: string | null];
   /** From this face's left end and floor, both ends of the leg. */
   a: { u: number; v: number };
   b: { u: number; v: number };
@@ -32,6 +32,7 @@ export function behindWall(h: House, plan: Plan | null, wall: string): Behind[] 
   const all = [
     ...(plan?.runs ?? []).map((r) => ({ ...r, state: r.held ? ("done" as const) : ("planned" as const) })),
     ...(plan?.found ?? []).map((x) => ({ ...x, state: "found" as const })),
+    ...(plan?.found ?? []).map((x) => ({ ...x, legs: x.traced, state: "traced" as const })),
   ];
   for (const n of [f.n, ...f.opposite]) {
     const own = h.faces[n]!;

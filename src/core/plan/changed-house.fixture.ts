@@ -37,7 +37,12 @@ export function changed(job: Job, kind: number, n: number, by: number): Job {
       });
     case 3: {
       const d = pick(job.decks);
-      return put({ decks: swap(job.decks, { ...d, noggins: [{ at: 500 + (by % 1500), depth: d.joists.depth }] }) });
+      return put({
+        decks: swap(job.decks, {
+          ...d,
+          noggins: [{ at: 500 + (by % 1500), depth: d.joists.depth, edge: "top", later: false }],
+        }),
+      });
     }
     case 4: {
       const d = pick(job.decks);

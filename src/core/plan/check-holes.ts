@@ -1,5 +1,5 @@
 import { atMost } from "../base/tolerance";
-import { type LaidDeck, canReach, cutsOf, isHeavy, joistFor, makerAllows } from "../house/deck";
+import { type LaidDeck, canReach, cutsOf, isHeavy, joistFor, makerAllows, takenOffEdges } from "../house/deck";
 import type { House } from "../house/house";
 import type { Cut } from "../house/joist";
 import type { Hole, Run } from "../laid/laid";
@@ -79,6 +79,7 @@ export function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[
             notchEdge: schools.notchEdge,
             axisTolerance,
             heavyLoad: isHeavy(l, j, s + 1),
+            takenOff: (c) => takenOffEdges(l, span[0] + c.at, c.diameter),
             plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]),
           },
           `${l.deck.id}.J${j.n}`,

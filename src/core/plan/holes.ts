@@ -4,7 +4,7 @@ import { type XYZ, toFace, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { bitFor, bits, wallDrills } from "../rules/bits";
 import { cableOf } from "../rules/catalogue";
-import { placeOn } from "../house/deck";
+import { type LaidDeck, placeOn, takenOffEdges } from "../house/deck";
 import { deckWalls, onWallBelow, wallsPassed } from "../house/deck-walls";
 import { nogginCrossings } from "../house/noggin-crossings";
 import { studCrossings } from "../house/stud-crossings";
@@ -104,9 +104,7 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
         ) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);
       const deck =
         hole.in.kind !== "joist" || hole.in.deck === undefined ? null : h.decks[h.deckOfId.get(hole.in.deck)!]!;
-      const plated =
-        deck !== null &&
-        Math.min(hole.fromTop, deck.deck.joists.depth - hole.fromTop) - diameter / 2 < timberRules.cableEdge - EPS;
+      const plated = deck !== null && needsPlate(deck, hole, diameter);
       const at = String(Math.round(hole.at * 10) / 10).replace(".", "_");
       const id =
         hole.in.kind === "joist"
@@ -115,6 +113,13 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
       return { id, ...hole, diameter, plated };
     })
     .sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
+}
+
+/** Whether a hole in a joist keeps less than 50 mm to the edge of the timber, or of a noggin fixed there later: then it is plated. */
+function needsPlate(l: LaidDeck, hole: Found["hole"], diameter: number): boolean {
+  const taken = takenOffEdges(l, l.along === "x" ? hole.centre[0] : hole.centre[1], diameter);
+  const edge = Math.min(hole.fromTop - taken.top, l.deck.joists.depth - hole.fromTop - taken.bottom) - diameter / 2;
+  return edge < timberRules.cableEdge - EPS;
 }
 
 /** Cables that come to one timber from both faces of a wall take one hole when they are this near in height or along a plate, mm. */

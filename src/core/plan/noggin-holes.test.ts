@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { mm } from "../base/figures";
-import { across, board, checked, circuit, deck, deckLeg, house, run } from "../book/limits/by-hand.fixture";
+import { across, board, checked, circuit, deck, deckLeg, hole, house, run } from "../book/limits/by-hand.fixture";
 import { nogginCrossings } from "../house/noggin-crossings";
 import { layHouse } from "../house/house";
 import { holeLine } from "../words/holes";
@@ -77,5 +77,43 @@ describe("noggins between joists", () => {
     expect(checked(job, [run([deckLeg(across(710, 1090), "across-bay")])]).some((f) => f.case === "deck-noggin")).toBe(
       false,
     );
+  });
+});
+
+describe("noggins that are fixed after the cables", () => {
+  const row = (depth: number, more: object = {}) => ({ at: 1200, depth, later: true, ...more });
+  // A hole of Ø 20 in the middle of 200 keeps 90 to either edge.
+  const told = (noggin: object, of: object = {}) =>
+    checked(house({ decks: [deck({ noggins: [noggin] })] }), [], [hole(of)])
+      .filter((f) => f.rule === "timber.cable-edge")
+      .map((f) => [f.case, f.measured]);
+  it("take their depth off the edge they stand at, top or bottom, where they come over the hole", () => {
+    expect([told(row(40)), told(row(40, { edge: "bottom" })), told({ at: 1200, depth: 195 })]).toEqual([[], [], []]);
+    expect(told(row(41))).toEqual([[undefined, 49]]);
+    expect(told(row(41, { edge: "bottom" }))).toEqual([[undefined, 49]]);
+    // 47 broad, so half of that and half the hole: 33.5 from the middle of the hole.
+    expect([told(row(60, { at: 1233 })).length, told(row(60, { at: 1166.6 })).length]).toEqual([1, 1]);
+    expect([told(row(60, { at: 1233.5 })), told(row(60, { at: 1166.5 }))]).toEqual([[], []]);
+  });
+  it("want a steel plate, and no plate helps where they come to sit on the cables", () => {
+    expect([told(row(41), { plated: true }), told(row(90), { plated: true })]).toEqual([[], []]);
+    expect(told(row(91), { plated: true })).toEqual([["covered", -1]]);
+  });
+  const crossing = (depth: number) => {
+    // A row over every place where the joists may be bored: 1 000 to 1 600 from either bearing.
+    const rows = [];
+    for (let at = 1000; at < 1640; at += 45) rows.push(row(depth, { at }), row(depth, { at: 4000 - at }));
+    return makePlan({ ...job, decks: house({ decks: [deck({ noggins: rows })] }).decks });
+  };
+  it("have plates planned and taken off, and holes kept out from under those that are too deep", () => {
+    const joists = (depth: number) => crossing(depth).holes.filter((o) => o.in.kind === "joist");
+    expect(joists(20).length).toBeGreaterThan(0);
+    expect(joists(20).some((o) => o.plated)).toBe(false);
+    expect(joists(60).length).toBeGreaterThan(0);
+    expect(joists(60).every((o) => o.plated)).toBe(true);
+    expect(crossing(60).facts.filter((f) => f.severity === "stop")).toEqual([]);
+    expect(crossing(60).takeoff.find((x) => x.item === "Steel plate")?.quantity).toBe(joists(60).length);
+    expect(crossing(20).takeoff.find((x) => x.item === "Steel plate")).toBeUndefined();
+    expect(joists(95)).toEqual([]);
   });
 });

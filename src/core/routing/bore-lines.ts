@@ -1,5 +1,5 @@
 import { EPS } from "../base/tolerance";
-import { type DeckJoist, type Drilled, type LaidDeck, cutsOf, isHeavy, joistFor } from "../house/deck";
+import { type DeckJoist, type Drilled, type LaidDeck, cutsOf, isHeavy, joistFor, takenOffEdges } from "../house/deck";
 import { BORE_PITCH, bits } from "../rules/bits";
 import { timberRules } from "../rules/timber";
 import { joistWindows } from "../trades/timber/joist";
@@ -49,7 +49,13 @@ export function boreLines(l: LaidDeck, joist: DeckJoist): BoreLine[] {
     const there = (at: number): Drilled | undefined => drilled.find((c) => Math.abs(c.at - at) <= SAME_PLACE);
     const cuts = [...cutsOf(l, joist.n, s + 1), ...drilled.map((c) => ({ kind: "hole" as const, ...c }))];
     const mostAt = (at: number): number => there(at)?.diameter ?? most;
+    // Where a noggin comes later it may not sit on the cables.
+    const covered = (at: number): boolean => {
+      const taken = takenOffEdges(l, span[0] + at, most);
+      return Math.max(taken.top, taken.bottom) > (l.deck.joists.depth - most) / 2 + EPS;
+    };
     const clear = (at: number): boolean =>
+      !covered(at) &&
       cuts.every(
         (c) =>
           (c.kind === "hole" && Math.abs(c.at - at) <= SAME_PLACE && there(at) !== undefined) ||

@@ -5,7 +5,7 @@ import { type XY, spansAlong } from "../base/polygon";
 import { EPS, same } from "../base/tolerance";
 import { type XYZ, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
-import { type LaidDeck, canReach, meetsPolygon, placeOn } from "../house/deck";
+import { type LaidDeck, canReach, meetsPolygon, nogginBody, placeOn } from "../house/deck";
 import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { boreLinesOf } from "./bore-lines";
 import type { Entry } from "./meeting-decks";
@@ -82,7 +82,12 @@ function addLanes(g: GraphDraft, h: House, n: number, entries: readonly Entry[])
   ]);
   const walls = deckWalls(h)[n]!;
   // Rows of noggins as deep as the cable lies, which it must be taken through.
-  const rows = l.deck.noggins.filter((x) => x.depth >= l.top - l.mid - EPS).map((x) => l.origin + x.at);
+  const rows = l.deck.noggins
+    .filter((x) => {
+      const [low, high] = nogginBody(l, x);
+      return l.mid >= low - EPS && l.mid <= high + EPS;
+    })
+    .map((x) => l.origin + x.at);
   const nogginsOn = (a: number, b: number): number => rows.filter((x) => x > a + EPS && x <= b + EPS).length;
   const lineList = boreLinesOf(l);
   const bays: { stations: number[]; lanes: [Lane | null, Lane | null] }[] = [];

@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
-import { distance } from "../base/wall-frame";
+import { distance, toFace } from "../base/wall-frame";
 import { layHouse } from "../house/house";
 import { type Job, jobSchema } from "../job/model";
+import { behindWall } from "../plan/behind-wall";
 import { makePlan } from "../plan/plan";
 import { buildGraph } from "./build";
 import { foundWays } from "./found-ways";
@@ -49,5 +50,33 @@ describe("a cable found in the house", () => {
     const dear = withFound({}, { from: a!.id, to: b!.id });
     const cost = { ...dear.settings.cost, bore: 9000, chase: 9 };
     expect(makePlan({ ...dear, settings: { ...dear.settings, cost } }).found).toEqual(plan.found);
+  });
+  it("lies where it was traced, on a slope if need be, and is taken for granted only on other walls", () => {
+    const h = layHouse(base);
+    const at = board.place.on === "wall" ? board.place : null;
+    const stretch = { wall: at!.wall, from: { u: at!.u, v: 1700 }, to: { u: at!.u - 400, v: 2300 } };
+    const [plain] = ways(withFound({}));
+    const [way] = ways(withFound({ traced: [stretch] }));
+    expect(way!.traced).toHaveLength(1);
+    const frame = h.faces[h.faceOfWall.get(at!.wall)!]!.frame;
+    expect(way!.traced[0]!.path.map((p) => toFace(frame, p))).toMatchObject([stretch.from, stretch.to]);
+    expect(way!.traced[0]!.method).not.toBe("surface");
+    expect(plain!.legs.some((l) => l.surface.id === at!.wall)).toBe(true);
+    expect(way!.legs).toEqual(plain!.legs.filter((l) => l.surface.kind !== "wall" || l.surface.id !== at!.wall));
+    const seen = behindWall(h, makePlan(withFound({ traced: [stretch] })), at!.wall).filter((x) => x.run === "f0");
+    expect(seen.map((x) => x.state)).toEqual(["traced"]);
+  });
+  it("shows what was traced though its other end is not found or it comes out; a stretch past its wall is left out", () => {
+    const stretch = { wall: "r0w0", from: { u: 500, v: 400 }, to: { u: 500, v: 1400 } };
+    const far = { ...stretch, from: { u: 500, v: 400 }, to: { u: 99_000, v: 400 } };
+    const [open, out, none] = [
+      ways(withFound({ to: null, traced: [stretch, far] })),
+      ways(withFound({ fate: "take-out", traced: [stretch] })),
+      ways(withFound({ to: null, traced: [far] })),
+    ];
+    expect(open).toMatchObject([{ to: null, legs: [], traced: [{ surface: { kind: "wall", id: "r0w0" } }] }]);
+    expect(open[0]!.traced).toHaveLength(1);
+    expect(out).toMatchObject([{ to: a!.id, legs: [] }]);
+    expect(none).toEqual([]);
   });
 });

@@ -2,7 +2,7 @@ import { rectAround, contains } from "../base/rect";
 import { EPS, tidy } from "../base/tolerance";
 import { type XYZ, toFace } from "../base/wall-frame";
 import type { House, PlacedPoint } from "../house/house";
-import type { Circuit, LegMethod, PinnedLeg } from "../job/model";
+import type { Circuit, LegMethod, PinnedLeg, Wall } from "../job/model";
 import { cableOf } from "../rules/catalogue";
 import { EDGE, type RouteGraph } from "./graph";
 
@@ -100,7 +100,7 @@ function surfaceOf(h: House, g: RouteGraph, c: Pick<Circuit, "walls">, e: number
   switch (g.kind[e]) {
     case EDGE.wall: {
       const wall = h.faces[ref]!.wall;
-      const hidden: LegMethod = wall.build === "stud" || wall.build === "metal-stud" ? "stud-void" : "chase";
+      const hidden = hiddenIn(h, wall).method;
       return { surface: { kind: "wall", id: wall.id }, method: c.walls === "surface" ? "surface" : hidden };
     }
     case EDGE.through:
@@ -115,6 +115,12 @@ function surfaceOf(h: House, g: RouteGraph, c: Pick<Circuit, "walls">, e: number
       return { surface: { kind: "deck", id: h.decks[ref]!.deck.id }, method: "rise" };
   }
 }
+
+/** How a hidden cable lies in a wall, and how deep behind its face, mm. */
+export const hiddenIn = (h: House, wall: Wall): { method: LegMethod; depth: number } =>
+  wall.build === "stud" || wall.build === "metal-stud"
+    ? { method: "stud-void", depth: STUD_DEPTH }
+    : { method: "chase", depth: h.job.settings.chaseDepth };
 
 const crossing = (m: LegMethod): boolean => m === "across-bay" || m === "through-joists";
 

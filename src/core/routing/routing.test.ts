@@ -263,6 +263,7 @@ describe("old circuits", () => {
         cable: "te-2.5",
         colours: "new" as const,
         fate: "keep" as const,
+        traced: [],
         note: "",
       })),
     });
@@ -304,7 +305,16 @@ describe("old circuits", () => {
       canonical({
         ...base,
         foundCables: [
-          { id: "x", from: first.from, to: first.to, cable: "", colours: "old", fate: "take-out", note: "" },
+          {
+            id: "x",
+            from: first.from,
+            to: first.to,
+            cable: "",
+            colours: "old",
+            fate: "take-out",
+            traced: [],
+            note: "",
+          },
         ],
       }),
     );

@@ -65,7 +65,7 @@ export function holeWords(h: House, o: Hole): HoleWords {
     const [low, high] = l?.along === "x" ? ["south", "north"] : ["west", "east"];
     const from = `the ${o.at < 0 ? low : high} side of joist ${o.in.joist}`;
     return {
-      timber: `noggin${row && l ? `, ${mm(row.at)} from the ${bearingNames(l.along)[0]} edge` : ""}`,
+      timber: `${row?.later ? "noggin to come" : "noggin"}${row && l ? `, ${mm(row.at)} from the ${bearingNames(l.along)[0]} edge` : ""}`,
       of: l?.deck.name ?? o.in.deck ?? "",
       along: `${mm(Math.abs(o.at))} from ${from}`,
       from,

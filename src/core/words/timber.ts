@@ -80,8 +80,12 @@ export const timberWords = {
     inJoist(
       f,
       n,
-      `The edge of the hole is ${mm(measured(f))} from the edge of the timber; a cable needs ${mm(limit(f))} or a steel plate.`,
-      "Fit a steel plate over the hole.",
+      f.case === "covered"
+        ? `A noggin that is fixed later comes ${mm(-measured(f))} over the hole: it would sit on the cables.`
+        : `The edge of the hole is ${mm(measured(f))} from the edge of the timber, or of a noggin fixed later; a cable needs ${mm(limit(f))} or a steel plate.`,
+      f.case === "covered"
+        ? "Move the hole beside the noggin, or take a shallower one."
+        : "Fit a steel plate over the hole.",
     ),
   "timber.notch.zone": (f, n) =>
     inJoist(

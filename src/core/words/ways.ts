@@ -4,7 +4,8 @@ import type { Change } from "../routing/freeing";
 import { LEVEL_CHASE } from "../rules/chases";
 import type { Alternative, Closed, WayParts } from "../routing/why";
 
-const wallName = (h: House, id: string): string => {
+/** A wall by its number and its room. */
+export const wallName = (h: House, id: string): string => {
   const f = h.faces[h.faceOfWall.get(id) ?? -1];
   return f ? `wall ${f.wall.index + 1} of ${f.room.name}` : "the wall";
 };

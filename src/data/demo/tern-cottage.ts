@@ -36,6 +36,8 @@ export function ternCottage(id = "tern-cottage"): Job {
           to: "s17",
           colours: "old",
           fate: "keep",
+          // Traced with the detector from the board up to the ceiling.
+          traced: [{ wall: "hall-w3", from: { u: 3300, v: 1550 }, to: { u: 3300, v: 2325 } }],
           note: "In a white sheath; looks like 2.5, not measured",
         },
         { id: "old-2", from: "s17", to: "s16", colours: "old", fate: "keep" },

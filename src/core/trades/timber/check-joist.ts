@@ -13,6 +13,8 @@ export interface JoistSettings {
   /** How far a hole's centre may lie off the axis, mm. */
   axisTolerance?: number;
   noggin?: number;
+  /** What noggins fixed later take off the top and the bottom edge where a hole is, mm. */
+  takenOff?: (c: Cut & { kind: "hole" }) => { top: number; bottom: number };
   /** Cuts covered by a steel plate, so that the 50 mm to the edge is not needed. */
   plated?: ReadonlySet<string>;
 }
@@ -103,10 +105,14 @@ function checkHole(
         of: { centre: j.depth / 2 },
       }),
     );
-  const edge = Math.min(c.fromTop - (s.noggin ?? 0), j.depth - c.fromTop) - c.diameter / 2;
-  if (!atLeast(edge, timberRules.cableEdge) && !s.plated?.has(c.id))
+  const taken = s.takenOff?.(c) ?? { top: 0, bottom: 0 };
+  const edge = Math.min(c.fromTop - (s.noggin ?? 0) - taken.top, j.depth - c.fromTop - taken.bottom) - c.diameter / 2;
+  // A plate keeps nails off, but nothing helps where the noggin comes to sit on the cables.
+  const covered = Math.max(taken.top, taken.bottom) > 0 && !atLeast(edge, 0);
+  if (covered || (!atLeast(edge, timberRules.cableEdge) && !s.plated?.has(c.id)))
     out.push(
       fact("timber.cable-edge", "cut", c.id, {
+        ...(covered ? { case: "covered" } : {}),
         measured: edge,
         limit: timberRules.cableEdge,
         sense: "least",

@@ -8,6 +8,7 @@ import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
 import { SelectField, TextField } from "../../kit/field";
 import { Thing } from "../../kit/thing";
+import { TracedStretches } from "./traced";
 
 /** Cables found in the house: from where to where, in which colours, kept or taken out; and what follows for the old circuits. */
 export function FoundCables() {
@@ -89,6 +90,7 @@ export function FoundCables() {
               ]}
               onCommit={(fate) => put({ fate })}
             />
+            <TracedStretches cable={f} put={put} />
             <TextField label="Note" required={false} most={200} value={f.note} onCommit={(note) => put({ note })} />
           </Thing>
         );

@@ -3,6 +3,7 @@ import { bounds } from "../../../../core/base/polygon";
 import type { Deck } from "../../../../core/job/model";
 import { say } from "../../../job/edits";
 import { Button } from "../../../kit/button";
+import { SelectField } from "../../../kit/field";
 import { Measures } from "../../../kit/measures";
 
 /** Rows of noggins between the joists of a deck. */
@@ -16,9 +17,25 @@ export function Noggins({ deck, put }: { deck: Deck; put: (n: Deck["noggins"]) =
             of={n}
             rows={[
               { key: "at", label: "Along the joists", name: `noggin ${i + 1}`, min: 0 },
-              { key: "depth", label: "Depth from top", min: 10, max: 600 },
+              { key: "depth", label: n.edge === "top" ? "Depth from top" : "Depth from bottom", min: 10, max: 600 },
             ]}
             put={(next) => put(deck.noggins.map((x, k) => (k === i ? { ...x, ...next } : x)))}
+          />
+          <SelectField
+            label="When"
+            value={n.later ? (n.edge === "top" ? "top" : "bottom") : "there"}
+            options={[
+              { value: "there", name: "there now" },
+              { value: "top", name: "fixed later, at the top edge" },
+              { value: "bottom", name: "fixed later, at the bottom edge" },
+            ]}
+            onCommit={(w) =>
+              put(
+                deck.noggins.map((x, k) =>
+                  k === i ? { ...x, later: w !== "there", edge: w === "bottom" ? "bottom" : "top" } : x,
+                ),
+              )
+            }
           />
           <Button look="quiet" onClick={() => say(put(deck.noggins.filter((_, k) => k !== i)))}>
             Remove
@@ -30,7 +47,12 @@ export function Noggins({ deck, put }: { deck: Deck; put: (n: Deck["noggins"]) =
           onClick={() => {
             const b = bounds(deck.outline);
             const long = deck.joists.direction === "east-west" ? b.x1 - b.x0 : b.y1 - b.y0;
-            say(put([...deck.noggins, { at: Math.round(long / 2), depth: Math.min(75, deck.joists.depth) }]));
+            say(
+              put([
+                ...deck.noggins,
+                { at: Math.round(long / 2), depth: Math.min(75, deck.joists.depth), edge: "top", later: false },
+              ]),
+            );
           }}
         >
           Add a row of noggins

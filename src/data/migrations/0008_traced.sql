@@ -1,0 +1,1 @@
+ALTER TABLE "found_cables" ADD COLUMN "traced" jsonb DEFAULT '[]'::jsonb NOT NULL;
