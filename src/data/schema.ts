@@ -21,6 +21,7 @@ import type {
   Point,
   Room,
   Settings,
+  Supply,
   Wall,
 } from "../core/job/model";
 
@@ -31,6 +32,7 @@ export const jobs = pgTable("jobs", {
   name: text("name").notNull(),
   address: text("address").notNull(),
   dwelling: jsonb("dwelling").$type<Dwelling>().notNull(),
+  supply: jsonb("supply").$type<Partial<Supply>>().notNull().default({}),
   settings: jsonb("settings").$type<Settings>().notNull(),
   /** Grows by one with every stored patch. */
   version: integer("version").notNull().default(1),
@@ -85,6 +87,7 @@ export const walls = pgTable(
     build: text("build").notNull(),
     thickness: doublePrecision("thickness").notNull(),
     insulated: boolean("insulated").notNull(),
+    againstBoard: boolean("against_board").notNull().default(false),
     backing: text("backing").notNull(),
     leaf: doublePrecision("leaf"),
     studs: jsonb("studs").$type<Wall["studs"]>(),

@@ -8,8 +8,9 @@ import {
   flatRatings,
   groupingFactors,
   insulationFactors,
-  loopLimits,
+  loopLimit,
   methodNames,
+  printedDevices,
   typicalZe,
 } from "../rules/ratings";
 import { cookerDiversity } from "../trades/circuits/cooker";
@@ -282,7 +283,7 @@ const fixed: readonly BookTable[] = [
     source: "BS 7671:2018+A2:2022 Table 41.3",
     caution: "Measured cold values compare with 80 % of these; do not take both off.",
     columns: ["A", "type B", "type C"],
-    rows: bySection(loopLimits).map((s) => [s, loopLimits[s]!, loopLimits[s]! / 2]),
+    rows: printedDevices.map((a) => [a, loopLimit("B", a), loopLimit("C", a)]),
   },
   {
     id: "ze",

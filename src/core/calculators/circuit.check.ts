@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { checkCircuit, circuitFault } from "../trades/circuits/check-circuit";
-import { armourMethods, flatMethods, groupings } from "../rules/ratings";
+import { armourMethods, earthings, flatMethods, groupings } from "../rules/ratings";
 import { drawLines } from "../drawings/line-drawings";
 import type { Catalogue } from "../rules/catalogue";
 import { cableOf } from "../rules/catalogue";
@@ -49,9 +49,25 @@ export default calculator({
       .max(200)
       .meta({ title: "Legs" }),
     supply: z
-      .strictObject({ ze: f.number("Ze", "Ω", 0, 1000) })
+      .strictObject({
+        ze: f.number("Ze", "Ω", 0, 2000).optional(),
+        earthing: f.choice("Earthing", earthings).optional(),
+        rcd: f.number("RCD", "mA", 10, 500).optional(),
+      })
       .meta({ title: "Supply" })
       .optional(),
+    spurs: z
+      .array(
+        z.strictObject({
+          at: f.whole("After leg", 0, 199),
+          length: f.size("Length"),
+          method: f.choice("Method", methods),
+          grouped: f.whole("Circuits grouped", 1, 20).default(1),
+        }),
+      )
+      .max(60)
+      .default([])
+      .meta({ title: "Spurs" }),
     accessories: z
       .union([z.literal(70), z.literal(90)])
       .default(70)
@@ -65,6 +81,7 @@ export default calculator({
     zs: z.number(),
     maxZs: z.number().nullable(),
     drop: z.object({ volts: z.number(), percent: z.number(), limit: z.number() }),
+    spurs: z.array(z.object({ zs: z.number(), drop: z.object({ volts: z.number(), percent: z.number() }) })),
     findings: f.findings,
   }),
   first: {
@@ -80,7 +97,23 @@ export default calculator({
     supply: { ze: 0.35 },
   },
   run: (i, catalogue) => {
-    const input = { ...i, cable: cable(i.cable, catalogue), ze: i.supply?.ze ?? null };
+    const late = i.spurs.findIndex((s) => s.at >= i.legs.length);
+    if (late >= 0)
+      throw new InputFault(
+        `spurs.${late}.at`,
+        `got ${i.spurs[late]!.at}; legs are counted from 0, so it must be at most ${i.legs.length - 1}`,
+      );
+    const input = {
+      ...i,
+      cable: cable(i.cable, catalogue),
+      ze: i.supply?.ze ?? null,
+      earthing: i.supply?.earthing ?? null,
+      rcd: i.supply?.rcd ?? null,
+      spurs: i.spurs.map(({ at, length, method, grouped }) => ({
+        at,
+        legs: [{ length, method, grouped, ambient: i.legs[at]!.ambient, insulated: 0 }],
+      })),
+    };
     const fault = circuitFault(input);
     if (fault) throw new InputFault(fault.path, fault.message);
     return checkCircuit(input);

@@ -59,6 +59,8 @@ export const wallSchema = z.strictObject({
   build: z.enum(wallBuilds).default("masonry"),
   thickness: z.number().min(20).max(2000).default(100),
   insulated: z.boolean().default(false),
+  /** Of an insulated stud wall: cables are fixed against the board, and do not hang free in the insulation. */
+  againstBoard: z.boolean().default(false),
   backing: z.enum(["outside", "room", "party"]).default("room"),
   foilBacked: z.boolean().default(false),
   /** Cavity wall: thickness of the leaf on this side, mm; null where the wall is solid. A chase goes by it. */

@@ -2,7 +2,7 @@ import { z } from "zod";
 import { storeySchema, roomSchema, wallSchema, openingSchema, fixtureSchema, deckSchema } from "./building";
 import { foundCableSchema, foundTrunkingSchema, forbiddenSchema, photoSchema, traceSchema, drumSchema } from "./found";
 import { idSchema, name } from "./measures";
-import { settingsSchema, dwellingSchema } from "./settings";
+import { settingsSchema, dwellingSchema, supplySchema } from "./settings";
 import { pointSchema, circuitSchema, pinSchema } from "./wiring";
 
 export * from "./building";
@@ -16,6 +16,7 @@ export const jobSchema = z.strictObject({
   name,
   address: z.string().trim().max(200).default(""),
   dwelling: dwellingSchema.prefault({}),
+  supply: supplySchema.prefault({}),
   settings: settingsSchema.prefault({}),
   storeys: z.array(storeySchema).max(8),
   rooms: z.array(roomSchema).max(200),

@@ -1,11 +1,21 @@
 import { z } from "zod";
-import { type Collection, type Job, byId, collectionNames, collections, dwellingSchema, settingsSchema } from "./model";
+import {
+  type Collection,
+  type Job,
+  byId,
+  collectionNames,
+  collections,
+  dwellingSchema,
+  settingsSchema,
+  supplySchema,
+} from "./model";
 
 /** Heads of a job that are edited whole. */
 const headSchemas = {
   name: z.string().trim().min(1).max(80),
   address: z.string().trim().max(200),
   dwelling: dwellingSchema,
+  supply: supplySchema,
   settings: settingsSchema,
 } as const;
 export type Head = keyof typeof headSchemas;

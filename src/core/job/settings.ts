@@ -48,5 +48,27 @@ export const dwellingSchema = z.strictObject({
   occupied: z.boolean().default(false),
 });
 
+/** Services that are bonded where they come in. */
+export const services = ["water", "gas", "oil", "steelwork", "other"] as const;
+/** What comes in at the origin. Null: not looked at, or not there. */
+export const supplySchema = z.strictObject({
+  earthing: z.enum(["TN-C-S", "TN-S", "TT"]).nullable().default(null),
+  /** Measured external loop impedance, Ω; of TT with the electrode. */
+  ze: z.number().min(0.01).max(2000).nullable().default(null),
+  /** Trip current of an RCD for the whole installation, mA. */
+  rcd: z
+    .union([z.literal(30), z.literal(100), z.literal(300)])
+    .nullable()
+    .default(null),
+  /** Main switch, A. */
+  mainSwitch: z.number().min(20).max(200).nullable().default(null),
+  /** Main bonding: section, mm², and whether it was seen or is only said to be there. */
+  bonding: z
+    .array(z.strictObject({ service: z.enum(services), csa: z.number().min(1).max(70), seen: z.boolean() }))
+    .max(12)
+    .default([]),
+});
+export type Supply = z.infer<typeof supplySchema>;
+
 export type Settings = z.infer<typeof settingsSchema>;
 export type Dwelling = z.infer<typeof dwellingSchema>;

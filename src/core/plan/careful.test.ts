@@ -25,7 +25,9 @@ const careless = (job: Job): string[] => {
     h,
     runs.map((r) => ({ ...r, pathLength: runLength(r.legs) })),
     holesOf(h, runs),
-  ).map((f) => f.rule);
+  )
+    .filter((f) => f.severity === "stop")
+    .map((f) => f.rule);
 };
 const ratings = (p: Plan): string[] => p.facts.filter((f) => f.case === "laid").map((f) => f.rule);
 const laid = (p: Plan): number => p.runs.length;

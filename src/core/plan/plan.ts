@@ -1,5 +1,6 @@
 import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { laidRatings } from "../trades/circuits/laid-rating";
+import { supplyFacts } from "../trades/circuits/supply-facts";
 import { drawFacts, foundFacts } from "../trades/circuits/found";
 import { type House, layHouse } from "../house/house";
 import type { HeldRun } from "../laid/held";
@@ -101,6 +102,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...servingFacts(h),
     ...notifyFacts(h),
     ...circuitFacts(h.job, h.catalogue),
+    ...supplyFacts(h.job),
     ...laidRatings(h, runs, holes),
     ...foundFacts(h.job),
     ...drawFacts(h.job, runs),

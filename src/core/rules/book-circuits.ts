@@ -14,6 +14,15 @@ export const circuitRules = {
     source: `${BS7671} 514.14.1`,
     why: "A black core may be neutral or line, and a white sheath proves nothing about its type.",
   },
+  "supply.bonding": {
+    title: "Main bonding",
+    text: "Each service that comes in is bonded to the main earth terminal, with 10 mm² of copper where the earth is the supply's neutral, else with 6, and the bond is seen at both ends.",
+    limit: "10 mm² TN-C-S, 6 mm² TN-S and TT",
+    caution: "A broken neutral outside can make a small bond glow: ask the distributor where in doubt.",
+    severity: "warn",
+    source: `${BS7671} 544.1.1, Table 54.8`,
+    why: "New circuits rest on earthing and bonding that are there; what is too small is put right before they are alive.",
+  },
   "found.unknown": {
     title: "Cable not identified",
     text: "A cable that is kept is made out before anything is joined to it: its size, its two ends, its circuit.",
@@ -100,10 +109,10 @@ export const circuitRules = {
   },
   "circuit.loop": {
     title: "Zs too high",
-    text: "The loop impedance, with the conductors warm, is at most what opens the device in time.",
-    limit: "Ze + (R1 + R2) × 1.2 ≤ table value",
+    text: "The loop impedance at the worst place, with the conductors warm, is at most what opens the device in time; with an electrode (TT), what trips the RCD, which is then relied on.",
+    limit: "Ze + (R1 + R2) × 1.2 ≤ 218.5 / (5 × In), type C 10 × In; TT 50 V / RCD",
     severity: "stop",
-    source: `${BS7671} 411.4.4, Table 41.3`,
+    source: `${BS7671} 411.4.4, 411.5.3, Tables 41.3 and 41.5`,
     why: "A fault must draw enough current to open the device within 0.4 s. Cold measured values compare with 80 % of the table instead; never take both off.",
   },
   "circuit.spur.source": {
@@ -121,14 +130,6 @@ export const circuitRules = {
     severity: "warn",
     source: `${GUIDE}, Appendix 15`,
     why: "A larger area brings more load than one device is meant for.",
-  },
-  "circuit.mcb-table": {
-    title: "No maximum Zs held; not checked",
-    text: "The table of loop impedance has no row for this rating.",
-    limit: "6 to 50 A",
-    severity: "warn",
-    source: `${BS7671} Table 41.3`,
-    why: "Ask the maker of the device for its largest loop impedance.",
   },
   "test.ring": {
     title: "Ring readings",

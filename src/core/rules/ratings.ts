@@ -138,20 +138,32 @@ export const insulationFactors: readonly (readonly [length: number, factor: numb
   [500, 0.5],
 ];
 
-/** Largest loop impedance for 0.4 s, Ω, type B; type C has half. Source: BS 7671:2018+A2:2022 Table 41.3, Cmin 0.95. */
-export const loopLimits: Readonly<Record<string, number>> = {
-  "6": 7.28,
-  "10": 4.37,
-  "16": 2.73,
-  "20": 2.19,
-  "25": 1.75,
-  "32": 1.37,
-  "40": 1.09,
-  "50": 0.87,
-};
+/** What every leg of a ring on a 30 or 32 A device carries at least, A. Source: BS 7671:2018+A2:2022 433.1.204. */
+export const RING_LEG = 20;
 
-/** Typical largest external loop impedance, Ω. */
-export const typicalZe = { "TN-C-S": 0.35, "TN-S": 0.8 } as const;
+/** Times its rating at which a device opens at once. Source: BS EN 60898. */
+const OPENS_AT = { B: 5, C: 10 } as const;
+/** Nominal voltage with the least that the supply may sink to, Cmin 0.95, V. */
+const LEAST_VOLTAGE = 218.5;
+/** Ratings of circuit-breakers that are printed, A. Any other is worked out alike. */
+export const printedDevices = [3, 6, 10, 16, 20, 25, 32, 40, 45, 50, 63] as const;
+
+/** Largest loop impedance for 0.4 s, Ω to two places, for a circuit-breaker of any rating, A. Source: BS 7671:2018+A2:2022 Table 41.3. */
+export const loopLimit = (curve: "B" | "C", rating: number): number =>
+  Math.round((100 * LEAST_VOLTAGE) / (OPENS_AT[curve] * rating)) / 100;
+
+/**
+ * Largest loop impedance where an RCD serves for fault protection, Ω: 50 V over its trip current, mA.
+ * Source: BS 7671:2018+A2:2022 Table 41.5.
+ */
+export const rcdLoopLimit = (trip: number): number => Math.round(50_000 / trip);
+
+export const earthings = ["TN-C-S", "TN-S", "TT"] as const;
+export type Earthing = (typeof earthings)[number];
+/** Largest external loop impedance to reckon with where it was not measured, Ω; of TT the electrode at its most. Typical. */
+export const typicalZe: Readonly<Record<Earthing, number>> = { "TN-C-S": 0.35, "TN-S": 0.8, TT: 200 };
+/** An electrode of more than this may not stay so, Ω. Source: BS 7671:2018+A2:2022 Table 41.5, note. */
+export const ELECTRODE_MOST = 200;
 
 /** Factor for n circuits together: between rows the next larger number counts, beyond the last row its value. */
 export function groupingFactor(circuits: number, how: (typeof groupings)[number] = "bunched"): number {

@@ -15,7 +15,9 @@ import {
   flatRatings,
   groupingFactor,
   insulationFactor,
-  loopLimits,
+  loopLimit,
+  ELECTRODE_MOST,
+  rcdLoopLimit,
   typicalZe,
 } from "./ratings";
 import { conductorResistance } from "./resistance";
@@ -225,18 +227,12 @@ describe("ratings (BS 7671:2018+A2:2022 Appendix 4)", () => {
     expect(insulationFactor(450)).toBeCloseTo(0.505, 9);
   });
   it("Zs, conductors and supply", () => {
-    expect(loopLimits).toEqual({
-      "6": 7.28,
-      "10": 4.37,
-      "16": 2.73,
-      "20": 2.19,
-      "25": 1.75,
-      "32": 1.37,
-      "40": 1.09,
-      "50": 0.87,
-    });
-    // 218.5 / (5 × In), from which the table is rounded.
-    for (const [a, z] of Object.entries(loopLimits)) expect(Math.abs(218.5 / (5 * Number(a)) - z)).toBeLessThan(0.006);
+    // 218.5 / (5 × In) for type B, / (10 × In) for type C, to two places: C is not half of the rounded B.
+    const b = [14.57, 7.28, 4.37, 2.73, 2.19, 1.75, 1.37, 1.09, 0.97, 0.87, 0.69];
+    const c = [7.28, 3.64, 2.19, 1.37, 1.09, 0.87, 0.68, 0.55, 0.49, 0.44, 0.35];
+    expect([3, 6, 10, 16, 20, 25, 32, 40, 45, 50, 63].map((a) => loopLimit("B", a))).toEqual(b);
+    expect([3, 6, 10, 16, 20, 25, 32, 40, 45, 50, 63].map((a) => loopLimit("C", a))).toEqual(c);
+    expect([30, 100, 300].map(rcdLoopLimit)).toEqual([1667, 500, 167]);
     expect(conductorResistance).toEqual({
       "1": 18.1,
       "1.5": 12.1,
@@ -247,7 +243,8 @@ describe("ratings (BS 7671:2018+A2:2022 Appendix 4)", () => {
       "16": 1.15,
       "25": 0.727,
     });
-    expect(typicalZe).toEqual({ "TN-C-S": 0.35, "TN-S": 0.8 });
+    expect(typicalZe).toEqual({ "TN-C-S": 0.35, "TN-S": 0.8, TT: 200 });
+    expect(ELECTRODE_MOST).toBe(200);
   });
 });
 

@@ -6,7 +6,8 @@ import { type Names, type Say, type Said, and, flag, leg, limit, list, measured,
 const c = (f: Fact, n: Names): string => n.circuit(f.subject.id);
 /** "C1 as laid: " before a sentence about a circuit of the plan. */
 const laid = (f: Fact, n: Names, message: string): string =>
-  f.case === "laid" ? `${c(f, n)} as laid: ${message}` : message;
+  f.case === "laid" || f.of?.laid === 1 ? `${c(f, n)} as laid: ${message}` : message;
+const service = (f: Fact): string => (txt(f, "service") === "other" ? "other service" : `${txt(f, "service")} service`);
 const worst = (f: Fact, n: Names): string =>
   f.where?.run !== undefined ? leg(f, n) : `Leg ${(f.where?.leg ?? 0) + 1}`;
 const way = (f: Fact, n: Names): Pick<Said, "remedy"> =>
@@ -78,6 +79,18 @@ export const circuitWords = {
     ),
     remedy: "Use larger cable, a smaller device, or another way to run it.",
   }),
+  "supply.bonding": (f) =>
+    f.case === "unseen"
+      ? {
+          message: `The bond of the ${service(f)} was not seen at both ends.`,
+          remedy: "Look where it comes in and at the main earth terminal; test it from end to end.",
+        }
+      : {
+          message: `The ${service(f)} is bonded with ${figure(measured(f))} mm²; ${
+            txt(f, "earthing") === "unknown" ? "with an earthing that is not known" : `with ${txt(f, "earthing")}`
+          } it takes ${figure(limit(f))} or more.`,
+          remedy: "Lay a larger bond before the new circuits are made alive.",
+        },
   "circuit.min-csa": (f, n) => ({
     message: f.fix ? `${c(f, n)} is wired in ${measured(f)} mm².` : `Wired in ${measured(f)} mm².`,
     remedy: f.fix ? `Use ${limit(f)} mm²` : `Use ${limit(f)} mm² or more.`,
@@ -97,17 +110,57 @@ export const circuitWords = {
   "circuit.loop": (f, n) =>
     f.case === "ze-taken"
       ? {
-          message: `The supply's Ze is not given; ${num(f, "ze")} Ω is taken. Measure it.`,
-          remedy: "Enter the measured Ze.",
+          message: `The supply's Ze is not given; ${num(f, "ze")} Ω is taken${
+            txt(f, "earthing") === "unknown"
+              ? ", the most that is usual"
+              : `, the most that is usual with ${txt(f, "earthing")}`
+          }. Measure it.`,
+          remedy: "Enter the measured Ze under Survey, supply.",
         }
-      : {
-          message: laid(f, n, `Zs ${figure(measured(f))} Ω hot; ${txt(f, "device")} allows ${figure(limit(f))}.`),
-          remedy: "Use larger cable, a shorter way, or ask about an RCD for fault protection.",
-        },
-  "circuit.mcb-table": (f, n) => ({
-    message: laid(f, n, `No maximum Zs is held for a ${figure(measured(f))} A device; not checked.`),
-    remedy: "Ask the maker of the device.",
-  }),
+      : f.case === "tt-without"
+        ? {
+            message: laid(
+              f,
+              n,
+              `The earth is an electrode (TT) and no RCD protects the circuit: at ${figure(measured(f))} Ω no circuit-breaker opens in time.`,
+            ),
+            remedy: "Put it on a 30 mA RCD.",
+          }
+        : f.case === "by-rcd"
+          ? {
+              message: laid(
+                f,
+                n,
+                `Zs ${figure(measured(f))} Ω; with an electrode the ${num(f, "trip")} mA RCD allows ${figure(limit(f))}.`,
+              ),
+              remedy: "A better electrode, or an RCD that trips at less.",
+            }
+          : f.case === "rcd-relied"
+            ? {
+                message: laid(
+                  f,
+                  n,
+                  `The earth is an electrode (TT): at ${figure(measured(f))} Ω only the ${num(f, "trip")} mA RCD opens on a fault to earth; it allows ${figure(limit(f))}.`,
+                ),
+                remedy: "Test the RCD and the electrode; press the test button twice a year.",
+              }
+            : f.case === "electrode"
+              ? {
+                  message: laid(
+                    f,
+                    n,
+                    `The electrode has ${figure(measured(f))} Ω; above ${figure(limit(f))} it may not stay so in dry ground.`,
+                  ),
+                  remedy: "Drive it deeper, or add another.",
+                }
+              : {
+                  message: laid(
+                    f,
+                    n,
+                    `Zs ${figure(measured(f))} Ω hot; ${txt(f, "device")} allows ${figure(limit(f))}.`,
+                  ),
+                  remedy: "Use larger cable, a shorter way, or ask about an RCD for fault protection.",
+                },
   "circuit.spur": (f, n) => {
     switch (f.case) {
       case "outlets":

@@ -16,6 +16,16 @@ export function ternCottage(id = "tern-cottage"): Job {
       name: "Tern Cottage",
       address: "Made-up demo: stone end-terrace with a glaze room",
       dwelling: { country: "england", newDwelling: false, occupied: true },
+      // An old supply: earth from the sheath, loop as measured, a gas bond that nobody has seen at its far end.
+      supply: {
+        earthing: "TN-S",
+        ze: 0.52,
+        mainSwitch: 63,
+        bonding: [
+          { service: "water", csa: 10, seen: true },
+          { service: "gas", csa: 6, seen: false },
+        ],
+      },
       storeys: [
         { id: "ground", name: "Ground floor", level: 0, height: 2400 },
         { id: "first", name: "First floor", level: FIRST, height: 2300 },

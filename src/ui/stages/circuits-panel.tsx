@@ -15,6 +15,7 @@ import { useAsked } from "../job/use-asked";
 import { addCircuit, removeCircuit, say, setCircuit } from "../job/edits";
 import { change, edit, useDesk, usePlan } from "../job/store";
 import { Button } from "../kit/button";
+import { AsLaid } from "./as-laid";
 import { NumberField, SelectField, TextField } from "../kit/field";
 
 export const kindWords: Record<Circuit["kind"], string> = {
@@ -202,6 +203,7 @@ function CircuitForm({ c }: { c: Circuit }) {
       {c.state === "new" && (c.kind === "ring" || c.kind === "radial") && c.points.length > 2 ? (
         <RingOrRadials circuit={c.id} />
       ) : null}
+      <AsLaid circuit={c.id} />
       <p className="text-[13px]">
         <span className="text-soft">Laid: </span>
         {order.length ? order.map((r) => `${label(r.from)}–${label(r.to)}`).join(", ") : "nothing yet"}

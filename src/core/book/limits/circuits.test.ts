@@ -1,3 +1,4 @@
+import { supplyFacts } from "../../trades/circuits/supply-facts";
 import { makePlan } from "../../plan/plan";
 import { drawFacts } from "../../trades/circuits/found";
 import { checkSpurs } from "../../trades/circuits/spurs";
@@ -15,6 +16,9 @@ import {
   ringReads,
   socket,
 } from "./by-hand.fixture";
+
+const bonded = (earthing: string | null, csa: number, seen = true) =>
+  supplyFacts(house({ supply: { earthing, bonding: [{ service: "gas", csa, seen }] } }));
 
 judgeLimits("circuits", {
   "circuit.board": {
@@ -75,13 +79,9 @@ judgeLimits("circuits", {
       limit: 2.19,
     }),
   },
-  "circuit.mcb-table": {
-    allowed: () => design({ device: { curve: "B", rating: 16 }, designCurrent: 10 }),
-    broken: () => ({
-      facts: design({ device: { curve: "B", rating: 15 }, designCurrent: 10 }),
-      severity: "warn",
-      measured: 15,
-    }),
+  "supply.bonding": {
+    allowed: () => [...bonded("TN-C-S", 10), ...bonded("TN-S", 6), ...bonded("TT", 6), ...bonded(null, 10)],
+    broken: () => ({ facts: bonded("TN-C-S", 9.9), severity: "warn", measured: 9.9, limit: 10 }),
   },
   "circuit.min-csa": {
     allowed: () => circuits({ kind: "ring", device: { rating: 32 } }),

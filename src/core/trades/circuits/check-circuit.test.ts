@@ -36,8 +36,10 @@ describe("one circuit worked by hand", () => {
     expect(r.drop.volts).toBeCloseTo((voltDrop(cableOf("te-2.5")!)! * 32 * 5) / 1000, 9);
     expect(r.zs).toBeCloseTo(0.35 + 5 * 0.01951 * 1.2, 6);
   });
-  it("type C has half the loop of type B", () =>
-    expect(checkCircuit(input({ device: { curve: "C", rating: 20 } })).maxZs).toBe(2.19 / 2));
+  it("type C opens at ten times its rating, type B at five: 218.5 over it", () => {
+    const most = (curve: "B" | "C", rating: number) => checkCircuit(input({ device: { curve, rating } })).maxZs;
+    expect([most("C", 20), most("C", 32), most("B", 3), most("B", 45)]).toEqual([1.09, 0.68, 14.57, 0.97]);
+  });
   it("the worst leg decides, whichever it is", () => {
     const bad = { ...leg, method: "101" as const };
     expect(checkCircuit(input({ legs: [leg, bad, leg] }))).toMatchObject({ worstLeg: 1 });
@@ -101,9 +103,77 @@ describe("what is told of a circuit", () => {
     expect(told({ ...lights, legs: [{ ...leg, length: 32_000 }] })).toMatchObject([["circuit.drop", "", 3.061, 3]]);
     expect(told({ ze: 1.8 })).toMatchObject([["circuit.loop", "", 2.268, 2.19]]);
     expect(told({ ze: null })).toEqual([["circuit.loop", "ze-taken", 0, undefined]]);
-    expect(told({ device: { curve: "B", rating: 63 }, designCurrent: 10 }).map((f) => f[0])).toContain(
-      "circuit.mcb-table",
+  });
+});
+
+describe("spurs", () => {
+  const ring = (more: Partial<CircuitInput>) =>
+    input({ kind: "ring", device: { curve: "B", rating: 32 }, designCurrent: 32, ze: 0.8, ...more });
+  // A ring of 43.6 m with a spur of 16.2 m from half way round. Hot, 19.51 mΩ/m × 1.2.
+  const half = { ...leg, length: 21_800 };
+  const spur = (length: number, at = 0, more: object = {}) => ({ at, legs: [{ ...leg, length, ...more }] });
+  it("have the loop of the ring at their joint and their own length, never a share of the sum", () => {
+    const r = checkCircuit(ring({ legs: [half, half], spurs: [spur(16_200)] }));
+    expect(r.zs).toBeCloseTo(0.8 + (43.6 / 4 + 16.2) * 0.01951 * 1.2, 9);
+    expect(r.zs).toBeCloseTo(1.434, 3);
+    expect(r.spurs).toHaveLength(1);
+    expect(r.spurs[0]!.zs).toBe(r.zs);
+    expect(r.facts.map((f) => [f.rule, f.limit])).toEqual([
+      ["circuit.drop", 5],
+      ["circuit.loop", 1.37],
+    ]);
+    // The ring alone: 0.8 + 10.9 m of it.
+    expect(checkCircuit(ring({ legs: [half, half] })).zs).toBeCloseTo(1.0552, 4);
+  });
+  it("nearer the board start lower: x(L − x)/L of the ring", () => {
+    const [quarter, rest] = [
+      { ...leg, length: 10_900 },
+      { ...leg, length: 32_700 },
+    ];
+    const r = checkCircuit(ring({ legs: [quarter, rest], spurs: [spur(2_000), spur(2_000, -1)] }));
+    expect(r.spurs[0]!.zs).toBeCloseTo(0.8 + ((10.9 * 32.7) / 43.6 + 2) * 0.01951 * 1.2, 9);
+    expect(r.spurs[1]!.zs).toBeCloseTo(0.8 + 2 * 0.01951 * 1.2, 9);
+    expect(r.zs).toBeCloseTo(0.8 + 10.9 * 0.01951 * 1.2, 9);
+  });
+  it("drop what the ring drops there, and one outlet's 20 A along their own length", () => {
+    const r = checkCircuit(ring({ legs: [half, half], spurs: [spur(16_200)] }));
+    expect(r.drop.volts).toBeCloseTo((18 * (32 * 10.9 + 20 * 16.2)) / 1000, 9);
+    const radial = checkCircuit(input({ legs: [leg, leg], spurs: [spur(5_000)] }));
+    expect(radial.spurs[0]!.drop.volts).toBeCloseTo((18 * 16 * 25) / 1000, 9);
+    expect(radial.drop.volts).toBeCloseTo((18 * 16 * 40) / 1000, 9);
+  });
+  it("carry what they carry: the worst leg may be one of theirs", () => {
+    const r = checkCircuit(
+      ring({ legs: [half, half], ze: 0.35, spurs: [spur(1_000), spur(1_000, 1, { method: "103" })] }),
     );
+    expect([r.iz, r.worstLeg]).toEqual([13.5, 3]);
+    expect(r.facts.map((f) => f.rule)).toEqual(["circuit.ring"]);
+    expect(circuitFault(ring({ legs: [half], spurs: [spur(1_000, 0, { ambient: 70 })] }))).toMatchObject({
+      path: "legs.1.ambient",
+    });
+  });
+});
+
+describe("the supply", () => {
+  const loop = (more: Partial<CircuitInput>) =>
+    checkCircuit(input(more)).facts.map((f) => [f.case ?? "", f.severity, f.limit, f.of?.ze, f.of?.earthing]);
+  it("not measured is taken at the most that is usual for its earthing, and that is said", () => {
+    expect(loop({ ze: null })).toEqual([["ze-taken", "note", undefined, 0.8, "unknown"]]);
+    expect(loop({ ze: null, earthing: "TN-C-S" })).toEqual([["ze-taken", "note", undefined, 0.35, "TN-C-S"]]);
+    expect(checkCircuit(input({ ze: null, earthing: "TN-C-S" })).zs).toBeCloseTo(0.35 + 20 * 0.01951 * 1.2, 9);
+    expect(checkCircuit(input({ ze: 0.21, earthing: "TN-C-S" })).zs).toBeCloseTo(0.21 + 20 * 0.01951 * 1.2, 9);
+  });
+  it("with an electrode goes by the RCD: 50 V over what trips it, relied on and said so; without one it is a stop", () => {
+    const tt = { earthing: "TT" as const, ze: 80 };
+    expect(loop({ ...tt, rcd: 30 })).toEqual([["rcd-relied", "warn", 1667, undefined, undefined]]);
+    expect(loop({ ...tt, rcd: 300 })).toEqual([["rcd-relied", "warn", 167, undefined, undefined]]);
+    expect(loop({ ...tt, ze: 190, rcd: 300 })).toEqual([["by-rcd", "stop", 167, undefined, undefined]]);
+    expect(loop({ ...tt, ze: 200.1, rcd: 30 }).map((f) => f.slice(0, 3))).toEqual([
+      ["rcd-relied", "warn", 1667],
+      ["electrode", "warn", 200],
+    ]);
+    expect(loop(tt)).toEqual([["tt-without", "stop", undefined, undefined, undefined]]);
+    expect(checkCircuit(input(tt)).maxZs).toBeNull();
   });
 });
 

@@ -15,7 +15,11 @@ import {
   groupingFactor,
   type groupings,
   insulationFactor,
-  loopLimits,
+  ELECTRODE_MOST,
+  RING_LEG,
+  type Earthing,
+  loopLimit,
+  rcdLoopLimit,
   typicalZe,
 } from "../../rules/ratings";
 
@@ -38,8 +42,14 @@ export interface CircuitInput {
   cable: Cable;
   designCurrent: number;
   legs: readonly CircuitLeg[];
+  /** What leaves the legs after the leg by that number, from 0: spurs of a ring, branches of a radial; −1 right at the board. */
+  spurs?: readonly { at: number; legs: readonly CircuitLeg[] }[];
   /** External loop impedance, Ω; null when not known. */
   ze: number | null;
+  /** How the installation is earthed; null or left out when not known: then it is taken as TN-S. */
+  earthing?: Earthing | null;
+  /** Trip current of the RCD that protects the circuit, mA; null or left out without one. */
+  rcd?: number | null;
   /** Temperature the accessories stand, °C: armoured cable on 70 °C accessories is rated as 70 °C cable. */
   accessories?: 70 | 90;
   /** What serves as protective conductor of an armoured cable. */
@@ -50,10 +60,16 @@ export interface CircuitInput {
 export interface CircuitResult {
   /** What the worst leg carries, A. */
   iz: number;
+  /** Its number; those of the spurs follow on the legs. */
   worstLeg: number;
+  /** At the worst place, hot, Ω. */
   zs: number;
+  /** What opens the protection in time, Ω; of TT by its RCD, null without one. */
   maxZs: number | null;
+  /** At the worst place. */
   drop: { volts: number; percent: number; limit: number };
+  /** At the end of each spur. */
+  spurs: { zs: number; drop: { volts: number; percent: number } }[];
   facts: Fact[];
 }
 
@@ -91,7 +107,7 @@ export function loopResistance(cable: Cable, earth: "armour" | "core" | "both" =
 /** What is missing from the tables for this input: the field and the words; null when all can be looked up. */
 export function circuitFault(i: CircuitInput): { path: string; message: string } | null {
   const hot = i.cable.family === "armoured" && i.accessories === 90 ? 90 : 70;
-  for (const [n, l] of i.legs.entries()) {
+  for (const [n, l] of [...i.legs, ...(i.spurs ?? []).flatMap((s) => s.legs)].entries()) {
     if (tableCurrent(i.cable, l.method, i.accessories) === null) {
       const methods: readonly string[] = i.cable.family === "armoured" ? armourMethods : flatMethods;
       return {
@@ -116,26 +132,58 @@ export function circuitFault(i: CircuitInput): { path: string; message: string }
   return null;
 }
 
+/** A single or twin outlet draws no more than this, A. Source: on-site working practice. */
+const OUTLET = 20;
+
 /**
- * The design checks of one circuit: load, device, current-carrying capacity of the worst leg, volt drop, fault loop. Radials
- * take all load at the far end; rings half way round, which is mV × length × current / 4. Lengths mm.
- * Source: BS 7671:2018+A2:2022 433, 525, 411, Appendix 4. Call `circuitFault` first; throws when a table lacks a value.
+ * What counts of the way to a place of a circuit, m: on a ring both ways round lie side by side, and the worst is half way round, a
+ * quarter of the whole; on the others it is the way itself.
+ */
+const counted = (kind: CircuitKind, x: number, whole: number): number =>
+  kind !== "ring" ? x : whole > 0 ? (x * (whole - x)) / whole : 0;
+
+/**
+ * Loop and drop at a place of a circuit: so far along its legs, and so far along a spur of its own from there, m. A spur's are those of
+ * the circuit at its joint plus its own length, never a share of the sum. All load is taken at the far end, of a ring half way round;
+ * a spur of a ring carries no more than one outlet draws. Source: BS 7671:2018+A2:2022 411.4, 525, Appendix 4.
+ */
+export function atPlace(
+  i: CircuitInput,
+  x: number,
+  spur = 0,
+): { zs: number; drop: { volts: number; percent: number } } {
+  const whole = i.legs.reduce((s, l) => s + l.length, 0) / 1000;
+  const far = counted(i.kind, x, whole);
+  const onSpur = i.kind === "ring" ? Math.min(i.designCurrent, OUTLET) : i.designCurrent;
+  const volts = (voltDrop(i.cable, i.accessories)! * (i.designCurrent * far + onSpur * spur)) / 1000;
+  const zs = externalLoop(i) + loopResistance(i.cable, i.earth)! * (far + spur) * WARM;
+  return { zs, drop: { volts, percent: (100 * volts) / NOMINAL } };
+}
+
+/** External loop reckoned with, Ω: as measured, else the largest usual for the earthing; not knowing that, of TN-S. */
+export const externalLoop = (i: Pick<CircuitInput, "ze" | "earthing">): number =>
+  i.ze ?? typicalZe[i.earthing ?? "TN-S"];
+
+/** What a leg carries, A: its method, what lies with it, warmth and insulation. */
+export const carried = (i: CircuitInput, l: CircuitLeg): number =>
+  tableCurrent(i.cable, l.method, i.accessories)! *
+  groupingFactor(l.grouped, l.arrangement) *
+  ambientFactor(l.ambient, i.cable.family === "armoured" && i.accessories === 90 ? 90 : 70)! *
+  insulationFactor(l.insulated);
+
+/**
+ * The design checks of one circuit: load, device, current-carrying capacity of the worst leg, volt drop, fault loop at the worst place,
+ * the ends of its spurs among them. Lengths mm. Source: BS 7671:2018+A2:2022 433, 525, 411, Appendix 4. Call `circuitFault` first;
+ * throws when a table lacks a value.
  */
 export function checkCircuit(i: CircuitInput): CircuitResult {
   const ring = i.kind === "ring";
   const rating = i.device.rating;
-  const hot = i.cable.family === "armoured" && i.accessories === 90 ? 90 : 70;
   const subject = i.kind;
-  const carries = i.legs.map(
-    (l) =>
-      tableCurrent(i.cable, l.method, i.accessories)! *
-      groupingFactor(l.grouped, l.arrangement) *
-      ambientFactor(l.ambient, hot)! *
-      insulationFactor(l.insulated),
-  );
+  const all = [...i.legs, ...(i.spurs ?? []).flatMap((s) => s.legs)];
+  const carries = all.map((l) => carried(i, l));
   const iz = Math.min(...carries);
   const worstLeg = carries.indexOf(iz);
-  const metres = i.legs.reduce((s, l) => s + l.length, 0) / 1000;
   const facts: Fact[] = [];
   if (!atMost(i.designCurrent, rating))
     facts.push(
@@ -146,41 +194,46 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
         unit: "A",
       }),
     );
-  if (ring && rating >= 30 && rating <= 32) {
-    if (!atLeast(iz, 20))
-      facts.push(
-        fact("circuit.ring", "circuit", subject, {
-          where: { leg: worstLeg },
-          measured: iz,
-          limit: 20,
-          sense: "least",
-          unit: "A",
-          of: { method: i.legs[worstLeg]!.method },
-        }),
-      );
-  } else if (!atMost(rating, iz))
+  const [rule, least] =
+    ring && rating >= 30 && rating <= 32
+      ? (["circuit.ring", RING_LEG] as const)
+      : (["circuit.capacity", rating] as const);
+  if (!atLeast(iz, least))
     facts.push(
-      fact("circuit.capacity", "circuit", subject, {
+      fact(rule, "circuit", subject, {
         where: { leg: worstLeg },
         measured: iz,
-        limit: rating,
+        limit: least,
         sense: "least",
         unit: "A",
-        of: { method: i.legs[worstLeg]!.method },
+        of: { method: all[worstLeg]!.method },
       }),
     );
-  const least = ring ? 2.5 : i.kind === "lighting" ? 1.0 : null;
-  if (least !== null && !atLeast(i.cable.csa, least))
+  const thinnest = ring ? 2.5 : i.kind === "lighting" ? 1.0 : null;
+  if (thinnest !== null && !atLeast(i.cable.csa, thinnest))
     facts.push(
-      fact("circuit.min-csa", "circuit", subject, { measured: i.cable.csa, limit: least, sense: "least", unit: "mm²" }),
+      fact("circuit.min-csa", "circuit", subject, {
+        measured: i.cable.csa,
+        limit: thinnest,
+        sense: "least",
+        unit: "mm²",
+      }),
     );
   if (ring && i.floorArea !== undefined && i.floorArea !== null && !atMost(i.floorArea, 100))
     facts.push(
       fact("circuit.area", "circuit", subject, { measured: i.floorArea, limit: 100, sense: "most", unit: "m²" }),
     );
-  const share = ring ? 1 / 4 : 1;
-  const volts = (voltDrop(i.cable, i.accessories)! * i.designCurrent * metres * share) / 1000;
-  const percent = (100 * volts) / NOMINAL;
+  const metres = i.legs.reduce((s, l) => s + l.length, 0) / 1000;
+  const spurs = (i.spurs ?? []).map((s) =>
+    atPlace(
+      i,
+      i.legs.slice(0, s.at + 1).reduce((sum, l) => sum + l.length, 0) / 1000,
+      s.legs.reduce((sum, l) => sum + l.length, 0) / 1000,
+    ),
+  );
+  const places = [atPlace(i, ring ? metres / 2 : metres), ...spurs];
+  const zs = Math.max(...places.map((p) => p.zs));
+  const { volts, percent } = places.reduce((a, b) => (b.drop.percent > a.drop.percent ? b : a)).drop;
   const limit = i.kind === "lighting" ? 3 : 5;
   if (!atMost(percent, limit))
     facts.push(
@@ -192,24 +245,36 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
         of: { volts, ring: ring ? 1 : 0 },
       }),
     );
-  const ze = i.ze ?? typicalZe["TN-S"];
-  const zs = ze + loopResistance(i.cable, i.earth)! * metres * share * WARM;
-  const table = loopLimits[String(rating)];
-  const maxZs = table === undefined ? null : i.device.curve === "B" ? table : table / 2;
-  if (maxZs === null) facts.push(fact("circuit.mcb-table", "circuit", subject, { measured: rating, unit: "A" }));
-  else if (!atMost(zs, maxZs))
-    facts.push(
-      fact("circuit.loop", "circuit", subject, {
-        measured: zs,
-        limit: maxZs,
-        sense: "most",
-        unit: "Ω",
-        of: { device: `${i.device.curve}${num(rating)}` },
-      }),
-    );
+  const { maxZs, found } = loopFacts(i, zs);
+  facts.push(...found);
+  return { iz, worstLeg, zs, maxZs, drop: { volts, percent, limit }, spurs, facts };
+}
+
+/** Judges the loop at the worst place: by the device, or where the earth is an electrode by the RCD. */
+function loopFacts(i: CircuitInput, zs: number): { maxZs: number | null; found: Fact[] } {
+  const loop = (rest: Parameters<typeof fact>[3]): Fact => fact("circuit.loop", "circuit", i.kind, rest);
+  const found: Fact[] = [];
+  const most = { sense: "most", unit: "Ω" } as const;
+  let maxZs: number | null;
+  if (i.earthing === "TT") {
+    const trip = i.rcd ?? null;
+    maxZs = trip === null ? null : rcdLoopLimit(trip);
+    if (trip === null || maxZs === null) found.push(loop({ case: "tt-without", measured: zs, unit: "Ω" }));
+    else if (!atMost(zs, maxZs))
+      found.push(loop({ case: "by-rcd", measured: zs, limit: maxZs, ...most, of: { trip } }));
+    else found.push(loop({ case: "rcd-relied", severity: "warn", measured: zs, limit: maxZs, ...most, of: { trip } }));
+    if (i.ze !== null && !atMost(i.ze, ELECTRODE_MOST))
+      found.push(loop({ case: "electrode", severity: "warn", measured: i.ze, limit: ELECTRODE_MOST, ...most }));
+  } else {
+    maxZs = loopLimit(i.device.curve, i.device.rating);
+    if (!atMost(zs, maxZs))
+      found.push(
+        loop({ measured: zs, limit: maxZs, ...most, of: { device: `${i.device.curve}${num(i.device.rating)}` } }),
+      );
+  }
   if (i.ze === null)
-    facts.push(
-      fact("circuit.loop", "circuit", subject, { case: "ze-taken", severity: "note", of: { ze: typicalZe["TN-S"] } }),
+    found.push(
+      loop({ case: "ze-taken", severity: "note", of: { ze: externalLoop(i), earthing: i.earthing ?? "unknown" } }),
     );
-  return { iz, worstLeg, zs, maxZs, drop: { volts, percent, limit }, facts };
+  return { maxZs, found };
 }

@@ -4,7 +4,7 @@ import { cableOf } from "../../rules/catalogue";
 import { type CircuitInput, checkCircuit, circuitFault, loopResistance, tableCurrent } from "./check-circuit";
 import { compareCircuits } from "../../routing/compare";
 import { cookerDemand } from "./cooker";
-import { ambientFactor, groupingFactor, insulationFactor, loopLimits } from "../../rules/ratings";
+import { ambientFactor, groupingFactor, insulationFactor, loopLimit } from "../../rules/ratings";
 import { checkSpurs } from "./spurs";
 import { tourBound, treeBound } from "../../routing/tour-bounds";
 
@@ -63,12 +63,13 @@ describe("a circuit (BS 7671 433, 525, 411; Appendix 4)", () => {
     ).toEqual(["circuit.drop stop"]);
     expect(rules(radial({ designCurrent: 20.5 }))).toEqual(["circuit.device stop"]);
   });
-  it("halves the loop limit for type C, and has none beyond its table", () => {
-    expect(checkCircuit(radial({ device: { curve: "C", rating: 20 } })).maxZs).toBeCloseTo(2.19 / 2, 9);
+  it("works the loop limit out for any device, type C at ten times its rating", () => {
+    expect(checkCircuit(radial({ device: { curve: "C", rating: 20 } })).maxZs).toBe(1.09);
     expect(rules(radial({ device: { curve: "B", rating: 25 }, legs: [{ ...leg, length: 10_000 }] }))).toEqual([]);
-    expect(rules(radial({ cable: cableOf("te-16")!, device: { curve: "B", rating: 63 }, designCurrent: 40 }))).toEqual([
-      "circuit.mcb-table warn",
-    ]);
+    const b63 = radial({ cable: cableOf("te-16")!, device: { curve: "B", rating: 63 }, designCurrent: 40 });
+    expect(rules(b63)).toEqual([]);
+    // 218.5 / 315 is 0.69: no longer passed over in silence.
+    expect(checkCircuit({ ...b63, ze: 0.68 })).toMatchObject({ maxZs: 0.69, facts: [{ rule: "circuit.loop" }] });
   });
   it("says so when the supply's loop is not known", () =>
     expect(rules(radial({ ze: null }))).toEqual(["circuit.loop note"]));
@@ -107,7 +108,13 @@ describe("a circuit (BS 7671 433, 525, 411; Appendix 4)", () => {
         (a, b) => insulationFactor(Math.max(a, b)) <= insulationFactor(Math.min(a, b)) + 1e-12,
       ),
     );
-    expect(Object.values(loopLimits)).toEqual([...Object.values(loopLimits)].sort((a, b) => b - a));
+    for (const curve of ["B", "C"] as const)
+      fc.assert(
+        fc.property(
+          fc.integer({ min: 1, max: 125 }),
+          (a) => loopLimit(curve, a) >= loopLimit(curve, a + 1) && loopLimit("C", a) <= loopLimit("B", a),
+        ),
+      );
   });
 });
 

@@ -1,11 +1,13 @@
 import { describe, expect, it } from "vitest";
 import { layHouse } from "../../house/house";
-import { type Job, canonical } from "../../job/model";
+import { type Job, canonical, jobSchema, supplySchema } from "../../job/model";
 import { makePlan } from "../../plan/plan";
 import { generatedHouse } from "../../routing/generated-house";
-import { laidRatings, methodOf } from "./laid-rating";
+import { laidCircuits, methodOf } from "./laid-circuit";
+import { laidRatings } from "./laid-rating";
 
-const job = generatedHouse(7, 2, 3);
+// Ze as measured, so that nothing is told of the supply.
+const job = canonical({ ...generatedHouse(7, 2, 3), supply: supplySchema.parse({ earthing: "TN-C-S", ze: 0.3 }) });
 const facts = (j: Job): string[] => {
   const plan = makePlan(j);
   return laidRatings(layHouse(j), plan.runs, plan.holes).map(
@@ -33,7 +35,12 @@ describe("circuits rated as they are laid", () => {
     const stud = layHouse(
       canonical({ ...job, walls: job.walls.map((w) => ({ ...w, build: "stud", insulated: true })) }),
     );
-    expect(methodOf(stud, leg("wall", "r0w1", "stud-void"))).toBe("102");
+    expect(methodOf(stud, leg("wall", "r0w1", "stud-void"))).toBe("103");
+    const fixed = layHouse(
+      canonical({ ...stud.job, walls: stud.job.walls.map((w) => ({ ...w, againstBoard: true })) }),
+    );
+    expect(methodOf(fixed, leg("wall", "r0w1", "stud-void"))).toBe("102");
+    expect(methodOf(fixed, leg("wall", "r0w1", "chase"))).toBe("C");
   });
   it("a radial on a device its cable cannot carry is a stop", () => {
     const heavy = canonical({
@@ -42,7 +49,8 @@ describe("circuits rated as they are laid", () => {
         c.kind === "ring" ? { ...c, kind: "radial" as const, device: { ...c.device, rating: 32 } } : c,
       ),
     });
-    expect(facts(heavy)).toEqual(["circuit.capacity ring 27"]);
+    // Sockets may draw all that the device lets through: on a radial of this length that drops too much as well.
+    expect(facts(heavy)).toEqual(["circuit.capacity ring 27", "circuit.drop ring 5.4"]);
   });
   it("volt drop is told only where the load is known, and the loop whatever the load", () => {
     const long = (more: object): string[] => {
@@ -91,5 +99,67 @@ describe("circuits rated as they are laid", () => {
     expect(none({ state: "keep" })).toEqual([]);
     expect(none({ cable: "unknown" })).toEqual([]);
     expect(laidRatings(layHouse(j), [], [])).toEqual([]);
+  });
+});
+
+describe("loop and drop at every point", () => {
+  const points = job.circuits.find((c) => c.id === "ring")!.points;
+  const laid = (more: object = {}, supply: object = { ze: 0.3 }) => {
+    const j = jobSchema.parse({
+      ...job,
+      supply,
+      circuits: job.circuits.map((c) => (c.id === "ring" ? { ...c, ...more } : c)),
+    });
+    const h = layHouse(j);
+    const plan = makePlan(j);
+    const out = laidCircuits(h, plan.runs, plan.holes).find((x) => x.circuit.id === "ring")!;
+    return { j, plan, out, facts: laidRatings(h, plan.runs, plan.holes) };
+  };
+  const runLength = (legs: readonly { length: number }[]) => legs.reduce((s, l) => s + l.length, 0) / 1000;
+  const WARM_LOOP = 0.01951 * 1.2;
+  it("of a ring: x(L − x)/L of it at x, and nothing higher than at half way round", () => {
+    const { out, plan } = laid();
+    const whole = runLength(out.legs);
+    expect(whole).toBeCloseTo(
+      plan.runs.filter((r) => r.circuit === "ring").reduce((s, r) => s + r.pathLength, 0) / 1000,
+      6,
+    );
+    expect(new Set(out.places.map((p) => p.point))).toEqual(new Set(points));
+    for (const p of out.places) {
+      expect(p.zs).toBeCloseTo(0.3 + ((p.along * (whole - p.along)) / whole) * WARM_LOOP, 9);
+      expect(p.zs).toBeLessThanOrEqual(out.result.zs + 1e-9);
+    }
+    expect(out.result.zs).toBeCloseTo(0.3 + (whole / 4) * WARM_LOOP, 9);
+  });
+  it("of its spur: that of its joint and its own length", () => {
+    const [last, from] = [points.at(-1)!, points[0]!];
+    const { out, plan } = laid({ points: points.slice(0, -1), spurs: [{ point: last, from }] });
+    const own = plan.runs.find((r) => r.circuit === "ring" && [r.from, r.to].includes(last))!;
+    const [joint, end] = [from, last].map((id) => out.places.find((p) => p.point === id)!);
+    expect(joint!.spur).toBe(0);
+    expect(end!.spur).toBeCloseTo(own.pathLength / 1000, 6);
+    expect(end!.zs - joint!.zs).toBeCloseTo((own.pathLength / 1000) * WARM_LOOP, 6);
+    expect(end!.along).toBe(joint!.along);
+    // The spur is no part of the way round, but its legs are rated with the others.
+    expect(out.legs.filter((l) => l.run === own.id)).toHaveLength(own.legs.length);
+  });
+  it("of a radial with a branch: each point by its own way from the board", () => {
+    const { out, plan } = laid({ kind: "radial", device: { curve: "B", rating: 20 } });
+    for (const p of out.places) expect(p.zs).toBeCloseTo(0.3 + (p.along + p.spur) * WARM_LOOP, 9);
+    expect(new Set(out.places.map((p) => p.point))).toEqual(new Set(points));
+    const legs = plan.runs.filter((r) => r.circuit === "ring").flatMap((r) => r.legs.map((_, i) => `${r.id} ${i}`));
+    expect(new Set(out.legs.map((l) => `${l.run} ${l.leg}`))).toEqual(new Set(legs));
+  });
+  it("by the supply: what is not measured is taken and said once; an electrode goes by the RCD, said once", () => {
+    expect(laid({}, {}).facts.map((f) => [f.subject.kind, f.case, f.of?.ze])).toEqual([["job", "ze-taken", 0.8]]);
+    expect(laid({}, {}).out.result.zs - laid({}, { earthing: "TN-C-S" }).out.result.zs).toBeCloseTo(0.45, 9);
+    const tt = laid({}, { earthing: "TT", ze: 90 });
+    expect(tt.facts.map((f) => [f.case, f.severity, f.limit])).toEqual([["rcd-relied", "warn", 1667]]);
+    const without = laid({ rcd: null }, { earthing: "TT", ze: 90 });
+    expect(without.facts.map((f) => [f.case, f.subject.id])).toContainEqual(["tt-without", "ring"]);
+    // One RCD for the whole of it does as well.
+    expect(laid({ rcd: null }, { earthing: "TT", ze: 90, rcd: 100 }).facts.map((f) => [f.case, f.limit])).toEqual([
+      ["rcd-relied", 500],
+    ]);
   });
 });

@@ -11,6 +11,7 @@ import { Drawings } from "./drawings";
 import { FoundCables } from "./found-cables";
 import { RectangleRoom } from "./rectangle-room";
 import { RoomForm } from "./room/room-form";
+import { SupplyForm } from "./supply";
 import { Storeys } from "./storeys";
 import { WalkRoom } from "./walk-room";
 
@@ -76,6 +77,7 @@ export function SurveyPanel() {
         </div>
       </section>
       <FoundCables />
+      <SupplyForm />
       <Drawings storey={storey} />
       <section aria-label="Job" className="grid gap-1.5">
         <h2 className="text-lg">The job</h2>

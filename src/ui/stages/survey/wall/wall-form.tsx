@@ -63,6 +63,13 @@ export function WallForm({ face }: { face: Face }) {
       />
       <div className="flex gap-4">
         <CheckField label="Insulated" value={wall.insulated} onCommit={(insulated) => say(whole({ insulated }))} />
+        {wall.insulated && (wall.build === "stud" || wall.build === "metal-stud") ? (
+          <CheckField
+            label="Cables fixed against the board (they hang free in the insulation otherwise, and carry less)"
+            value={wall.againstBoard}
+            onCommit={(againstBoard) => say(put({ againstBoard }))}
+          />
+        ) : null}
         <CheckField
           label="Foil-backed board"
           value={wall.foilBacked}

@@ -1,0 +1,251 @@
+import { mainBoard } from "../../job/boards";
+import { pathLength } from "../../base/wall-frame";
+import type { House } from "../../house/house";
+import type { Circuit, PinnedLeg } from "../../job/model";
+import type { Hole, Run } from "../../laid/laid";
+import { holesByRun } from "../../laid/run-measures";
+import { cableOf } from "../../rules/catalogue";
+import type { Method } from "../../rules/ratings";
+import { NOMINAL } from "../../rules/supply";
+import {
+  type CircuitInput,
+  type CircuitLeg,
+  type CircuitResult,
+  atPlace,
+  carried,
+  checkCircuit,
+  circuitFault,
+} from "./check-circuit";
+import { cookerDemand } from "./cooker";
+
+/** Insulation over a ceiling up to which the milder of its two methods holds, mm. */
+const THICK = 100;
+/** Devices from which a circuit warms its neighbours, A: lighting and the like is loaded too lightly to count. */
+const WARMS = 16;
+
+/**
+ * Installation method of a leg as laid, by what it lies in; in an insulated stud wall it hangs free unless the wall says that cables
+ * are fixed against the board. Source: BS 7671:2018+A2:2022 Table 4A2, in our words.
+ */
+export function methodOf(h: House, leg: PinnedLeg): Method {
+  if (leg.surface.kind === "deck") {
+    const over = h.decks[h.deckOfId.get(leg.surface.id) ?? -1]?.deck.insulationOver ?? 0;
+    return over <= 0 ? "C" : over <= THICK ? "100" : "101";
+  }
+  const wall = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1]?.wall;
+  if (leg.method !== "stud-void" || !wall?.insulated) return "C";
+  return wall.againstBoard ? "102" : "103";
+}
+
+/** What of a run its rating depends on. */
+export type RatedRun = Pick<Run, "id" | "circuit" | "from" | "to" | "legs" | "pathLength">;
+
+/** A leg as it is rated: which of which run. */
+export interface LaidLeg extends CircuitLeg {
+  run: string;
+  leg: number;
+}
+/** A place of a circuit: a point, how far it lies from the board along the cable, and how much of that is a spur or branch, m. */
+export interface LaidPlace {
+  point: string;
+  along: number;
+  spur: number;
+  /** Hot, Ω. */
+  zs: number;
+  drop: { volts: number; percent: number };
+}
+/** A circuit as the plan lays it: everything that it is judged by, and what comes of it. */
+export interface LaidCircuit {
+  circuit: Circuit;
+  input: CircuitInput;
+  result: CircuitResult;
+  /** In the order of the input: the legs, then those of the spurs. */
+  legs: (LaidLeg & { carries: number })[];
+  places: LaidPlace[];
+}
+
+/** The way of a circuit: the runs in their order from the board, and those that leave it, each from a point. */
+interface Shape {
+  main: { run: RatedRun; to: string }[];
+  /** By point: the runs to it from the way, none for the points on it. */
+  branches: { joint: string; runs: RatedRun[]; to: string }[];
+}
+
+const otherEnd = (r: RatedRun, at: string): string | null => (r.from === at ? r.to : r.to === at ? r.from : null);
+
+/** The way round a ring, or out to the farthest point of any other circuit; what hangs on it are branches. */
+function shapeOf(c: Circuit, runs: readonly RatedRun[], board: string): Shape {
+  const spur = new Set(c.spurs.flatMap((s) => [`${s.from} ${s.point}`, `${s.point} ${s.from}`]));
+  const main =
+    c.kind === "ring"
+      ? round(
+          runs.filter((r) => !spur.has(`${r.from} ${r.to}`)),
+          board,
+        )
+      : farthest(runs, board);
+  const used = new Set(main.map((m) => m.run));
+  const jointOf = new Map<string, { joint: string; runs: RatedRun[] }>([[board, { joint: board, runs: [] }]]);
+  for (const m of main) jointOf.set(m.to, { joint: m.to, runs: [] });
+  const branches: Shape["branches"] = [];
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const r of runs) {
+      if (used.has(r)) continue;
+      for (const at of [r.from, r.to]) {
+        const from = jointOf.get(at);
+        const to = otherEnd(r, at)!;
+        if (!from || used.has(r)) continue;
+        used.add(r);
+        grew = true;
+        const branch = { joint: from.joint, runs: [...from.runs, r] };
+        branches.push({ ...branch, to });
+        if (!jointOf.has(to)) jointOf.set(to, branch);
+      }
+    }
+  }
+  return { main, branches };
+}
+
+/** From the board from run to run as long as one goes on, back to the board when the ring is whole. */
+function round(runs: readonly RatedRun[], board: string): Shape["main"] {
+  const left = [...runs];
+  const out: Shape["main"] = [];
+  for (let at = board; ;) {
+    const n = left.findIndex((r) => otherEnd(r, at) !== null);
+    if (n < 0) return out;
+    const [run] = left.splice(n, 1);
+    at = otherEnd(run!, at)!;
+    out.push({ run: run!, to: at });
+    if (at === board) return out;
+  }
+}
+
+/** The runs from the board to the point that lies farthest along the cable. */
+function farthest(runs: readonly RatedRun[], board: string): Shape["main"] {
+  const reached = new Map<string, { far: number; way: Shape["main"] }>([[board, { far: 0, way: [] }]]);
+  const used = new Set<RatedRun>();
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const r of runs)
+      for (const at of [r.from, r.to]) {
+        const from = reached.get(at);
+        const to = otherEnd(r, at)!;
+        if (!from || used.has(r) || reached.has(to)) continue;
+        used.add(r);
+        reached.set(to, { far: from.far + r.pathLength, way: [...from.way, { run: r, to }] });
+        grew = true;
+      }
+  }
+  return [...reached.values()].reduce((best, x) => (x.far > best.far ? x : best), { far: 0, way: [] as Shape["main"] })
+    .way;
+}
+
+/** Current a circuit is judged for, A: of its load; one for sockets may draw all that its device lets through; 0 where it is not known. */
+function loadOf(h: House, c: Circuit): number {
+  const kinds = (kind: string, gang?: number): boolean =>
+    c.points.some((id) =>
+      h.job.points.some((p) => p.id === id && p.kind === kind && (gang === undefined || p.gang === gang)),
+    );
+  if (c.watts > 0) {
+    const school = c.kind === "cooker" ? h.job.settings.schools.cookerCurrent : "full";
+    return cookerDemand(c.watts, NOMINAL, kinds("cooker-control", 2), school).design;
+  }
+  return (c.kind === "ring" || c.kind === "radial") && kinds("socket") ? c.device.rating : 0;
+}
+
+/** Circuits that lie together on a leg, itself among them. */
+type Together = (l: PinnedLeg, own: readonly Hole[], circuit: string) => number;
+
+/**
+ * Counts circuits in a leg's fullest hole in a joist; in a wall those that go through one stud after another with it, since in a single
+ * plate they only meet.
+ */
+function counting(h: House, runs: readonly RatedRun[]): { together: Together; warm: ReadonlySet<string> } {
+  const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
+  const warm = new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
+  const together: Together = (l, own, circuit) => {
+    const others = (o: Hole): string[] =>
+      [...new Set(o.runs.map((x) => circuitOf.get(x)!))].filter((x) => x !== circuit && warm.has(x));
+    if (l.method === "through-joists")
+      return own.reduce((most, o) => (o.in.deck === l.surface.id ? Math.max(most, others(o).length + 1) : most), 1);
+    if (l.method !== "stud-void") return 1;
+    const met = new Map<string, number>();
+    for (const o of own) if (o.in.wall === l.surface.id) for (const x of others(o)) met.set(x, (met.get(x) ?? 0) + 1);
+    return 1 + [...met.values()].filter((n) => n > 1).length;
+  };
+  return { together, warm };
+}
+
+/** The RCD that protects a circuit, mA: its own or that of the whole installation, whichever trips at less; null without one. */
+function tripOf(h: House, c: Circuit): number | null {
+  const trips = [c.rcd, h.job.supply.rcd].filter((x) => x !== null);
+  return trips.length ? Math.min(...trips) : null;
+}
+
+/**
+ * Every new circuit as it is laid: its legs with their method, grouping and insulation, what each carries, and loop and drop at every
+ * point. Circuits kept as they are, without a known cable or run, or with something that no table holds, are left out.
+ */
+export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonly Hole[]): LaidCircuit[] {
+  const through = holesByRun(holes);
+  const { together, warm } = counting(h, runs);
+  const main = mainBoard(h.job)?.id ?? "";
+  return h.job.circuits.flatMap((c): LaidCircuit[] => {
+    const cable = cableOf(c.cable, h.catalogue);
+    const own = runs.filter((r) => r.circuit === c.id);
+    if (!cable || c.state === "keep" || !own.length) return [];
+    const board = c.board ?? main;
+    const legsOf = (r: RatedRun): LaidLeg[] =>
+      r.legs.map((l, i) => ({
+        run: r.id,
+        leg: i,
+        length: pathLength(l.path),
+        // Armour is rated by its own methods; on walls and joists it is clipped.
+        method: cable.family === "armoured" ? "C" : methodOf(h, l),
+        grouped: warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : 1,
+        ambient: c.ambient,
+        insulated: 0,
+      }));
+    const shape = shapeOf(c, own, board);
+    const legs = shape.main.flatMap((m) => legsOf(m.run));
+    /** How many legs lead to a point of the way, and how long they are, m. */
+    const to = new Map<string, { legs: number; along: number }>([[board, { legs: 0, along: 0 }]]);
+    let [count, along] = [0, 0];
+    for (const m of shape.main) {
+      const mine = legsOf(m.run);
+      count += mine.length;
+      along += mine.reduce((s, l) => s + l.length, 0) / 1000;
+      if (!to.has(m.to)) to.set(m.to, { legs: count, along });
+    }
+    const spurs = shape.branches.map((b) => ({ at: to.get(b.joint)!.legs - 1, legs: b.runs.flatMap(legsOf), b }));
+    const input: CircuitInput = {
+      kind: c.kind === "shower" || c.kind === "outbuilding" ? "fixed" : c.kind,
+      device: c.device,
+      cable,
+      designCurrent: loadOf(h, c),
+      legs,
+      spurs,
+      ze: h.job.supply.ze,
+      earthing: h.job.supply.earthing,
+      rcd: tripOf(h, c),
+    };
+    if (!legs.length || circuitFault(input)) return [];
+    const places = [
+      ...[...to].filter(([id]) => id !== board).map(([point, x]) => ({ point, along: x.along, spur: 0 })),
+      ...spurs.map(({ legs: mine, b }) => ({
+        point: b.to,
+        along: to.get(b.joint)!.along,
+        spur: mine.reduce((s, l) => s + l.length, 0) / 1000,
+      })),
+    ].map((p): LaidPlace => ({ ...p, ...atPlace(input, p.along, p.spur) }));
+    return [
+      {
+        circuit: c,
+        input,
+        result: checkCircuit(input),
+        legs: [...legs, ...spurs.flatMap((s) => s.legs)].map((l) => ({ ...l, carries: carried(input, l) })),
+        places,
+      },
+    ];
+  });
+}

@@ -1,0 +1,39 @@
+import { figure, mm } from "../base/figures";
+import { externalLoop } from "../trades/circuits/check-circuit";
+import type { LaidCircuit } from "../trades/circuits/laid-circuit";
+import { conductorResistance } from "../rules/resistance";
+import { RING_LEG, methodNames } from "../rules/ratings";
+
+/** What the weakest leg of a circuit carries against what it must, in one line. */
+export function carriesWords(x: LaidCircuit): string {
+  const { iz, worstLeg } = x.result;
+  const l = x.legs[worstLeg]!;
+  const ring = x.input.kind === "ring" && x.input.device.rating >= 30 && x.input.device.rating <= 32;
+  const must = ring ? `a leg of a ring carries ${RING_LEG} A` : `the device is ${mm(x.input.device.rating)} A`;
+  const with_ = l.grouped > 1 ? `, ${l.grouped} circuits together` : "";
+  return `Carries ${figure(iz, 1)} A where it carries least: method ${l.method}, ${methodNames[l.method]}${with_}; ${must}.`;
+}
+
+/** How the loop at the worst place is worked out, figure by figure. */
+export function loopWorking(x: LaidCircuit): string {
+  const { cable, ze, earthing } = x.input;
+  const of = ze === null ? (earthing ? `taken for ${earthing}` : "taken, not measured") : "measured";
+  const start = `Ze ${figure(externalLoop(x.input))} Ω (${of})`;
+  const r1 = conductorResistance[String(cable.csa)];
+  const r2 = conductorResistance[String(cable.cpc)];
+  const way =
+    x.input.kind === "ring"
+      ? "at x of a ring L long x × (L − x) / L counts, and a spur’s own length"
+      : "the whole way to the point counts";
+  const metre =
+    r1 !== undefined && r2 !== undefined ? `(${figure(r1)} + ${figure(r2)}) mΩ/m at 20 °C` : "line and earth";
+  return `${start} + ${metre} × 1.2 for warmth × length; ${way}.`;
+}
+
+/** What was judged of a circuit as it lies, and what was not and why. */
+export function judgedWords(x: LaidCircuit): string {
+  const drop = x.input.designCurrent > 0 ? `volt drop at ${figure(x.input.designCurrent, 1)} A` : null;
+  return drop
+    ? `Judged: what each leg carries, fault loop, ${drop}.`
+    : "Judged: what each leg carries, fault loop. Not judged: volt drop, since no load is given.";
+}

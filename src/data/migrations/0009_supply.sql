@@ -1,0 +1,1 @@
+ALTER TABLE "jobs" ADD COLUMN "supply" jsonb DEFAULT '{}'::jsonb NOT NULL;

@@ -1,0 +1,1 @@
+ALTER TABLE "walls" ADD COLUMN "against_board" boolean DEFAULT false NOT NULL;
