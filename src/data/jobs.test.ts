@@ -166,6 +166,7 @@ describe("the demo", () => {
       "timber.hole.zone old-hole",
       "found.colours board",
       "found.colours s17",
+      "lighting.unswitched b1",
       "stock.short swa-3x10",
     ]);
     expect(plan.runs).toHaveLength(31);

@@ -1,17 +1,8 @@
-import { insidePolygon } from "../base/polygon";
 import { distance } from "../base/wall-frame";
 import type { House } from "../house/house";
+import { roomsOf } from "../house/rooms-of";
 import type { PinnedLeg } from "../job/model";
 import { chaseTooLong } from "../rules/chases";
-
-/** Ids of the rooms in which a point stands: that of its wall; under and over a deck, those it lies in. */
-export function roomsOf(h: House, id: string): string[] {
-  const p = h.points[h.pointOfId.get(id) ?? -1];
-  if (!p) return [];
-  if (p.face >= 0) return [h.faces[p.face]!.room.id];
-  const [x, y] = p.space;
-  return h.job.rooms.filter((r) => insidePolygon(r.outline, { x, y })).map((r) => r.id);
-}
 
 /** A level cut in masonry: its first leg, its whole length and how much of it lies in rooms the run does not serve, mm. */
 export interface LevelChase {

@@ -58,7 +58,7 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
         out.push(...checkDeckLeg(h, run, leg, { ...where, deck: leg.surface.id }, p.holes));
       if (leg.surface.kind === "through")
         out.push(...checkThroughLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
-      if (needsRcd(h, leg) && c.rcd !== 30 && !exposed.has(c.id)) exposed.set(c.id, run);
+      if (needsRcd(h, leg) && c.rcd !== 30 && h.job.supply.rcd !== 30 && !exposed.has(c.id)) exposed.set(c.id, run);
     });
   }
   for (const [id] of exposed) {

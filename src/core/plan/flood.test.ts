@@ -19,6 +19,7 @@ describe("a flood of the legal places", () => {
           expect(apartFromFlood(job, "board")).toEqual([]);
         },
       ),
-      { numRuns: 300 },
+      // The same three hundred every time: they are slow, and a rare house is looked into, not met by chance.
+      { numRuns: 300, seed: 20_261_126 },
     ));
 });

@@ -1,5 +1,7 @@
 import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { laidRatings } from "../trades/circuits/laid-rating";
+import { bathFacts } from "../trades/circuits/bath-facts";
+import { wiredFacts } from "../trades/circuits/wired-facts";
 import { supplyFacts } from "../trades/circuits/supply-facts";
 import { drawFacts, foundFacts } from "../trades/circuits/found";
 import { type House, layHouse } from "../house/house";
@@ -103,6 +105,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...notifyFacts(h),
     ...circuitFacts(h.job, h.catalogue),
     ...supplyFacts(h.job),
+    ...wiredFacts(h.job),
+    ...bathFacts(h),
     ...laidRatings(h, runs, holes),
     ...foundFacts(h.job),
     ...drawFacts(h.job, runs),

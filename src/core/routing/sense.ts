@@ -1,6 +1,6 @@
 import { alike } from "../base/alike";
 import type { House } from "../house/house";
-import { roomsOf } from "../laid/level-chases";
+import { roomsOf } from "../house/rooms-of";
 import { chaseTooLong } from "../rules/chases";
 import { EDGE, type RouteGraph } from "./graph";
 import type { Site } from "./site";

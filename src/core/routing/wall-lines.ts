@@ -184,6 +184,15 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
   for (const p of f.points) {
     us.push(p.u);
     vs.push(p.v);
+    // From a box that reaches into a corner a cable may go on in the corner, however deep a chase may be.
+    const corners: Interval[] = [
+      ...(f.shape.cornerLeft ? [[0, BAND] as const] : []),
+      ...(f.shape.cornerRight ? [[length - BAND, length] as const] : []),
+    ];
+    for (const [lo, hi] of corners) {
+      const [a, b] = [Math.max(lo, p.u - p.width / 2), Math.min(hi, p.u + p.width / 2)];
+      if (b - a >= CLEAR && (p.u < lo || p.u > hi)) us.push((a + b) / 2);
+    }
     us.push(...past("u", p.u, p.width / 2, p));
     vs.push(...past("v", p.v, p.height / 2, p));
     us.push(...besideStud(f, p.u, p.width / 2));

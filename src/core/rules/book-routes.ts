@@ -24,7 +24,7 @@ export const routeRules = {
   },
   "circuit.rcd": {
     title: "30 mA protection of the circuit",
-    text: "Socket outlets up to 32 A and lighting in a dwelling have 30 mA RCD protection.",
+    text: "Socket outlets up to 32 A, one in a cooker control too, showers and lighting in a dwelling have 30 mA RCD protection, their own or that of the whole installation.",
     limit: "30 mA",
     severity: "stop",
     source: `${BS7671} 411.3.3, 411.3.4`,

@@ -1,4 +1,4 @@
-import { figure } from "../base/figures";
+import { figure, mm } from "../base/figures";
 import type { Fact } from "../rules/fact";
 import type { FoundShape } from "../trades/circuits/found";
 import { type Names, type Say, type Said, and, flag, leg, limit, list, measured, num, txt } from "./say";
@@ -7,6 +7,7 @@ const c = (f: Fact, n: Names): string => n.circuit(f.subject.id);
 /** "C1 as laid: " before a sentence about a circuit of the plan. */
 const laid = (f: Fact, n: Names, message: string): string =>
   f.case === "laid" || f.of?.laid === 1 ? `${c(f, n)} as laid: ${message}` : message;
+const are = (f: Fact): string => (list(f, "points").length > 1 ? "are" : "is");
 const service = (f: Fact): string => (txt(f, "service") === "other" ? "other service" : `${txt(f, "service")} service`);
 const worst = (f: Fact, n: Names): string =>
   f.where?.run !== undefined ? leg(f, n) : `Leg ${(f.where?.leg ?? 0) + 1}`;
@@ -199,6 +200,42 @@ export const circuitWords = {
     message: `${n.point(f.subject.id)} takes a socket outlet from a ${txt(f, "source")} circuit.`,
     remedy: "Take it from a socket circuit.",
   }),
+  "lighting.fed-from-sockets": (f, n) =>
+    f.case === "label"
+      ? {
+          message: `${list(f, "points").map(n.point).join(", ")} on ${c(f, n)} ${are(f)} fed from a socket circuit.`,
+          remedy: "Put a label at the fused unit, at the light and at the board; the unit cuts both poles.",
+        }
+      : {
+          message: `${list(f, "points").map(n.point).join(", ")} ${are(f)} on ${c(f, n)}, a socket circuit, with no fused unit.`,
+          remedy: "Put it on a lighting circuit, or behind a fused unit of 3 A.",
+        },
+  "lighting.unswitched": (f, n) => ({
+    message: `No switch works ${n.point(f.subject.id)}.`,
+    remedy: "Name it at a switch.",
+  }),
+  "lighting.idle-switch": (f, n) => ({
+    message: `${n.point(f.subject.id)} works no light.`,
+    remedy: "Name the lights it works, or take it out.",
+  }),
+  "lighting.borrowed": (f, n) => ({
+    message: `${n.point(f.subject.id)} is wired on ${n.circuit(txt(f, "own"))} and works ${n.point(txt(f, "light"))} on ${n.circuit(txt(f, "other"))}: line and neutral would come from two circuits.`,
+    remedy: "Put both on one circuit.",
+  }),
+  "bath.rcd": (f, n) => ({
+    message: `${c(f, n)} serves a bathroom ${f.measured === undefined ? "without an RCD" : `on a ${measured(f)} mA RCD`}.`,
+    remedy: `Put ${c(f, n)} on 30 mA`,
+  }),
+  "bath.socket": (f, n) =>
+    f.case === "not-drawn"
+      ? {
+          message: `${n.point(f.subject.id)} is a socket outlet in a bathroom; no bath or tray is drawn to measure from.`,
+          remedy: "Draw the bath or tray in Survey.",
+        }
+      : {
+          message: `${n.point(f.subject.id)} stands ${mm(measured(f))} from the bath; a socket outlet needs ${mm(limit(f))}.`,
+          remedy: "Move it farther off, or take it out of the room.",
+        },
   "found.colours": (f, n) => ({
     message: `Old colours at ${n.point(f.subject.id)}: the sheath and colours say nothing of its size or make-up.`,
     remedy: "Measure it, test it, and label old and new colours at the board.",

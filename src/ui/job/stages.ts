@@ -29,9 +29,10 @@ export const viewOf = (x: unknown): View | null => views.find((v) => v === x) ??
 /** Stage that a rule's findings are settled in. */
 export function stageOfRule(rule: string): StageId {
   const head = rule.split(".")[0];
-  if (head === "found") return "survey";
+  if (head === "found" || head === "supply") return "survey";
   if (head === "point" || head === "kitchen" || head === "height") return "points";
-  if (head === "circuit") return "circuits";
+  if (rule === "bath.socket") return "points";
+  if (head === "circuit" || head === "lighting" || head === "bath") return "circuits";
   if (head === "timber" || head === "hole") return "timber";
   if (head === "fill") return "containment";
   if (head === "clip" || head === "fire") return "fixings";

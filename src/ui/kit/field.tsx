@@ -1,4 +1,5 @@
 "use client";
+import { figure } from "../../core/base/figures";
 import { type ReactNode, useEffect, useId, useRef, useState } from "react";
 import { words } from "./number-words";
 
@@ -64,7 +65,9 @@ export function NumberField({
   disabled?: boolean;
 }) {
   const id = useId();
-  const shown = String(Math.round(value * 10) / 10);
+  // To a tenth, or as fine as the field steps.
+  const places = Math.max(1, Math.ceil(-Math.log10(step) - 1e-9));
+  const shown = figure(value, places);
   const [text, setText] = useState(shown);
   const [fault, setFault] = useState<string | null>(null);
   const last = useRef(shown);
@@ -90,7 +93,7 @@ export function NumberField({
     setFault(typeof refused === "string" ? refused : null);
     if (typeof refused === "string") return;
     // What was understood stands in the field when it is left.
-    last.current = String(Math.round(n * 10) / 10);
+    last.current = figure(n, places);
     setText(last.current);
   };
   return (
@@ -118,7 +121,7 @@ export function NumberField({
           const n = words.parse(text, unit);
           if ((e.key === "ArrowUp" || e.key === "ArrowDown") && n !== null) {
             e.preventDefault();
-            const next = String(n + (e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? step * 10 : step));
+            const next = figure(n + (e.key === "ArrowUp" ? 1 : -1) * (e.shiftKey ? step * 10 : step), places);
             setText(next);
             commit(next);
           }

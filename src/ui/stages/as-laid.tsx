@@ -48,7 +48,7 @@ export function AsLaid({ circuit }: { circuit: string }) {
         </thead>
         <tbody>
           {places.map((p) => (
-            <tr key={p.point} className={p === worst ? "border-l-2 border-l-ink bg-rail" : ""}>
+            <tr key={p.point} className={p === worst ? "border-y border-ink" : ""}>
               <th scope="row" className="text-left font-semibold">
                 {label(p.point)}
                 <span className="font-normal text-soft">
@@ -56,9 +56,9 @@ export function AsLaid({ circuit }: { circuit: string }) {
                   {p.spur > 0 && laid.input.kind === "ring" ? " spur" : ""}
                 </span>
               </th>
-              <td className="num text-right">{figure(p.along + p.spur, 1)}</td>
-              <td className="num text-right">{figure(p.zs)}</td>
-              <td className="num text-right">{laid.input.designCurrent > 0 ? figure(p.drop.percent, 1) : "–"}</td>
+              <td className="num text-right">{(p.along + p.spur).toFixed(1)}</td>
+              <td className="num text-right">{p.zs.toFixed(2)}</td>
+              <td className="num text-right">{laid.input.designCurrent > 0 ? p.drop.percent.toFixed(1) : "–"}</td>
             </tr>
           ))}
         </tbody>

@@ -299,7 +299,7 @@ export const groups = {
   walls: ["zone", "chase", "route", "hole", "work"],
   timber: ["timber"],
   points: ["point", "height", "kitchen"],
-  circuits: ["circuit", "found", "retrofit", "supply", "test"],
+  circuits: ["bath", "circuit", "found", "lighting", "retrofit", "supply", "test"],
   containment: ["fill", "bend", "fold", "clip", "fire"],
   ends: ["gland", "mi", "end", "stock"],
   outside: ["outside", "overhead", "buried"],

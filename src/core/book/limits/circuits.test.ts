@@ -1,11 +1,17 @@
+import { layHouse } from "../../house/house";
+import { bathFacts } from "../../trades/circuits/bath-facts";
+import { wiredFacts } from "../../trades/circuits/wired-facts";
 import { supplyFacts } from "../../trades/circuits/supply-facts";
 import { makePlan } from "../../plan/plan";
 import { drawFacts } from "../../trades/circuits/found";
 import { checkSpurs } from "../../trades/circuits/spurs";
 import { checkInsulation } from "../../trades/dead-tests/insulation";
 import {
+  board,
   calc,
+  circuit,
   circuits,
+  corners,
   design,
   extended,
   found,
@@ -16,6 +22,31 @@ import {
   ringReads,
   socket,
 } from "./by-hand.fixture";
+
+const light = {
+  id: "l1",
+  label: "L1",
+  kind: "light",
+  place: { on: "deck", deck: "d", x: 2000, y: 1500, face: "ceiling" },
+};
+const switched = (...controls: string[]) => socket("k1", 3000, 1200, { kind: "switch", controls });
+/** The room with a light and its switch on a lighting circuit, and S1 on its own; with whatever else. */
+const lit = (more: { points?: object[]; circuits?: object[]; rooms?: object[]; fixtures?: object[] } = {}) =>
+  house({
+    points: [board, socket("s1", 1000), light, switched("l1")],
+    circuits: [circuit(), lights(["l1", "k1"])],
+    ...more,
+  });
+const lights = (points: string[], more: object = {}) =>
+  circuit({ id: "li", label: "LI", kind: "lighting", cable: "te-1.0", device: { rating: 6 }, way: 2, points, ...more });
+const bathroom = (u: number, more: object = {}) =>
+  lit({
+    rooms: [{ id: "r", storey: "g", name: "Room", kind: "bathroom", height: 2400, outline: corners }],
+    // A bath from 0 to 1 500 along the north wall: a socket on that wall stands so far beyond its end.
+    fixtures: [{ id: "b", wall: "w1", kind: "bath", u: 0, v: 0, width: 1500, height: 560, depth: 700 }],
+    points: [board, socket("s1", u), light, switched("l1")],
+    ...more,
+  });
 
 const bonded = (earthing: string | null, csa: number, seen = true) =>
   supplyFacts(house({ supply: { earthing, bonding: [{ service: "gas", csa, seen }] } }));
@@ -33,7 +64,7 @@ judgeLimits("circuits", {
     allowed: () => [
       ...circuits({}),
       ...circuits({ kind: "lighting", cable: "te-1.0", device: { rating: 6 } }),
-      ...circuits({ rcd: null, device: { rating: 40 }, cable: "te-10" }),
+      ...circuits({ kind: "fixed", rcd: null, device: { rating: 40 }, cable: "te-10", points: [] }),
     ],
     broken: () => ({
       facts: circuits({ kind: "lighting", cable: "te-1.0", device: { rating: 6 }, rcd: 100 }),
@@ -77,6 +108,52 @@ judgeLimits("circuits", {
       severity: "stop",
       measured: 0.35 + 0.01951 * 1.2 * 78.7,
       limit: 2.19,
+    }),
+  },
+  "lighting.fed-from-sockets": {
+    allowed: () => wiredFacts(lit()),
+    broken: () => ({
+      facts: wiredFacts(lit({ circuits: [circuit({ points: ["s1", "l1", "k1"] })] })),
+      severity: "stop",
+    }),
+  },
+  "lighting.unswitched": {
+    allowed: () => wiredFacts(lit()),
+    broken: () => ({
+      facts: wiredFacts(lit({ points: [board, socket("s1", 1000), light, switched()] })),
+      severity: "warn",
+    }),
+  },
+  "lighting.idle-switch": {
+    allowed: () => wiredFacts(lit()),
+    broken: () => ({
+      facts: wiredFacts(lit({ points: [board, socket("s1", 1000), light, switched()] })),
+      severity: "warn",
+    }),
+  },
+  "lighting.borrowed": {
+    allowed: () => wiredFacts(lit()),
+    broken: () => ({
+      facts: wiredFacts(lit({ circuits: [lights(["l1"]), lights(["k1"], { id: "lj", label: "LJ", way: 3 })] })),
+      severity: "stop",
+    }),
+  },
+  "bath.rcd": {
+    allowed: () => bathFacts(layHouse(bathroom(4000))),
+    broken: () => ({
+      facts: bathFacts(layHouse(bathroom(4000, { circuits: [circuit({ rcd: 100 }), lights(["l1", "k1"])] }))),
+      severity: "stop",
+      measured: 100,
+      limit: 30,
+    }),
+  },
+  "bath.socket": {
+    allowed: () => bathFacts(layHouse(bathroom(4000))),
+    broken: () => ({
+      facts: bathFacts(layHouse(bathroom(3998))),
+      severity: "stop",
+      measured: 2498,
+      limit: 2500,
     }),
   },
   "supply.bonding": {

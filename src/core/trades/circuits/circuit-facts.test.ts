@@ -129,6 +129,9 @@ describe("spurs of a circuit", () => {
     expect(told({ kind: "ring", points: two, spurs: spurs([two[0]!, two[1]!]) })).toEqual([]);
     expect(told({ kind: "ring", points: two, spurs: spurs([two[0]!, two[1]!, "z"]) })).toEqual([["count", 3, 2]]);
     expect(told({ points: two, spurs: spurs([two[0]!, two[1]!, "z"]) })).toEqual([]);
-    expect(told({ points: two, spurs: spurs([two[0]!, two[0]!, two[0]!]) })).toEqual([["same-point", null, null]]);
+    const same = spurs([two[0]!, two[0]!]);
+    expect(told({ kind: "ring", points: two, spurs: same })).toEqual([["same-point", null, null]]);
+    // On a radial they are branches.
+    expect(told({ points: two, spurs: same })).toEqual([]);
   });
 });

@@ -3,6 +3,7 @@ import { NOMINAL } from "../../rules/supply";
 import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
 import { cookerDemand } from "./cooker";
+import { wiredTo } from "./wired-facts";
 import { type Fact, fact } from "../../rules/fact";
 import type { Job, Point } from "../../job/model";
 
@@ -46,8 +47,14 @@ export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue)
         }),
       );
     if (c.way !== null) taken.set(place, c.id);
-    const sockets = (c.kind === "ring" || c.kind === "radial") && c.device.rating <= 32;
-    if ((sockets || c.kind === "lighting") && c.rcd !== 30)
+    const has = (kind: Point["kind"], gang?: number): boolean =>
+      job.points.some((p) => p.kind === kind && (gang === undefined || p.gang === gang) && wiredTo(c).includes(p.id));
+    const sockets =
+      ((c.kind === "ring" || c.kind === "radial") && c.device.rating <= 32) ||
+      has("socket") ||
+      has("cooker-control", 2);
+    const wants = sockets || c.kind === "lighting" || c.kind === "shower";
+    if (wants && c.rcd !== 30 && job.supply.rcd !== 30)
       out.push(
         fact("circuit.rcd", "circuit", c.id, {
           ...(c.rcd === null ? {} : { measured: c.rcd }),
@@ -100,7 +107,7 @@ export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue)
           unit: "spurs",
         }),
       );
-    for (const s of c.spurs)
+    for (const s of c.kind === "ring" ? c.spurs : [])
       if (c.spurs.filter((x) => x.from === s.from).length > 1 && c.spurs.find((x) => x.from === s.from) === s)
         out.push(fact("circuit.spur", "circuit", c.id, { case: "same-point", of: { from: s.from } }));
   }

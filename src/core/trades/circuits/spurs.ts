@@ -49,6 +49,11 @@ export function checkSpurs(points: readonly SpurPoint[], source: SpurSource): Fa
     if (from?.on === "spur")
       out.push(fact("circuit.spur", "point", p.id, { case: "spur-of-spur", of: { from: from.id } }));
   }
+  for (const p of spurs) {
+    const from = p.from === undefined ? undefined : byId.get(p.from);
+    if (p.on === "fused-spur" && from?.on === "spur" && !behindFuse(from))
+      out.push(fact("circuit.spur", "point", p.id, { case: "spur-of-spur", of: { from: from.id } }));
+  }
   const at = new Map<string, string[]>();
   for (const p of unfused)
     if (p.from !== undefined && byId.get(p.from)?.on !== "spur") at.set(p.from, [...(at.get(p.from) ?? []), p.id]);
