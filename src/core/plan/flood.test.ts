@@ -9,6 +9,17 @@ describe("a flood of the legal places", () => {
     for (let seed = 1; seed <= 40; seed++)
       expect(apartFromFlood(generatedHouse(seed, 1 + (seed % 3), 2 + (seed % 3)), "board"), String(seed)).toEqual([]);
   });
+  it.each<[what: string, seed: number, ...changes: (readonly [number, number, number])[]]>([
+    ["through the wall in a corner, at the height of a point round the next", 1, [2, 28, 1457], [0, 0, 0]],
+    ["under a box, by the strip of a point on the other face", 4974, [8, 4, 0], [0, 0, 0]],
+    ["into another bay over a wide plate", 1, [8, 3, 0], [0, 0, 0]],
+    ["aside within its box, where no level chase may be cut", 4931, [8, 9, 0], [9, 0, 732]],
+    ["beside a stud in a corner", 5, [2, 10, 2239]],
+    ["from its box into the corner it reaches", 1, [8, 4, 0], [1, 2, 0], [0, 33, 1]],
+  ])("goes %s", (_, seed, ...changes) => {
+    const job = changes.reduce((j, [k, n, by]) => changed(j, k, n, by), generatedHouse(seed, 2, 3));
+    expect(apartFromFlood(job, "board")).toEqual([]);
+  });
   it("and after up to three changes to such a house", () =>
     fc.assert(
       fc.property(

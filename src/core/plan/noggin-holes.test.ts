@@ -91,6 +91,9 @@ describe("noggins that are fixed after the cables", () => {
     expect([told(row(40)), told(row(40, { edge: "bottom" })), told({ at: 1200, depth: 195 })]).toEqual([[], [], []]);
     expect(told(row(41))).toEqual([[undefined, 49]]);
     expect(told(row(41, { edge: "bottom" }))).toEqual([[undefined, 49]]);
+    // 3 below the middle: 93 to the top edge, 87 to the bottom one.
+    expect(told(row(43), { fromTop: 103 })).toEqual([]);
+    expect(told(row(43, { edge: "bottom" }), { fromTop: 103 })).toEqual([[undefined, 44]]);
     // 47 broad, so half of that and half the hole: 33.5 from the middle of the hole.
     expect([told(row(60, { at: 1233 })).length, told(row(60, { at: 1166.6 })).length]).toEqual([1, 1]);
     expect([told(row(60, { at: 1233.5 })), told(row(60, { at: 1166.5 }))]).toEqual([[], []]);
