@@ -20,6 +20,12 @@ describe("a flood of the legal places", () => {
     const job = changes.reduce((j, [k, n, by]) => changed(j, k, n, by), generatedHouse(seed, 2, 3));
     expect(apartFromFlood(job, "board")).toEqual([]);
   });
+  it("goes through a bare wall in its corner, at the height of a point round the next corner", () => {
+    const job = changed(changed(generatedHouse(1, 2, 3), 2, 28, 1457), 0, 0, 0);
+    // Nothing on the wall between the rooms: only the socket on the wall that meets it wants that height.
+    const bare = { ...job, points: job.points.filter((p) => p.id !== "r1s0" && p.id !== "r0s1") };
+    expect(apartFromFlood(bare, "board")).toEqual([]);
+  });
   it("and after up to three changes to such a house", () =>
     fc.assert(
       fc.property(
