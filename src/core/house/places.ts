@@ -1,3 +1,4 @@
+import { wiredTo } from "../job/wired";
 import { pointLabels } from "../job/labels";
 import { lowestTop } from "../base/ceiling";
 import { bounds } from "../base/polygon";
@@ -342,7 +343,7 @@ export function paintCircuit(job: Job, ids: readonly string[], circuitId: string
     .filter((p) => (wanted.has(p.from) || wanted.has(p.to)) && p.circuit !== circuitId)
     .map((p) => changeOf(job, "pins", p.id, null));
   for (const c of job.circuits) {
-    const on = new Set([...c.points, ...c.spurs.map((s) => s.point)]);
+    const on = new Set(wiredTo(c));
     if (c.id === circuitId) {
       const add = [...wanted].filter((id) => !on.has(id));
       if (add.length) out.push(changeOf(job, "circuits", c.id, { ...c, points: [...c.points, ...add] }));

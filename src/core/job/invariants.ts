@@ -1,3 +1,4 @@
+import { wiredTo } from "./wired";
 import { topAt, topEdge } from "../base/ceiling";
 import { isClockwise, selfCrossing } from "../base/polygon";
 import { overlap, rectOf } from "../base/rect";
@@ -197,7 +198,7 @@ function checkCircuits(job: Job): Refusal[] {
   const out: Refusal[] = [];
   const on = new Map<string, string>();
   for (const c of job.circuits) {
-    for (const id of [...c.points, ...c.spurs.map((s) => s.point)]) {
+    for (const id of wiredTo(c)) {
       const other = on.get(id);
       if (other !== undefined)
         out.push({

@@ -1,8 +1,10 @@
+import fc from "fast-check";
+import { generatedHouse } from "../routing/generated-house";
 import { checkInvariants } from "../job/invariants";
 import { type Job, jobSchema } from "../job/model";
 
 /** One change that a hand might make to a house, chosen by numbers; the house as it was where it would not be a house. */
-export function changed(job: Job, kind: number, n: number, by: number): Job {
+function changed(job: Job, kind: number, n: number, by: number): Job {
   const pick = <T>(list: readonly T[]): T => list[n % list.length]!;
   const put = (next: Partial<Job>): Job => {
     const out = jobSchema.safeParse({ ...job, ...next });
@@ -91,3 +93,15 @@ export function changed(job: Job, kind: number, n: number, by: number): Job {
     }
   }
 }
+
+/** Changes by number, made one after the other to a made-up house of two rooms. */
+export const changedHouse = (seed: number, changes: readonly (readonly [kind: number, n: number, by: number])[]): Job =>
+  changes.reduce((j, [k, n, by]) => changed(j, k, n, by), generatedHouse(seed, 2, 3));
+
+/** Made-up houses after one to three changes. */
+export const changedHouses = fc
+  .tuple(
+    fc.integer({ min: 1, max: 5000 }),
+    fc.array(fc.tuple(fc.nat(9), fc.nat(60), fc.nat(3000)), { minLength: 1, maxLength: 3 }),
+  )
+  .map(([seed, changes]) => ({ seed, changes, job: changedHouse(seed, changes) }));

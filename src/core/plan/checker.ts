@@ -5,14 +5,16 @@ import { atMost } from "../base/tolerance";
 import { type XYZ, distance, pathLength, toFace } from "../base/wall-frame";
 import { END_MOST, clipSpacing } from "../trades/fixings/clips";
 import type { Face, House, PlacedPoint } from "../house/house";
-import type { PinnedLeg } from "../job/model";
+import type { Circuit, PinnedLeg } from "../job/model";
 import { checkHoles } from "./check-holes";
 import { orientationOf } from "./clips";
 import type { Clips, Hole, Run } from "../laid/laid";
 import { overall } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
-import { longLevelChases } from "../laid/level-chases";
-import { LEVEL_CHASE, deepestChase } from "../rules/chases";
+import { deepestChase } from "../rules/chases";
+import { needsRcd } from "../trades/circuits/needs-rcd";
+import { again } from "./again";
+import { checkLevelChases } from "./level-chase-facts";
 import { type Fact, type Where, fact } from "../rules/fact";
 import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { nogginCrossings } from "../house/noggin-crossings";
@@ -43,7 +45,7 @@ export interface ToCheck {
 export function checkPlan(h: House, p: ToCheck): Fact[] {
   const out: Fact[] = [];
   const circuits = new Map(h.job.circuits.map((c) => [c.id, c]));
-  const exposed = new Map<string, Run>();
+  const exposed = new Map<string, Circuit>();
   for (const run of p.runs) {
     const c = circuits.get(run.circuit);
     if (!c) continue;
@@ -58,34 +60,19 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
         out.push(...checkDeckLeg(h, run, leg, { ...where, deck: leg.surface.id }, p.holes));
       if (leg.surface.kind === "through")
         out.push(...checkThroughLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
-      if (needsRcd(h, leg) && c.rcd !== 30 && h.job.supply.rcd !== 30 && !exposed.has(c.id)) exposed.set(c.id, run);
+      if (wantsRcd(h, leg)) exposed.set(c.id, c);
     });
   }
-  for (const [id] of exposed) {
-    const c = circuits.get(id)!;
-    out.push(
-      fact("zone.rcd", "circuit", id, {
-        ...(c.rcd === null ? {} : { measured: c.rcd }),
-        limit: 30,
-        sense: "most",
-        unit: "mA",
-        fix: [{ collection: "circuits", id, set: { rcd: 30 } }],
-      }),
-    );
-  }
+  for (const c of exposed.values()) out.push(...needsRcd("zone.rcd", h.job, c));
   out.push(...checkHoles(h, p.holes, p.runs), ...checkClips(h, p.clips, p.runs));
   return out;
 }
-
-/** What a fact about a pinned run offers: to let go of the pin, so that it is laid afresh. */
-const again = (run: Run): Pick<Fact, "fix"> =>
-  run.pin === null ? {} : { fix: [{ collection: "pins", id: run.pin, remove: true }] };
 
 function faceOf(h: House, leg: PinnedLeg): Face | undefined {
   return h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
 }
 
-function needsRcd(h: House, leg: PinnedLeg): boolean {
+function wantsRcd(h: House, leg: PinnedLeg): boolean {
   if (leg.surface.kind !== "wall" || leg.method === "surface" || leg.protected) return false;
   const f = faceOf(h, leg);
   return f !== undefined && (leg.depth < 50 || f.shape.thickness - leg.depth < 50 || f.wall.build === "metal-stud");
@@ -142,24 +129,6 @@ function checkContinuity(h: House, run: Run): Fact[] {
       );
   }
   return out;
-}
-
-/** Level chases that go on too long. One that the planner kept has no other way at less than three times the cable: it explains. */
-function checkLevelChases(h: House, run: Run): Fact[] {
-  return longLevelChases(h, run).map((c) => {
-    const wide = !atMost(c.length, LEVEL_CHASE.most);
-    return fact("chase.level", "run", run.id, {
-      ...(run.pin === null ? { severity: "note" as const } : {}),
-      case: wide ? "long" : "elsewhere",
-      where: { run: run.id, leg: c.leg, wall: run.legs[c.leg]!.surface.id },
-      measured: wide ? c.length : c.elsewhere,
-      limit: wide ? LEVEL_CHASE.most : LEVEL_CHASE.elsewhere,
-      sense: "most",
-      unit: "mm",
-      of: { kept: run.pin === null ? "yes" : "no" },
-      ...again(run),
-    });
-  });
 }
 
 function checkWallLeg(h: House, run: Run, leg: PinnedLeg, where: Where): Fact[] {

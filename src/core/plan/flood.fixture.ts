@@ -1,5 +1,6 @@
 import type { Job } from "../job/model";
 import { plateOf } from "../rules/accessories";
+import { type DeckGrid, deckGrids, mayBore, nearly, opened, within } from "./second-decks.fixture";
 import { type Box, type Wall, boxes, insideBox, on, secondWalls, spot } from "./second-walls.fixture";
 
 /*
@@ -14,35 +15,9 @@ const STEP = 25;
 const BESIDE = 12.5;
 /** Room a cable needs beside a joist, mm. */
 const BESIDE_JOIST = 8;
-/** Smallest bit there is, mm, and how far a wall's foot may stand off a deck's outline. */
-const BIT = 10;
+/** How far a wall's foot may stand off a deck's outline, mm. */
 const OFF_DECK = 260;
 
-type XY = { x: number; y: number };
-const within = (outline: readonly XY[], x: number, y: number): boolean => {
-  let odd = false;
-  outline.forEach((p, i) => {
-    const q = outline[(i + 1) % outline.length]!;
-    if (p.y > y !== q.y > y && x < p.x + ((y - p.y) * (q.x - p.x)) / (q.y - p.y)) odd = !odd;
-  });
-  return odd;
-};
-/** Within an outline, or at most so far from it, tried all round. */
-const nearly = (outline: readonly XY[], x: number, y: number, by: number): boolean =>
-  [0, 1, -1].some((i) => [0, 1, -1].some((j) => within(outline, x + i * by, y + j * by)));
-
-interface DeckGrid {
-  d: Job["decks"][number];
-  along: "x" | "y";
-  x0: number;
-  y0: number;
-  nx: number;
-  ny: number;
-  base: number;
-  joists: number[];
-  from: number;
-  mid: number;
-}
 interface WallGrid {
   w: Wall;
   us: number[];
@@ -99,22 +74,8 @@ export function flood(job: Job, source: string, apart = BESIDE): Map<string, num
     size += g.nu * g.nv;
     return g;
   });
-  const decks: DeckGrid[] = job.decks.flatMap((d) => {
-    if (d.kind === "concrete") return [];
-    const xs = d.outline.map((p) => p.x);
-    const ys = d.outline.map((p) => p.y);
-    const [x0, y0] = [Math.min(...xs), Math.min(...ys)];
-    const along = d.joists.direction === "east-west" ? ("x" as const) : ("y" as const);
-    const [low, high] = along === "x" ? [y0, Math.max(...ys)] : [x0, Math.max(...xs)];
-    const joists: number[] = [];
-    for (let at = low + d.joists.first; at < high - 1e-6; at += d.joists.spacing) joists.push(at);
-    const [nx, ny] = [Math.floor((Math.max(...xs) - x0) / STEP) + 1, Math.floor((Math.max(...ys) - y0) / STEP) + 1];
-    const base = size;
-    size += nx * ny;
-    return [
-      { d, along, x0, y0, nx, ny, base, joists, from: along === "x" ? x0 : y0, mid: d.underside + d.joists.depth / 2 },
-    ];
-  });
+  const decks = deckGrids(job, STEP, size);
+  size = decks.reduce((n, g) => n + g.nx * g.ny, size);
   const gridOf = new Map(grids.map((g) => [g.w.id, g]));
 
   const uOf = (g: WallGrid, i: number): number => g.us[i]!;
@@ -165,68 +126,6 @@ export function flood(job: Job, source: string, apart = BESIDE): Map<string, num
     }
     return state[k] === 1;
   };
-  const opened = (g: DeckGrid, x: number, y: number): boolean =>
-    g.d.access !== "closed" ||
-    g.d.opened.some(
-      (o) => x >= g.x0 + o.x && x <= g.x0 + o.x + o.width && y >= g.y0 + o.y && y <= g.y0 + o.y + o.depth,
-    );
-  /** The clear spans of a joist: what lies in the outline along it, less the bearings; and whether steel or a trimmer bears on each. */
-  const spansKept = new Map<string, { from: number; to: number; heavy: boolean }[]>();
-  const spansOf = (g: DeckGrid, n: number): { from: number; to: number; heavy: boolean }[] => {
-    const key = `${g.d.id} ${n}`;
-    const kept = spansKept.get(key);
-    if (kept) return kept;
-    const { d } = g;
-    const at = (p: number): [number, number] => (g.along === "x" ? [p, g.joists[n]!] : [g.joists[n]!, p]);
-    const loads = d.obstacles.filter((o) => o.kind === "steel" || o.kind === "trimmer");
-    const out: { from: number; to: number; heavy: boolean }[] = [];
-    let start: number | null = null;
-    const end = g.from + (g.along === "x" ? g.nx : g.ny) * STEP;
-    for (let p = g.from; p <= end; p += 1) {
-      const there =
-        within(d.outline, ...at(p + 0.5)) && !d.joists.bearings.some(([a, b]) => p >= g.from + a && p < g.from + b);
-      if (there && start === null) start = p;
-      if (there || start === null) continue;
-      let heavy = false;
-      for (let q = start + 1; q < p && loads.length; q += 1) heavy ||= loads.some((o) => within(o.outline, ...at(q)));
-      if (p - start > 300) out.push({ from: start, to: p, heavy });
-      start = null;
-    }
-    spansKept.set(key, out);
-    return out;
-  };
-  /** Whether a joist may be bored where it is crossed at a place along it. */
-  const mayBore = (g: DeckGrid, n: number, alongAt: number): boolean => {
-    const { d } = g;
-    const [x, y] = g.along === "x" ? [alongAt, g.joists[n]!] : [g.joists[n]!, alongAt];
-    if (!opened(g, x, y) || d.heavyJoists.includes(n + 1)) return false;
-    const spans = spansOf(g, n);
-    const s = spans.findIndex((z) => alongAt >= z.from && alongAt <= z.to);
-    if (s < 0) return false;
-    const { from, to, heavy } = spans[s]!;
-    if (heavy && !d.notHeavy.some((z) => z.joist === n + 1 && z.span === s + 1)) return false;
-    if (d.kind === "engineered")
-      return d.makerAllows.some((m) => alongAt - from >= m.from && alongAt - from <= m.to && m.most >= BIT);
-    const share = Math.min(alongAt - from, to - alongAt) / (to - from);
-    if (d.joists.depth > 250 || share < 0.25 || share > 0.4 || BIT > d.joists.depth / 4) return false;
-    // A span that is cut worse than the rules allow is not weakened further.
-    const worse = d.existingCuts.some((c) => {
-      if (c.joist !== n + 1 || c.span !== s + 1) return false;
-      const off = Math.min(c.at, to - from - c.at) / (to - from);
-      return c.kind === "hole"
-        ? off < 0.25 || off > 0.4 || c.diameter > d.joists.depth / 4
-        : off < 0.07 || off > 0.25 || c.depth > d.joists.depth * 0.15;
-    });
-    if (worse) return false;
-    return d.existingCuts.every((c) =>
-      c.joist !== n + 1 || c.span !== s + 1
-        ? true
-        : c.kind === "hole"
-          ? Math.abs(from + c.at - alongAt) >= 3 * c.diameter
-          : Math.abs(from + c.at - alongAt) - c.width / 2 >= 100,
-    );
-  };
-
   const over = (g: DeckGrid, w: Wall): boolean =>
     g.d.underside >= w.floor + w.room.height - 1 && g.d.underside <= w.floor + w.room.height + 80;
   const under = (g: DeckGrid, w: Wall): boolean => {

@@ -1,3 +1,4 @@
+import { wiredTo } from "../job/wired";
 import { lowestTop } from "../base/ceiling";
 import { insidePolygon } from "../base/polygon";
 import { contains, overlap, rectAround, rectOf } from "../base/rect";
@@ -19,7 +20,7 @@ const kitchenKind: Partial<Record<string, KitchenPoint["kind"]>> = {
 /** What is wrong with where the points stand, before any cable is thought of. */
 export function pointFacts(h: House): Fact[] {
   const out: Fact[] = [];
-  const wired = new Set(h.job.circuits.flatMap((c) => [...c.points, ...c.spurs.map((s) => s.point)]));
+  const wired = new Set(h.job.circuits.flatMap(wiredTo));
   for (const f of h.faces) if (f.points.length) out.push(...faceFindings(h, f));
   for (const p of h.points) {
     const { point } = p;

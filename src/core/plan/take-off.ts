@@ -1,3 +1,4 @@
+import { wiredTo } from "../job/wired";
 import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { accessories } from "../rules/accessories";
@@ -32,8 +33,7 @@ export function takeOff(
     else sums.set(key, { item, size, quantity, unit, circuit });
   };
   const circuitOfPoint = new Map<string, string>();
-  for (const c of h.job.circuits)
-    for (const p of [...c.points, ...c.spurs.map((s) => s.point)]) circuitOfPoint.set(p, c.id);
+  for (const c of h.job.circuits) for (const p of wiredTo(c)) circuitOfPoint.set(p, c.id);
   const runOf = new Map(runs.map((r) => [r.id, r]));
   for (const r of runs) {
     const cable = cableOf(r.cable, h.catalogue)!;

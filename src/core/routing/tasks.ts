@@ -1,3 +1,4 @@
+import { wiredTo } from "../job/wired";
 import type { House } from "../house/house";
 import type { Circuit, Pin } from "../job/model";
 import type { HeldRun } from "../laid/held";
@@ -127,7 +128,7 @@ function joinedBefore(
 ): { pairs: [string, string, boolean][]; bound: number | null } | null {
   const runs = (before?.runs ?? []).filter((r) => r.circuit === c.id);
   const reached = new Set(runs.flatMap((r) => [r.from, r.to]));
-  const points = [...c.points, ...c.spurs.map((s) => s.point)];
+  const points = wiredTo(c);
   if (!runs.length || points.some((id) => !reached.has(id))) return null;
   return { pairs: runs.map((r) => [r.from, r.to, true]), bound: 0 };
 }

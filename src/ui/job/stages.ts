@@ -1,3 +1,4 @@
+import { wiredTo } from "../../core/job/wired";
 import type { Job } from "../../core/job/model";
 import type { Plan } from "../../core/laid/laid";
 import { progress } from "../../core/record/entries";
@@ -62,7 +63,7 @@ export function stageStates(job: Job, plan: Plan | null, siteBook: readonly Site
     settled: done && open(id) === 0,
   });
   const laid = plan?.runs.length ?? 0;
-  const wired = new Set(job.circuits.flatMap((c) => [...c.points, ...c.spurs.map((s) => s.point)]));
+  const wired = new Set(job.circuits.flatMap(wiredTo));
   const ways = job.points.filter((p) => p.kind === "board").reduce((n, b) => n + b.ways, 0);
   const chased = plan?.takeoff.filter((t) => t.item === "Capping").reduce((s, t) => s + t.quantity, 0) ?? 0;
   const clips = plan?.clips.reduce((s, c) => s + c.marks.length, 0) ?? 0;

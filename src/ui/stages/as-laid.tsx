@@ -1,4 +1,5 @@
 "use client";
+import { SmallHead } from "../kit/small-head";
 import { useMemo } from "react";
 import { figure, mm } from "../../core/base/figures";
 import { pointLabels } from "../../core/job/labels";
@@ -34,18 +35,7 @@ export function AsLaid({ circuit }: { circuit: string }) {
       </summary>
       <p className="mt-1">{carriesWords(laid)}</p>
       <table className="mt-1 w-full">
-        <thead>
-          <tr className="text-right text-soft">
-            <th scope="col" className="text-left font-normal">
-              Point
-            </th>
-            {["Cable, m", "Zs, Ω", "Drop, %"].map((x) => (
-              <th key={x} scope="col" className="font-normal">
-                {x}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <SmallHead columns={["Point", "Cable, m", "Zs, Ω", "Drop, %"]} />
         <tbody>
           {places.map((p) => (
             <tr key={p.point} className={p === worst ? "border-y border-ink" : ""}>

@@ -1,4 +1,6 @@
 "use client";
+import { SmallHead } from "../kit/small-head";
+import { wiredTo } from "../../core/job/wired";
 import { pointLabels } from "../../core/job/labels";
 import { foundShapeWords } from "../../core/words/circuits";
 import { ringAgainstRadialsWords } from "../../core/words/ways";
@@ -91,7 +93,7 @@ function CircuitForm({ c }: { c: Circuit }) {
   const put = (next: Partial<Circuit>): string | null => edit([change("circuits", c.id, { ...c, ...next })]);
   const label = pointLabels(job);
   const order = (plan?.runs ?? []).filter((r) => r.circuit === c.id);
-  const wired = new Set(job.circuits.flatMap((x) => [...x.points, ...x.spurs.map((s) => s.point)]));
+  const wired = new Set(job.circuits.flatMap(wiredTo));
   const loose = job.points.filter((p) => p.kind !== "board" && !wired.has(p.id));
   const boards = job.points.filter((p) => p.kind === "board");
   const board = boardOfCircuit(job, c);
@@ -262,15 +264,7 @@ function RingOrRadials({ circuit }: { circuit: string }) {
   return (
     <div className="border border-line p-2 text-[13px]" data-both-ways>
       <table className="w-full">
-        <thead>
-          <tr className="text-left text-soft">
-            {["", "Cable, m", "Runs", "Holes in all", "Amps"].map((x) => (
-              <th key={x} scope="col" className="font-normal">
-                {x}
-              </th>
-            ))}
-          </tr>
-        </thead>
+        <SmallHead columns={["", "Cable, m", "Runs", "Holes in all", "Amps"]} />
         <tbody>
           {(
             [

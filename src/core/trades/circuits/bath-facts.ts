@@ -1,10 +1,11 @@
 import { atLeast } from "../../base/tolerance";
 import { toFace } from "../../base/wall-frame";
+import { wiredTo } from "../../job/wired";
 import { roomsOf } from "../../house/rooms-of";
 import type { House } from "../../house/house";
 import { type Fact, fact } from "../../rules/fact";
 import { SOCKET_FROM_BATH } from "../../rules/supply";
-import { wiredTo } from "./wired-facts";
+import { needsRcd } from "./needs-rcd";
 
 /**
  * Rooms with a bath or shower: every circuit that serves a point there has 30 mA protection, and no socket outlet stands within 2.5 m
@@ -22,18 +23,10 @@ export function bathFacts(h: House): Fact[] {
     }),
   );
   const out: Fact[] = [];
-  for (const c of job.circuits)
-    if (c.rcd !== 30 && job.supply.rcd !== 30 && wiredTo(c).some((id) => inBath.has(id)))
-      out.push(
-        fact("bath.rcd", "circuit", c.id, {
-          ...(c.rcd === null ? {} : { measured: c.rcd }),
-          limit: 30,
-          sense: "most",
-          unit: "mA",
-          of: { room: inBath.get(wiredTo(c).find((id) => inBath.has(id))!)! },
-          fix: [{ collection: "circuits", id: c.id, set: { rcd: 30 } }],
-        }),
-      );
+  for (const c of job.circuits) {
+    const first = wiredTo(c).find((id) => inBath.has(id));
+    if (first !== undefined) out.push(...needsRcd("bath.rcd", job, c, { room: inBath.get(first)! }));
+  }
   for (const [id, room] of inBath) {
     const p = h.points[h.pointOfId.get(id)!]!;
     if (p.point.kind !== "socket") continue;

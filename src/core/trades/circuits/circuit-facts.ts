@@ -3,7 +3,8 @@ import { NOMINAL } from "../../rules/supply";
 import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
 import { cookerDemand } from "./cooker";
-import { wiredTo } from "./wired-facts";
+import { wiredTo } from "../../job/wired";
+import { needsRcd } from "./needs-rcd";
 import { type Fact, fact } from "../../rules/fact";
 import type { Job, Point } from "../../job/model";
 
@@ -54,16 +55,7 @@ export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue)
       has("socket") ||
       has("cooker-control", 2);
     const wants = sockets || c.kind === "lighting" || c.kind === "shower";
-    if (wants && c.rcd !== 30 && job.supply.rcd !== 30)
-      out.push(
-        fact("circuit.rcd", "circuit", c.id, {
-          ...(c.rcd === null ? {} : { measured: c.rcd }),
-          limit: 30,
-          sense: "most",
-          unit: "mA",
-          fix: [{ collection: "circuits", id: c.id, set: { rcd: 30 } }],
-        }),
-      );
+    if (wants) out.push(...needsRcd("circuit.rcd", job, c));
     if (c.watts > 0) {
       const outlet = c.points.some((id) =>
         job.points.some((p) => p.id === id && p.kind === "cooker-control" && p.gang === 2),

@@ -1,3 +1,4 @@
+import { wiredTo } from "../../job/wired";
 import { boardOfCircuit } from "../../job/boards";
 import type { Circuit, Job } from "../../job/model";
 import { type Fact, fact } from "../../rules/fact";
@@ -21,7 +22,7 @@ export interface FoundShape {
  */
 export function foundShape(job: Job, c: Circuit): FoundShape {
   const board = boardOfCircuit(job, c)?.id ?? null;
-  const mine = new Set([...c.points, ...c.spurs.map((s) => s.point)]);
+  const mine = new Set(wiredTo(c));
   const cables = job.foundCables.filter((f) => mine.has(f.from) || (f.to !== null && mine.has(f.to)));
   const out = (
     shape: FoundShape["shape"],

@@ -1,4 +1,5 @@
 import { mainBoard } from "../../job/boards";
+import { tripOf } from "../../job/wired";
 import { pathLength } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
@@ -176,12 +177,6 @@ function counting(h: House, runs: readonly RatedRun[]): { together: Together; wa
   return { together, warm };
 }
 
-/** The RCD that protects a circuit, mA: its own or that of the whole installation, whichever trips at less; null without one. */
-function tripOf(h: House, c: Circuit): number | null {
-  const trips = [c.rcd, h.job.supply.rcd].filter((x) => x !== null);
-  return trips.length ? Math.min(...trips) : null;
-}
-
 /**
  * Every new circuit as it is laid: its legs with their method, grouping and insulation, what each carries, and loop and drop at every
  * point. Circuits kept as they are, without a known cable or run, or with something that no table holds, are left out.
@@ -227,7 +222,7 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
       spurs,
       ze: h.job.supply.ze,
       earthing: h.job.supply.earthing,
-      rcd: tripOf(h, c),
+      rcd: tripOf(h.job, c),
     };
     if (!legs.length || circuitFault(input)) return [];
     const places = [

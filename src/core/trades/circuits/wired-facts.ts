@@ -1,8 +1,6 @@
 import type { Circuit, Job, Point } from "../../job/model";
+import { wiredTo } from "../../job/wired";
 import { type Fact, fact } from "../../rules/fact";
-
-/** Points of a circuit, those on its spurs among them. */
-export const wiredTo = (c: Circuit): string[] => [...c.points, ...c.spurs.map((s) => s.point)];
 
 const isLight = (p: Point): boolean => p.kind === "light" || p.kind === "wall-light";
 

@@ -41,15 +41,14 @@ export function SupplyForm() {
         ]}
         onCommit={(x) => put({ earthing: earthings.find((e) => e === x) ?? null })}
       />
-      <NumberField
+      <OrNone
         label="Ze measured (0 when not)"
         name="Ze"
         unit="Ω"
         step={0.01}
-        value={supply.ze ?? 0}
-        min={0}
-        max={2000}
-        onCommit={(ze) => put({ ze: ze === 0 ? null : ze })}
+        most={2000}
+        value={supply.ze}
+        put={(ze) => put({ ze })}
       />
       {supply.ze === null ? (
         <p className="text-[13px] text-soft" data-ze-taken>
@@ -69,15 +68,14 @@ export function SupplyForm() {
         options={[{ value: "", name: "none" }, ...trips.map((t) => ({ value: String(t), name: `${t} mA` }))]}
         onCommit={(x) => put({ rcd: trips.find((t) => String(t) === x) ?? null })}
       />
-      <NumberField
+      <OrNone
         label="Main switch (0 when not seen)"
         name="main switch"
         unit="A"
         step={1}
-        value={supply.mainSwitch ?? 0}
-        min={0}
-        max={200}
-        onCommit={(a) => put({ mainSwitch: a === 0 ? null : a })}
+        most={200}
+        value={supply.mainSwitch}
+        put={(mainSwitch) => put({ mainSwitch })}
       />
       <h3 className="mt-1">Main bonding</h3>
       {supply.bonding.length ? null : <p className="text-[13px] text-soft">No service listed: not looked at.</p>}
@@ -113,4 +111,22 @@ export function SupplyForm() {
       </div>
     </section>
   );
+}
+
+/** A measure that may not have been taken: nought stands for that. */
+function OrNone({
+  value,
+  most,
+  put,
+  ...field
+}: {
+  label: string;
+  name: string;
+  unit: string;
+  step: number;
+  most: number;
+  value: number | null;
+  put: (x: number | null) => string | null;
+}) {
+  return <NumberField {...field} value={value ?? 0} min={0} max={most} onCommit={(x) => put(x === 0 ? null : x)} />;
 }
