@@ -63,19 +63,23 @@ export function WallForm({ face }: { face: Face }) {
       />
       <div className="flex gap-4">
         <CheckField label="Insulated" value={wall.insulated} onCommit={(insulated) => say(whole({ insulated }))} />
-        {wall.insulated && (wall.build === "stud" || wall.build === "metal-stud") ? (
-          <CheckField
-            label="Cables fixed against the board (they hang free in the insulation otherwise, and carry less)"
-            value={wall.againstBoard}
-            onCommit={(againstBoard) => say(put({ againstBoard }))}
-          />
-        ) : null}
         <CheckField
           label="Foil-backed board"
           value={wall.foilBacked}
           onCommit={(foilBacked) => say(put({ foilBacked }))}
         />
       </div>
+      {wall.insulated && (wall.build === "stud" || wall.build === "metal-stud") ? (
+        <SelectField
+          label="Cables lie"
+          value={wall.againstBoard ? "board" : "free"}
+          options={[
+            { value: "free", name: "free in the insulation" },
+            { value: "board", name: "fixed against the board" },
+          ]}
+          onCommit={(x) => put({ againstBoard: x === "board" })}
+        />
+      ) : null}
       <Studs face={face} />
       <Openings face={face} />
       <Fixtures face={face} />
