@@ -122,5 +122,7 @@ describe("30 mA", () => {
   it("is there where the whole installation has it", () => {
     expect(rcd({ rcd: null }, { rcd: 30 })).toEqual([]);
     expect(rcd({ rcd: null }, { rcd: 100 })).toEqual(["c"]);
+    // Of two the one that trips at less counts, whichever it is.
+    expect([rcd({ rcd: 300 }, { rcd: 30 }), rcd({ rcd: 30 }, { rcd: 300 })]).toEqual([[], []]);
   });
 });
