@@ -82,6 +82,9 @@ export default calculator({
     maxZs: z.number().nullable(),
     drop: z.object({ volts: z.number(), percent: z.number(), limit: z.number() }),
     spurs: z.array(z.object({ zs: z.number(), drop: z.object({ volts: z.number(), percent: z.number() }) })),
+    points: z.array(
+      z.object({ at: z.number(), zs: z.number(), drop: z.object({ volts: z.number(), percent: z.number() }) }),
+    ),
     findings: f.findings,
   }),
   first: {

@@ -1,10 +1,12 @@
 // Made by scripts/registry.mjs from the files of this folder.
 import type { Calculator } from "./calculator";
 import armourCut from "./armour.cut";
+import bathCheck from "./bath.check";
 import bendConduit90 from "./bend.conduit-90";
 import bendConduitSet from "./bend.conduit-set";
 import bendRadius from "./bend.radius";
 import boardOrder from "./board.order";
+import chaseDepth from "./chase.depth";
 import circuitCheck from "./circuit.check";
 import circuitCompare from "./circuit.compare";
 import circuitSpurs from "./circuit.spurs";
@@ -23,6 +25,7 @@ import foldTrunking from "./fold.trunking";
 import glandPick from "./gland.pick";
 import glandRow from "./gland.row";
 import kitchenCheck from "./kitchen.check";
+import lightingWire from "./lighting.wire";
 import materialsCut from "./materials.cut";
 import miCable from "./mi.cable";
 import miStrip from "./mi.strip";
@@ -43,10 +46,12 @@ import zonesWall from "./zones.wall";
 
 export const list: readonly Calculator[] = [
   armourCut,
+  bathCheck,
   bendConduit90,
   bendConduitSet,
   bendRadius,
   boardOrder,
+  chaseDepth,
   circuitCheck,
   circuitCompare,
   circuitSpurs,
@@ -65,6 +70,7 @@ export const list: readonly Calculator[] = [
   glandPick,
   glandRow,
   kitchenCheck,
+  lightingWire,
   materialsCut,
   miCable,
   miStrip,

@@ -282,3 +282,52 @@ describe("fixings, both sides of every band", () => {
     expect(rules(ask("timber.stud", { depth: 89, diameter: 20, inZone: false }))).toEqual(["timber.stud warn"]);
   });
 });
+
+describe("lights, chases and baths", () => {
+  it("wires two lights and a landing: two drops, and three cores between the two-way switches", () => {
+    const o = ask("lighting.wire", calculatorNamed("lighting.wire")!.first);
+    expect(o.loops).toEqual(["L1", "L2"]);
+    expect(o.cables).toEqual([
+      { from: "L1", to: "W1", cores: 2, carries: ["line", "switched-line"] },
+      { from: "L2", to: "W1", cores: 2, carries: ["line", "switched-line"] },
+      { from: "W1", to: "W2", cores: 3, carries: ["common", "strapper-1", "strapper-2"] },
+    ]);
+    const across = { feed: "rose", lights: ["L"], switches: [{ id: "W", gangs: [{ works: ["L"] }] }] };
+    expect(rules(ask("lighting.wire", { ...across, circuits: { L: "up", W: "down" } }))).toEqual([
+      "lighting.borrowed stop",
+    ]);
+    expect(refused("lighting.wire", { ...across, lights: ["L", "L"] })).toMatch(/^lights\.1 \| .*got "L"/);
+    expect(refused("lighting.wire", { ...across, lights: [] })).toMatch(
+      /^switches\.0\.gangs\.0\.works\.0 \| .*must be one of/,
+    );
+    expect(refused("lighting.wire", { ...across, switches: [{ id: "L", gangs: [] }] })).toMatch(/^switches\.0\.id \| /);
+  });
+  it("lets a chase take a third of the leaf plumb and a sixth level", () => {
+    const chase = (depth: number, direction: string) => ask("chase.depth", { leaf: 90, depth, direction });
+    expect([chase(30, "plumb").most, chase(15, "level").most]).toEqual([30, 15]);
+    expect([rules(chase(30, "plumb")), rules(chase(15, "level"))]).toEqual([[], []]);
+    expect([rules(chase(30.1, "plumb")), rules(chase(15.1, "level"))]).toEqual([
+      ["chase.depth stop"],
+      ["chase.depth stop"],
+    ]);
+  });
+  it("tells zones of a bathroom, what may stand there, and refuses what lies outside it", () => {
+    const first = calculatorNamed("bath.check")!.first as { points: object[] };
+    const o = ask("bath.check", first);
+    expect(o.points).toEqual([
+      { id: "L1", zone: null, toZone1: 500 },
+      { id: "FN1", zone: 1, toZone1: 0 },
+      { id: "SV1", zone: null, toZone1: 1680 },
+    ]);
+    expect(rules(o)).toEqual([]);
+    const with_ = (p: object) => ({ ...first, points: [{ id: "p", kind: "light", x: 350, y: 900, z: 2000, ...p }] });
+    expect(rules(ask("bath.check", with_({})))).toEqual(["bath.ip warn"]);
+    expect(rules(ask("bath.check", with_({ ip: "IP43" })))).toEqual(["bath.ip stop"]);
+    expect(rules(ask("bath.check", with_({ ip: "44" })))).toEqual([]);
+    expect(rules(ask("bath.check", with_({ kind: "socket", x: 2400, y: 2600 })))).toEqual(["bath.socket stop"]);
+    expect(refused("bath.check", with_({ x: 2401 }))).toMatch(/^points\.0\.x \| .*got 2401; must lie in the room/);
+    expect(refused("bath.check", { ...first, bath: { x: 1800, y: 0, width: 700, depth: 700 } })).toMatch(
+      /^bath\.x \| /,
+    );
+  });
+});

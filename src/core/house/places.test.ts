@@ -1,17 +1,8 @@
 import { describe, expect, it } from "vitest";
 import type { Job, Room } from "../job/model";
 import { layHouse } from "./house";
-import {
-  addPoint,
-  addSeries,
-  align,
-  copyPoints,
-  equalPlaces,
-  freeSpot,
-  paintCircuit,
-  usualCircuit,
-  wireAs,
-} from "./places";
+import { addPoint, addSeries, align, copyPoints, equalPlaces, freeSpot, usualCircuit } from "./places";
+import { paintCircuit, wireAs } from "./on-circuit";
 import { apply, inSpace, newId, pinned, room, twoRooms, wallOf, withCircuit } from "./two-rooms.fixture";
 
 describe("placing points", () => {
@@ -127,7 +118,7 @@ describe("spurs", () => {
     const { job, ids } = wired();
     const spur = apply(job, wireAs(job, ids[2]!, ids[0]!));
     expect(wireAs(spur, ids[1]!, ids[0]!)).toMatch(/feeds a spur already/);
-    expect(wireAs(spur, ids[1]!, ids[2]!)).toMatch(/starts at a point in the circuit/);
+    expect(wireAs(spur, ids[1]!, ids[2]!)).toMatch(/nothing hangs on a spur but behind a fused unit/);
     expect(wireAs(spur, ids[0]!, ids[1]!)).toMatch(/does not hang on a spur/);
     expect(wireAs(twoRooms(), ids[0]!, ids[1]!)).toMatch(/on no circuit|is none/);
   });

@@ -1,12 +1,20 @@
 import { wiredTo } from "../job/wired";
-import { pointLabels } from "../job/labels";
 import { lowestTop } from "../base/ceiling";
 import { bounds } from "../base/polygon";
 import { overlap, rectAround, rectOf } from "../base/rect";
 import type { Face, House } from "./house";
 import { type Circuit, type Job, type Point, type Room, pointSchema } from "../job/model";
 import type { Change } from "../job/patch";
-import { type PointKind, accessories, plateOf, socketHeights } from "../rules/accessories";
+import {
+  type PointKind,
+  accessories,
+  isLight,
+  isOnCircuit,
+  isSocket,
+  isSwitch,
+  plateOf,
+  socketHeights,
+} from "../rules/accessories";
 import { mm } from "../base/figures";
 import { type NewId, changeOf, wallsOf } from "./change-of";
 import { ceilingPointsOf } from "./reshape";
@@ -19,16 +27,20 @@ export function usualCircuit(job: Job, kind: PointKind, picked: string | null): 
   const own = job.circuits.find((c) => c.id === picked);
   if (own) return own;
   const byLabel = [...job.circuits].filter((c) => c.state !== "keep").sort((a, b) => (a.label < b.label ? -1 : 1));
-  if (kind === "socket")
+  const withKind = (test: (kind: PointKind) => boolean): Circuit | undefined =>
+    byLabel.find((c) => wiredTo(c).some((id) => job.points.some((p) => p.id === id && test(p.kind))));
+  if (isSocket(kind))
     return (
       byLabel.find(
         (c) =>
           c.kind === "ring" ||
-          (c.kind === "radial" && c.points.some((id) => job.points.find((p) => p.id === id)?.kind === "socket")),
+          (c.kind === "radial" && c.points.some((id) => job.points.some((p) => p.id === id && isSocket(p.kind)))),
       ) ?? null
     );
-  if (kind === "light" || kind === "switch" || kind === "wall-light")
-    return byLabel.find((c) => c.kind === "lighting") ?? null;
+  const lighting = byLabel.find((c) => c.kind === "lighting") ?? null;
+  if (isLight(kind) || isSwitch(kind)) return lighting;
+  // Alarms go with the other alarms; the first one may be fed from the lights that are used every day.
+  if (accessories[kind].use === "alarm") return withKind((k) => accessories[k].use === "alarm") ?? lighting;
   return null;
 }
 
@@ -92,7 +104,7 @@ function newPoint(
 
 /** Puts new points on the circuit they join, in one change of it. */
 function joined(job: Job, circuit: Circuit | null, points: readonly Point[]): Change[] {
-  const wired = points.filter((p) => p.kind !== "board").map((p) => p.id);
+  const wired = points.filter((p) => isOnCircuit(p.kind)).map((p) => p.id);
   return [
     ...points.map((p) => changeOf(job, "points", p.id, p)),
     ...(circuit && wired.length
@@ -117,7 +129,7 @@ export function addPoint(
   const { job } = h;
   const taken = new Set(job.points.map((p) => p.label));
   const kindOf = accessories[kind];
-  const circuit = kind === "board" ? null : usualCircuit(job, kind, circuitId);
+  const circuit = !isOnCircuit(kind) ? null : usualCircuit(job, kind, circuitId);
   if (kindOf.on === "deck") {
     const deck = ceilingDeck(job, room);
     if (!deck) return `There is no deck over ${room.name} for a ceiling point; add one in Survey.`;
@@ -199,7 +211,7 @@ export function addSeries(
   );
   return {
     points: points.map((p) => p.id),
-    changes: joined(job, s.kind === "board" ? null : usualCircuit(job, s.kind, circuitId), points),
+    changes: joined(job, !isOnCircuit(s.kind) ? null : usualCircuit(job, s.kind, circuitId), points),
   };
 }
 
@@ -316,6 +328,9 @@ export function copyPoints(
     label: nextLabel(taken, old.kind),
     place,
     controls: old.controls.flatMap((c) => twin.get(c) ?? []),
+    gangOf: Object.fromEntries(
+      Object.entries(old.gangOf).flatMap(([c, gang]) => (twin.has(c) ? [[twin.get(c), gang]] : [])),
+    ),
     existing: false,
     name: "",
   }));
@@ -334,64 +349,4 @@ export function copyPoints(
     changes.push(changeOf(job, "circuits", id, { ...c, points: [...c.points, ...add] }));
   }
   return { points: points.map((p) => p.id), changes, left };
-}
-
-/** Puts points on a circuit (null: on none), off any other, and lets go of pins that no longer hold. */
-export function paintCircuit(job: Job, ids: readonly string[], circuitId: string | null): Change[] {
-  const wanted = new Set(ids.filter((id) => job.points.some((p) => p.id === id && p.kind !== "board")));
-  const out: Change[] = job.pins
-    .filter((p) => (wanted.has(p.from) || wanted.has(p.to)) && p.circuit !== circuitId)
-    .map((p) => changeOf(job, "pins", p.id, null));
-  for (const c of job.circuits) {
-    const on = new Set(wiredTo(c));
-    if (c.id === circuitId) {
-      const add = [...wanted].filter((id) => !on.has(id));
-      if (add.length) out.push(changeOf(job, "circuits", c.id, { ...c, points: [...c.points, ...add] }));
-    } else if ([...wanted].some((id) => on.has(id)))
-      out.push(
-        changeOf(job, "circuits", c.id, {
-          ...c,
-          points: c.points.filter((x) => !wanted.has(x)),
-          spurs: c.spurs.filter((s) => !wanted.has(s.point) && !wanted.has(s.from)),
-        }),
-      );
-  }
-  return out;
-}
-
-/**
- * Wires a point as a spur from another point of its circuit, or (from null) back into the circuit's own order. A spur from a spur, or
- * from a point that has one already, is refused in words: one unfused spur feeds one single or one twin outlet.
- */
-export function wireAs(job: Job, point: string, from: string | null): Change[] | string {
-  const c = job.circuits.find((x) => x.points.includes(point) || x.spurs.some((s) => s.point === point));
-  if (!c) return "This point is on no circuit yet; put it on one first.";
-  const label = pointLabels(job);
-  const pins = job.pins
-    .filter((p) => p.circuit === c.id && (p.from === point || p.to === point))
-    .map((p) => changeOf(job, "pins", p.id, null));
-  const spurs = c.spurs.filter((s) => s.point !== point);
-  if (from === null)
-    return [
-      ...pins,
-      changeOf(job, "circuits", c.id, {
-        ...c,
-        points: c.points.includes(point) ? c.points : [...c.points, point],
-        spurs,
-      }),
-    ];
-  if (from === point || !c.points.includes(from))
-    return `A spur starts at a point in the circuit itself; ${label(from)} is none.`;
-  if (spurs.some((s) => s.from === from))
-    return `${label(from)} feeds a spur already; one unfused spur feeds one outlet.`;
-  if (c.spurs.some((s) => s.from === point))
-    return `${label(point)} feeds a spur itself; a spur does not hang on a spur.`;
-  return [
-    ...pins,
-    changeOf(job, "circuits", c.id, {
-      ...c,
-      points: c.points.filter((x) => x !== point),
-      spurs: [...spurs, { point, from }],
-    }),
-  ];
 }

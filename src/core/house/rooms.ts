@@ -1,3 +1,4 @@
+import { withoutWired } from "../job/wired";
 import { type XY, bounds } from "../base/polygon";
 import {
   type Deck,
@@ -112,6 +113,7 @@ export function copyRoom(
         label: nextLabel(taken, p.kind),
         place: where,
         controls: p.controls.map((x) => fresh.get(x) ?? x),
+        gangOf: Object.fromEntries(Object.entries(p.gangOf).map(([x, gang]) => [fresh.get(x) ?? x, gang])),
         existing: false,
       }),
     );
@@ -150,15 +152,13 @@ export function withoutPoints(job: Job, gone: ReadonlySet<string>): Change[] {
     if (c.points.some((x) => gone.has(x)) || c.spurs.some((s) => gone.has(s.point) || gone.has(s.from)))
       out.push(
         changeOf(job, "circuits", c.id, {
-          ...c,
+          ...withoutWired(c, gone),
           board: c.board !== null && gone.has(c.board) ? null : c.board,
-          points: c.points.filter((x) => !gone.has(x)),
-          spurs: c.spurs.filter((s) => !gone.has(s.point) && !gone.has(s.from)),
         }),
       );
   for (const c of job.circuits)
     if (c.board !== null && gone.has(c.board) && !out.some((x) => x.collection === "circuits" && x.id === c.id))
-      out.push(changeOf(job, "circuits", c.id, { ...c, board: null }));
+      out.push(changeOf(job, "circuits", c.id, { ...withoutWired(c, gone), board: null }));
   for (const f of job.foundCables) {
     if (gone.has(f.from)) out.push(changeOf(job, "foundCables", f.id, null));
     else if (f.to !== null && gone.has(f.to)) out.push(changeOf(job, "foundCables", f.id, { ...f, to: null }));

@@ -110,6 +110,7 @@ export function withCircuit(job: Job, id: string, points: string[], more: Record
     points,
     order: "find",
     spurs: [],
+    runCables: [],
     walls: "hidden",
     ambient: 30,
     watts: 0,

@@ -105,7 +105,7 @@ export function rowsForJob(job: Job, own: readonly CatalogueRow[]): CatalogueRow
 /** The catalogue rows that a job names, as "table id". */
 export const namedInCatalogue = (job: Job): Set<string> =>
   new Set([
-    ...job.circuits.map((c) => `cables ${c.cable}`),
+    ...job.circuits.flatMap((c) => [c.cable, ...c.runCables.map((r) => r.cable)].map((x) => `cables ${x}`)),
     ...job.drums.map((d) => `cables ${d.cable}`),
     ...job.foundCables.flatMap((c) => (c.cable ? [`cables ${c.cable}`] : [])),
     ...job.foundTrunkings.flatMap((t) => [`trunkings ${t.size}`, ...t.holds.map((h) => `cables ${h.cable}`)]),
@@ -116,7 +116,11 @@ export function renamedInCatalogue(job: Job, table: CatalogueTable, from: string
   const cable = (x: string): string => (table === "cables" && x === from ? to : x);
   return {
     ...job,
-    circuits: job.circuits.map((c) => ({ ...c, cable: cable(c.cable) })),
+    circuits: job.circuits.map((c) => ({
+      ...c,
+      cable: cable(c.cable),
+      runCables: c.runCables.map((r) => ({ ...r, cable: cable(r.cable) })),
+    })),
     drums: job.drums.map((d) => ({ ...d, cable: cable(d.cable) })),
     foundCables: job.foundCables.map((c) => ({ ...c, cable: cable(c.cable) })),
     foundTrunkings: job.foundTrunkings.map((t) => ({

@@ -30,6 +30,7 @@ const references: readonly Reference[] = [
     ...c.points.map((id) => ["points", id] as const),
     ...c.spurs.map((s) => ["points", s.point] as const),
     ["board", c.board],
+    ...c.runCables.flatMap((r, i) => [[`runCables.${i}.from`, r.from] as const, [`runCables.${i}.to`, r.to] as const]),
   ]),
   reference("pins", "circuits", (p) => [["circuit", p.circuit]]),
   reference("pins", "points", (p) => [
@@ -53,6 +54,7 @@ function catalogueNamed(job: Job): { path: string; table: "cables" | "trunkings"
   const cable = (path: string, id: string) => ({ path, table: "cables" as const, id });
   return [
     ...job.circuits.map((c) => cable(`circuits.${c.id}.cable`, c.cable)),
+    ...job.circuits.flatMap((c) => c.runCables.map((r, i) => cable(`circuits.${c.id}.runCables.${i}.cable`, r.cable))),
     ...job.foundCables.map((c) => cable(`foundCables.${c.id}.cable`, c.cable)),
     ...job.drums.map((d) => cable(`drums.${d.id}.cable`, d.cable)),
     ...job.foundTrunkings.flatMap((t) => [
@@ -207,12 +209,24 @@ function checkCircuits(job: Job): Refusal[] {
         });
       on.set(id, c.label);
     }
-    for (const s of c.spurs)
-      if (!c.points.includes(s.from))
-        out.push({
-          path: `circuits.${c.id}.spurs`,
-          message: `the spur to ${s.point} starts at ${s.from}, which is not a point of ${c.label}`,
-        });
+    const from = new Map(c.spurs.map((s) => [s.point, s.from]));
+    for (const s of c.spurs) {
+      const path = `circuits.${c.id}.spurs`;
+      // From spur to spur back to the circuit: what lies behind a fused unit, or a branch of a branch.
+      const seen = new Set([s.point]);
+      let at: string | undefined = s.from;
+      for (; at !== undefined && from.has(at) && !seen.has(at); at = from.get(at)) seen.add(at);
+      if (at !== undefined && seen.has(at))
+        out.push({ path, message: `the spur to ${s.point} leads back to itself and never to ${c.label}` });
+      else if (!c.points.includes(at!))
+        out.push({ path, message: `the spur to ${s.point} starts at ${s.from}, which is not a point of ${c.label}` });
+    }
+    c.runCables.forEach((r, i) => {
+      const key = runKey({ circuit: c.id, from: r.from, to: r.to }, r.number);
+      const first = c.runCables.findIndex((x) => runKey({ circuit: c.id, from: x.from, to: x.to }, x.number) === key);
+      if (first < i)
+        out.push({ path: `circuits.${c.id}.runCables.${i}`, message: `the run ${key} is given two cables of its own` });
+    });
   }
   return out;
 }

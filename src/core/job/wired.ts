@@ -1,3 +1,4 @@
+import type { PointKind } from "../rules/accessories";
 import type { Circuit, Job } from "./model";
 
 /** Points of a circuit, those on its spurs among them. */
@@ -5,6 +6,48 @@ export const wiredTo = (c: Pick<Circuit, "points" | "spurs">): string[] => [
   ...c.points,
   ...c.spurs.map((s) => s.point),
 ];
+
+/** A circuit without some points, and without the spurs that then lead nowhere; what hung on those is on no circuit. */
+export function withoutWired(c: Circuit, gone: ReadonlySet<string>): Circuit {
+  const points = c.points.filter((x) => !gone.has(x));
+  const there = new Set(points);
+  const left = c.spurs.filter((s) => !gone.has(s.point));
+  const spurs: Circuit["spurs"] = [];
+  for (let grew = true; grew;) {
+    grew = false;
+    for (const s of left)
+      if (!there.has(s.point) && there.has(s.from)) {
+        there.add(s.point);
+        spurs.push(s);
+        grew = true;
+      }
+  }
+  return {
+    ...c,
+    points,
+    spurs: left.filter((s) => spurs.includes(s)),
+    runCables: c.runCables.filter((r) => [r.from, r.to].every((id) => !gone.has(id))),
+  };
+}
+
+/** By point that lies behind a fused unit: that unit, the nearest one on the way back to the circuit. */
+export function behindFuse(
+  c: Pick<Circuit, "spurs">,
+  kindOf: (id: string) => PointKind | undefined,
+): ReadonlyMap<string, string> {
+  const from = new Map(c.spurs.map((s) => [s.point, s.from]));
+  const out = new Map<string, string>();
+  for (const s of c.spurs) {
+    const seen = new Set([s.point]);
+    for (let at: string | undefined = s.from; at !== undefined && !seen.has(at); at = from.get(at)) {
+      seen.add(at);
+      if (kindOf(at) !== "fused-unit") continue;
+      out.set(s.point, at);
+      break;
+    }
+  }
+  return out;
+}
 
 /** Trip current of what protects a circuit, mA: its own RCD or that of the whole installation, whichever trips at less; null without. */
 export function tripOf(job: Pick<Job, "supply">, c: Pick<Circuit, "rcd">): number | null {

@@ -22,6 +22,16 @@ export const pointSchema = z.strictObject({
   boxDepth: z.number().min(10).max(120).default(35),
   /** Lights that a switch works. */
   controls: z.array(idSchema).max(20).default([]),
+  /** Gang of a switch that works a light, from 1, by light; where none is given see `gangsOf`. */
+  gangOf: z.record(idSchema, z.number().int().min(1).max(4)).default({}),
+  /** Fuse of a fused unit, A. */
+  fuse: z.union([z.literal(3), z.literal(5), z.literal(13)]).default(13),
+  /** Load, W; null: the usual one of its kind. */
+  watts: z.number().min(0).max(100_000).nullable().default(null),
+  /** Second figure of its IP code: how it stands water, 0 to 8; null when it is not known. */
+  water: z.number().int().min(0).max(8).nullable().default(null),
+  /** Lights behind a fused unit: the unit, the lights and the board say so. */
+  labelled: z.boolean().default(false),
   /** Ways of a board. */
   ways: z.number().int().min(0).max(60).default(0),
   /** Found in the house, not put in by this job. */
@@ -45,6 +55,18 @@ export const circuitSchema = z.strictObject({
   spurs: z
     .array(z.strictObject({ point: idSchema, from: idSchema }))
     .max(60)
+    .default([]),
+  /** Runs with a cable of their own, each known by its two ends and its number. */
+  runCables: z
+    .array(
+      z.strictObject({
+        from: idSchema,
+        to: idSchema,
+        number: z.number().int().min(1).max(99).default(1),
+        cable: z.string().min(1).max(40),
+      }),
+    )
+    .max(200)
     .default([]),
   /** How the cable is taken on walls: hidden in plaster or stud void, or clipped to the surface. */
   walls: z.enum(["hidden", "surface"]).default("hidden"),

@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { legSchema } from "../job/model";
+import { carriedNames } from "../rules/cores";
 import { type Fact, factSchema } from "../rules/fact";
 
 const xyz = z.tuple([z.number(), z.number(), z.number()]);
@@ -15,6 +16,8 @@ export const runSchema = z.object({
   from: z.string(),
   to: z.string(),
   cable: z.string(),
+  /** What its live cores carry where lights and switches are wired; none where it is any other cable. */
+  carries: z.array(z.enum(carriedNames)),
   legs: z.array(plannedLegSchema),
   pathLength: z.number(),
   /** Path, tails at both ends, spare and waste, mm. */

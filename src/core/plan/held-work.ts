@@ -2,13 +2,19 @@ import { distance } from "../base/wall-frame";
 import type { Job, Point } from "../job/model";
 import type { HeldRun } from "../laid/held";
 import { type Fact, fact } from "../rules/fact";
+import type { LaidRun } from "../routing/lay";
 import { type House, layPoint } from "../house/house";
 
 /** A point has moved when it is farther than this from where it was, mm. */
 const MOVED = 1;
 
 /** What the job now says otherwise than the work that is done: points moved, cable changed. Both are told, planned and done. */
-export function heldFacts(h: House, held: readonly HeldRun[]): Fact[] {
+export function heldFacts(
+  h: House,
+  held: readonly HeldRun[],
+  laid: readonly Pick<LaidRun, "id" | "due">[] = [],
+): Fact[] {
+  const dueOf = new Map(laid.map((r) => [r.id, r.due]));
   return held.flatMap((r): Fact[] => {
     const out: Fact[] = [];
     for (const p of r.points) {
@@ -31,8 +37,11 @@ export function heldFacts(h: House, held: readonly HeldRun[]): Fact[] {
     }
     const c = h.job.circuits.find((x) => x.id === r.circuit);
     if (!c) out.push(fact("work.point-gone", "run", r.key, { case: "circuit", of: { circuit: r.circuit } }));
-    else if (c.cable !== r.cable)
-      out.push(fact("work.cable", "run", r.key, { where: { run: r.key }, of: { was: r.cable, now: c.cable } }));
+    else {
+      const now = dueOf.get(r.key) ?? c.cable;
+      if (now !== r.cable)
+        out.push(fact("work.cable", "run", r.key, { where: { run: r.key }, of: { was: r.cable, now } }));
+    }
     return out;
   });
 }

@@ -85,6 +85,8 @@ export const laid = (legs: PinnedLeg[], more: Partial<LaidRun> = {}): LaidRun =>
   from: "db",
   to: "s",
   cable: "te-2.5",
+  due: "te-2.5",
+  carries: [],
   legs,
   pin: null,
   held: null,
@@ -93,6 +95,6 @@ export const laid = (legs: PinnedLeg[], more: Partial<LaidRun> = {}): LaidRun =>
   ...more,
 });
 export const run = (legs: PinnedLeg[], more: Partial<Run> = {}): Run => {
-  const { held: _, bores: __, whole: ___, ...rest } = laid(legs);
-  return { ...rest, pathLength: 0, cutLength: 10_000, method: "chase", grouped: 1, held: false, ...more };
+  const { held: _, bores: __, whole: ___, due: ____, ...rest } = laid(legs);
+  return { ...rest, carries: [], pathLength: 0, cutLength: 10_000, method: "chase", grouped: 1, held: false, ...more };
 };

@@ -1,6 +1,8 @@
 import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { laidRatings } from "../trades/circuits/laid-rating";
-import { bathFacts } from "../trades/circuits/bath-facts";
+import { bathFacts } from "../trades/bath/bath-facts";
+import { alarmFacts } from "../trades/alarms/alarm-facts";
+import { demandFacts } from "../trades/circuits/demand";
 import { wiredFacts } from "../trades/circuits/wired-facts";
 import { supplyFacts } from "../trades/circuits/supply-facts";
 import { drawFacts, foundFacts } from "../trades/circuits/found";
@@ -82,6 +84,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       from: r.from,
       to: r.to,
       cable: r.cable,
+      carries: [...r.carries],
       legs: r.legs,
       pathLength: path,
       cutLength: r.held?.cutLength ?? cut,
@@ -106,13 +109,15 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...circuitFacts(h.job, h.catalogue),
     ...supplyFacts(h.job),
     ...wiredFacts(h.job),
-    ...bathFacts(h),
+    ...bathFacts(h, runs),
+    ...alarmFacts(h),
+    ...demandFacts(h.job),
     ...laidRatings(h, runs, holes),
     ...foundFacts(h.job),
     ...drawFacts(h.job, runs),
     ...trunkingFacts(h, runs),
     ...stockFacts(h, runs),
-    ...heldFacts(h, held),
+    ...heldFacts(h, held, laid.runs),
   ];
   const plan: Plan = {
     runs,

@@ -1,4 +1,5 @@
 import { wiredTo } from "../job/wired";
+import { isOnCircuit } from "../rules/accessories";
 import { lowestTop } from "../base/ceiling";
 import { insidePolygon } from "../base/polygon";
 import { contains, overlap, rectAround, rectOf } from "../base/rect";
@@ -29,7 +30,7 @@ export function pointFacts(h: House): Fact[] {
       if (deck && !insidePolygon(deck.deck.outline, point.place))
         out.push(fact("point.off-wall", "point", point.id, { case: "deck", where: { deck: deck.deck.id } }));
     }
-    if (point.kind !== "board" && !wired.has(point.id)) out.push(fact("point.circuit", "point", point.id));
+    if (isOnCircuit(point.kind) && !wired.has(point.id)) out.push(fact("point.circuit", "point", point.id));
   }
   return out;
 }

@@ -3,6 +3,7 @@ import type { House } from "../house/house";
 import type { PinnedLeg } from "../job/model";
 import type { HeldRun } from "../laid/held";
 import { type Fact, fact } from "../rules/fact";
+import type { Carried } from "../rules/cores";
 import { EDGE, type RouteGraph } from "./graph";
 import { legsOf } from "./legs";
 import type { Way } from "./search";
@@ -19,6 +20,10 @@ export interface LaidRun {
   from: string;
   to: string;
   cable: string;
+  /** The cable that the job asks for; another than `cable` where a run done is not as the job now has it. */
+  due: string;
+  /** What its cores carry, where that is known. */
+  carries: readonly Carried[];
   legs: PinnedLeg[];
   /** Id of its pin, when the user has said where it goes. */
   pin: string | null;
@@ -221,6 +226,8 @@ function givenRun(t: Task): LaidRun {
     from: t.from,
     to: t.to,
     cable: t.cable.id,
+    due: t.due.id,
+    carries: t.carries,
     legs,
     pin: t.held ? null : t.pin!.id,
     held: t.held,
@@ -240,7 +247,9 @@ export function laidRun(h: House, g: RouteGraph, t: Task, way: Way): LaidRun {
     circuit: t.circuit.id,
     from: t.from,
     to: t.to,
-    cable: t.circuit.cable,
+    cable: t.cable.id,
+    due: t.due.id,
+    carries: t.carries,
     legs: legsOf(h, g, t.circuit, a, b, g.terminal[terminal]!, way.edges),
     pin: null,
     held: null,

@@ -6,20 +6,37 @@ import { type RunEnds, runKey } from "../job/run-key";
 import { usableFor } from "./edge-costs";
 import { whyUnreachable } from "./explain";
 import type { RouteGraph } from "./graph";
+import { accessories, isLight, isSwitch } from "../rules/accessories";
+import { lightingOf } from "../trades/lighting/gangs";
+import type { Carried } from "../rules/cores";
+import { wireLighting } from "../trades/lighting/wire";
 import { type Order, bestOrder, treeLength } from "./order";
 import { distancesFrom } from "./search";
 
+/** Two points to join, whether a legal line does, and what the cores of the cable carry where that is known. */
+export interface Pair {
+  from: string;
+  to: string;
+  legal: boolean;
+  carries: readonly Carried[];
+}
 /** The pairs of points to join for a circuit, with unreachable points left out and told; and the least cable any order could need. */
 export interface Pairs {
-  pairs: [from: string, to: string, legal: boolean][];
+  pairs: Pair[];
   bound: number | null;
 }
 
-/** Points that hang on the chain of a lighting circuit; switches branch from what they work. */
-const onChain = (h: House, id: string): boolean => h.points[h.pointOfId.get(id)!]!.point.kind !== "switch";
-
 /** Board that feeds a circuit, by its number in the house; −1 when there is none. */
 export const boardOf = (h: House, c: Circuit): number => h.pointOfId.get(boardOfCircuit(h.job, c)?.id ?? "") ?? -1;
+
+/** A cable off the order of a circuit: a spur, a branch, or one between lights and switches; from null: from the nearest point. */
+interface Branch {
+  from: string | null;
+  to: string;
+  carries: readonly Carried[];
+  /** Wired so: a pin that joins its end elsewhere does not change it. */
+  wired: boolean;
+}
 
 /** Works out which points of a circuit are joined to which. */
 export function pairsOf(
@@ -39,16 +56,46 @@ export function pairsOf(
   const spurIds = new Set(c.spurs.map((s) => s.point));
   const old = (id: string): boolean => c.state === "extend" && pointOf(id).point.existing;
   const main = c.points.filter((id) => id !== boardId && !spurIds.has(id));
-  const chain = c.kind === "lighting" ? main.filter((id) => onChain(h, id)) : main;
-  const branches: [from: string | null, to: string][] = [
-    ...c.spurs.map((s): [string, string] => [s.from, s.point]),
-    ...(c.kind === "lighting" ? main.filter((id) => !onChain(h, id)) : []).map((id): [string | null, string] => [
-      pointOf(id).point.controls.find((x) => chain.includes(x)) ?? null,
-      id,
-    ]),
-  ].filter(([, to]) => !old(to)) as [string | null, string][];
-  const all = [boardId, ...chain, ...branches.map((b) => b[1])];
-  const node = all.map((id) => g.terminal[h.pointOfId.get(id)!]!);
+  const nodeOf = (id: string): number => g.terminal[h.pointOfId.get(id)!]!;
+  const searched = new Map<string, Map<string, number>>();
+  const everyone = [boardId, ...main, ...spurIds];
+  /** Way between two points of the circuit, mm; one search for all from one of them. */
+  const apart = (a: string, b: string): number => {
+    let from = searched.get(a);
+    if (!from) {
+      const found = nodeOf(a) < 0 ? everyone.map(() => Infinity) : waysFrom(g, nodeOf(a), everyone.map(nodeOf), usable);
+      searched.set(a, (from = new Map(everyone.map((id, i) => [id, found[i]!]))));
+    }
+    return from.get(b)!;
+  };
+  const wires =
+    c.kind === "lighting"
+      ? wireLighting({
+          feed: h.job.settings.schools.lightingFeed,
+          switchNeutral: h.job.settings.schools.switchNeutral === "yes",
+          ...lightingOf(h.job, main),
+          // What is pinned or done stays joined.
+          apart: (a, b) => (isGiven(a, b) ? -1 : apart(a, b)),
+        })
+      : null;
+  const loops = new Set(wires?.loops);
+  const idle = new Set(wires?.facts.flatMap((f) => (f.rule === "lighting.idle-switch" ? [f.subject.id] : [])));
+  const away = (id: string): boolean => {
+    if (!wires || loops.has(id)) return false;
+    const { kind } = pointOf(id).point;
+    return idle.has(id) ? h.job.settings.schools.lightingFeed === "rose" : isLight(kind) || isSwitch(kind);
+  };
+  const chain = main.filter((id) => !away(id) || old(id));
+  const plain = { carries: [], wired: false } as const;
+  const branches: Branch[] = [
+    ...c.spurs.map((s): Branch => ({ ...plain, carries: spurCarries(h, s.from, s.point), from: s.from, to: s.point })),
+    ...main.flatMap((id): Branch[] =>
+      idle.has(id) && away(id) ? [{ ...plain, carries: ["line", "switched-line"], from: null, to: id }] : [],
+    ),
+    ...(wires?.cables ?? []).map(({ from, to, carries }): Branch => ({ from, to, carries, wired: true })),
+  ].filter((b) => !old(b.to) || (b.from !== null && !old(b.from)));
+  const all = [...new Set([boardId, ...chain, ...branches.map((b) => b.to)])];
+  const node = all.map(nodeOf);
   const from0 = node[0]! < 0 ? node.map(() => Infinity) : waysFrom(g, node[0]!, node, usable);
   const ok = all.map((id, i) => {
     if (i === 0 || from0[i]! < Infinity) return true;
@@ -80,19 +127,37 @@ export function pairsOf(
   const out: Pairs = ids.some(old) ? extended(h, matrix, ids, c, old, facts) : fresh(matrix, ids, c, isGiven);
   // A point that no legal line reaches leaves no length below which a plan cannot go.
   if (ok.some((x) => !x)) out.bound = null;
-  branches.forEach(([from, to], i) => {
-    const k = 1 + chain.length + i;
-    if (!ok[k]) return;
-    const back = node[k]! < 0 ? node.map(() => Infinity) : waysFrom(g, node[k]!, node, usable);
-    const said = all.findIndex((id) => isGiven(id, to));
-    let best = said >= 0 ? said : from === null ? -1 : all.indexOf(from);
-    if (best < 0) for (const j of places) if (j !== 0 && (best < 0 || back[j]! < back[best]!)) best = j;
-    if (best < 0) best = 0;
-    const legal = back[best]! < Infinity;
-    out.pairs.push([all[best]!, to, legal]);
-    out.bound = legal && out.bound !== null ? out.bound + back[best]! : null;
-  });
+  const reached = (id: string): boolean => {
+    const k = all.indexOf(id);
+    return k < 0 || ok[k]!;
+  };
+  const alarm = (id: string): boolean => accessories[pointOf(id).point.kind].use === "alarm";
+  for (const p of out.pairs) if (alarm(p.from) && alarm(p.to)) p.carries = LINKED;
+  for (const { from, to, carries, wired } of branches) {
+    if (!reached(to)) continue;
+    const said = wired ? undefined : all.find((id) => isGiven(id, to));
+    let best = said ?? (from !== null && (wired || reached(from)) ? from : null);
+    if (best === null)
+      for (const j of places)
+        if (j !== 0 && all[j] !== to && (best === null || apart(to, all[j]!) < apart(to, best))) best = all[j]!;
+    best ??= boardId;
+    const far = apart(to, best);
+    const legal = far < Infinity;
+    out.pairs.push({ from: best, to, legal, carries });
+    out.bound = legal && out.bound !== null ? out.bound + far : null;
+  }
   return out;
+}
+
+/** What a spur between lights and switches carries: a switch and what it works, or two switches that work one light. */
+function spurCarries(h: House, from: string, to: string): Carried[] {
+  const { lights, switches } = lightingOf(h.job, [from, to]);
+  const works = (id: string): string[] => h.points[h.pointOfId.get(id)!]!.point.controls;
+  const [a, b] = switches;
+  if (a && b && works(a.id).some((l) => works(b.id).includes(l))) return ["common", "strapper-1", "strapper-2"];
+  if (a && lights[0] !== undefined && works(a.id).includes(lights[0]))
+    return a.id === to ? ["line", "switched-line"] : ["switched-line", "neutral"];
+  return [];
 }
 
 /** Lengths to each place without going through another point's box; through one only where nothing else leads there. */
@@ -105,6 +170,12 @@ function waysFrom(g: RouteGraph, from: number, wanted: readonly number[], usable
 
 /** Where no legal line leads: far longer than any way, so that an order takes such a step only where it must, mm. */
 const NO_WAY = 1e8;
+
+/** A run of the feed. */
+const fed = (from: string, to: string, legal: boolean): Pair => ({ from, to, legal, carries: FEED });
+const FEED: readonly Carried[] = ["line", "neutral"];
+/** A run of the feed between two alarms. */
+const LINKED: readonly Carried[] = ["line", "neutral", "interlink"];
 
 /** A new circuit: its points in the best order from the board, and back to it for a ring. */
 function fresh(
@@ -119,7 +190,7 @@ function fresh(
   const order = c.order === "given" ? ids.map((_, i) => i) : withGiven(matrix, closed, free, ids, isGiven);
   const pairs: Pairs["pairs"] = [];
   const join = (a: number, b: number): void =>
-    void pairs.push([ids[a]!, ids[b]!, ways[a]![b]! < Infinity || isGiven(ids[a]!, ids[b]!)]);
+    void pairs.push(fed(ids[a]!, ids[b]!, ways[a]![b]! < Infinity || isGiven(ids[a]!, ids[b]!)));
   for (let k = 1; k < order.length; k++) join(order[k - 1]!, order[k]!);
   if (closed) join(order[order.length - 1]!, order[0]!);
   if (ways.some((row, i) => i > 0 && row.every((x, k) => k === i || x === Infinity))) return { pairs, bound: null };
@@ -164,7 +235,7 @@ function extended(
       if (!best || added < best.added - 1e-6) best = { leg: [a, b], order: order.map((k) => list[k]!), added };
     }
     if (best) {
-      for (let k = 1; k < best.order.length; k++) pairs.push([ids[best.order[k - 1]!]!, ids[best.order[k]!]!, true]);
+      for (let k = 1; k < best.order.length; k++) pairs.push(fed(ids[best.order[k - 1]!]!, ids[best.order[k]!]!, true));
       facts.push(
         fact("retrofit.break", "circuit", c.id, {
           of: { from: ids[best.leg[0]]!, to: ids[best.leg[1]]!, points: fresh.length },
@@ -188,7 +259,7 @@ function extended(
     let pick = -1;
     for (const j of left) if (pick < 0 || d[near[j]!]![j]! < d[near[pick]!]![pick]! - 1e-9) pick = j;
     left.delete(pick);
-    pairs.push([ids[near[pick]!]!, ids[pick]!, true]);
+    pairs.push(fed(ids[near[pick]!]!, ids[pick]!, true));
     bound += d[near[pick]!]![pick]!;
     for (const j of left) if (d[pick]![j]! < d[near[j]!]![j]! - 1e-9) near[j] = pick;
   }

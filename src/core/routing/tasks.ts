@@ -7,7 +7,9 @@ import type { Cable } from "../rules/cables";
 import { type Catalogue, cableOf } from "../rules/catalogue";
 import { type Fact, fact } from "../rules/fact";
 import type { RouteGraph } from "./graph";
-import { boardOf, pairsOf } from "./pairs";
+import { type RunCable, runCables } from "../trades/circuits/run-cable";
+import { type Carried, coresFor } from "../rules/cores";
+import { type Pairs, boardOf, pairsOf } from "./pairs";
 import type { Way } from "./search";
 
 /** A run to be laid: its ends, its circuit, and its way once it has one. */
@@ -16,7 +18,12 @@ export interface Task {
   id: string;
   number: number;
   circuit: Circuit;
+  /** As it is, or was run. */
   cable: Cable;
+  /** What the job asks for: another than it is where a run done is not as the job now has it. */
+  due: Cable;
+  /** What its cores carry, where that is known. */
+  carries: readonly Carried[];
   from: string;
   to: string;
   /** The user's own word on where it goes. */
@@ -41,7 +48,7 @@ export const layingOrder = (circuits: readonly Circuit[], catalogue?: Catalogue)
 
 /** A plan of the job as it was a moment ago, for a quick look while something is dragged: which points are joined is taken from it. */
 export interface Before {
-  runs: readonly { circuit: string; from: string; to: string }[];
+  runs: readonly { circuit: string; from: string; to: string; carries: readonly Carried[] }[];
 }
 
 export interface Wanted {
@@ -60,25 +67,27 @@ export function tasksOf(h: House, g: RouteGraph, held: readonly HeldRun[] = [], 
     h.job.circuits.filter((x) => x.state !== "keep"),
     h.catalogue,
   )) {
-    const cable = cableOf(c.cable, h.catalogue);
+    const cableFor = runCables(c, h.catalogue, (id) => h.points[h.pointOfId.get(id) ?? -1]?.point.kind);
     const board = boardOf(h, c);
-    if (!cable || board < 0) continue;
+    if (!cableFor || board < 0) continue;
     const given = [...h.job.pins, ...held].filter((p) => p.circuit === c.id);
     const found = joinedBefore(c, before) ?? pairsOf(h, g, c, board, given, out.facts);
     out.bounds.set(c.id, found.bound);
     const times = new Map<string, number>();
-    for (const [from, to, legal] of found.pairs) {
+    for (const { from, to, legal, carries } of found.pairs) {
       const plain = runKey({ circuit: c.id, from, to });
       const number = (times.get(plain) ?? 0) + 1;
       times.set(plain, number);
       const id = runKey({ circuit: c.id, from, to }, number);
       const was = done.get(id) ?? null;
-      const ran = was && cableOf(was.cable, h.catalogue);
+      const due = cableFor(from, to, number, coresFor(carries));
       out.tasks.push({
         id,
         number,
         circuit: c,
-        cable: ran ?? cable,
+        cable: (was && cableOf(was.cable, h.catalogue)) ?? due,
+        due,
+        carries,
         from,
         to,
         pin: pins.get(id) ?? null,
@@ -87,7 +96,7 @@ export function tasksOf(h: House, g: RouteGraph, held: readonly HeldRun[] = [], 
         way: null,
       });
     }
-    addLeftOver(h, c, cable, pins, done, out);
+    addLeftOver(h, c, cableFor, pins, done, out);
   }
   for (const r of held)
     if (!out.tasks.some((t) => t.id === r.key))
@@ -99,7 +108,7 @@ export function tasksOf(h: House, g: RouteGraph, held: readonly HeldRun[] = [], 
 function addLeftOver(
   h: House,
   c: Circuit,
-  cable: Cable,
+  cableFor: RunCable,
   pins: ReadonlyMap<string, Pin>,
   done: ReadonlyMap<string, HeldRun>,
   out: Wanted,
@@ -110,25 +119,29 @@ function addLeftOver(
     if (p.circuit !== c.id || has.has(id) || done.has(id) || !there(p.from) || !there(p.to)) continue;
     out.facts.push(fact("route.pin-apart", "run", id, { fix: [{ collection: "pins", id: p.id, remove: true }] }));
     const { from, to, number } = p;
-    out.tasks.push({ id, number, circuit: c, cable, from, to, pin: p, held: null, legal: true, way: null });
+    const due = cableFor(from, to, number, 2);
+    const ends = { id, number, circuit: c, from, to, due, cable: due, carries: [] };
+    out.tasks.push({ ...ends, pin: p, held: null, legal: true, way: null });
   }
   for (const [id, r] of done) {
     if (r.circuit !== c.id || has.has(id) || !there(r.from) || !there(r.to)) continue;
     out.facts.push(fact("work.apart", "run", id, { of: { circuit: c.id, from: r.from, to: r.to } }));
     const { from, to, number } = r;
-    const ran = cableOf(r.cable, h.catalogue) ?? cable;
-    out.tasks.push({ id, number, circuit: c, cable: ran, from, to, pin: null, held: r, legal: true, way: null });
+    const due = cableFor(from, to, number, 2);
+    const cable = cableOf(r.cable, h.catalogue) ?? due;
+    const ends = { id, number, circuit: c, from, to, due, cable, carries: [] };
+    out.tasks.push({ ...ends, pin: null, held: r, legal: true, way: null });
   }
 }
 
 /** The pairs of a circuit as they were, when every point of it had a run; null when they must be worked out. */
-function joinedBefore(
-  c: Circuit,
-  before: Before | null,
-): { pairs: [string, string, boolean][]; bound: number | null } | null {
+function joinedBefore(c: Circuit, before: Before | null): Pairs | null {
   const runs = (before?.runs ?? []).filter((r) => r.circuit === c.id);
   const reached = new Set(runs.flatMap((r) => [r.from, r.to]));
   const points = wiredTo(c);
   if (!runs.length || points.some((id) => !reached.has(id))) return null;
-  return { pairs: runs.map((r) => [r.from, r.to, true]), bound: 0 };
+  return {
+    pairs: runs.map(({ from, to, carries }) => ({ from, to, legal: true, carries })),
+    bound: 0,
+  };
 }

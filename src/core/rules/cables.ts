@@ -62,6 +62,13 @@ export const cables: readonly Cable[] = [
     cores: 3,
     source: "BS 6004 flat cable, typical sizes",
   },
+  {
+    ...flat(1.5, 1.0, 10.5, 5.2),
+    id: "te3-1.5",
+    name: "1.5 mm² three-core and earth",
+    cores: 3,
+    source: "BS 6004 flat cable, typical sizes",
+  },
   armoured(2, 1.5, 7.9, 12.3, 0.9),
   armoured(2, 2.5, 9.0, 13.6, 0.9),
   armoured(2, 4, 10.1, 14.7, 0.9),

@@ -19,6 +19,9 @@ export const schoolsSchema = z.object({
   floorJoints: z.enum(["hatch", "closed"]).default("hatch"),
   trunkingCut: z.enum(["hacksaw", "grinder"]).default("hacksaw"),
   boardOrder: z.enum(["heaviest", "by-room"]).default("heaviest"),
+  lightingFeed: z.enum(["rose", "switch"]).default("rose"),
+  diversity: z.enum(["dwelling", "full"]).default("dwelling"),
+  switchNeutral: z.enum(["no", "yes"]).default("no"),
 });
 export type Schools = z.infer<typeof schoolsSchema>;
 export type SchoolKey = keyof Schools;
@@ -203,6 +206,39 @@ export const schoolQuestions: readonly SchoolQuestion[] = [
     "both",
     ["heaviest", "Heaviest next to the main switch", "Least heat and least copper in the busbar's far end."],
     ["by-room", "By room", "People find their circuit by where they stand."],
+  ),
+  q(
+    "lightingFeed",
+    "Feed of the lights",
+    "both",
+    ["rose", "Loop at the rose", "Every joint is at the light, and the drop to the switch is one plain twin."],
+    [
+      "switch",
+      "Loop at the switch",
+      "Neutrals lie behind the switch for later controls; one twin goes up to the light.",
+    ],
+  ),
+  q(
+    "diversity",
+    "Demand of the whole house",
+    "plan",
+    [
+      "dwelling",
+      "After the usual diversity",
+      "Not everything is on at once: two thirds of the lights, two fifths of the further sockets.",
+    ],
+    ["full", "All in full", "Nothing is taken for granted; right where many heavy loads do run together."],
+  ),
+  q(
+    "switchNeutral",
+    "Neutral at the switch",
+    "plan",
+    ["no", "Only where the feed brings it", "A twin to the switch is all that a plain switch needs."],
+    [
+      "yes",
+      "At every first switch",
+      "A three-core drop leaves a neutral there, which dimmers and sensors may ask for.",
+    ],
   ),
 ];
 

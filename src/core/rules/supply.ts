@@ -1,8 +1,5 @@
 import type { Earthing } from "./ratings";
 
-/** A socket outlet in a room with a bath or shower stands at least so far from zone 1, mm. Source: BS 7671:2018+A2:2022 701.512.3. */
-export const SOCKET_FROM_BATH = 2500;
-
 /** Nominal voltage of a domestic supply, line to neutral, V. Source: BS 7671:2018+A2:2022 Appendix 2. */
 export const NOMINAL = 230;
 

@@ -1,4 +1,4 @@
-import { figure, mm } from "../base/figures";
+import { figure } from "../base/figures";
 import type { Fact } from "../rules/fact";
 import type { FoundShape } from "../trades/circuits/found";
 import { type Names, type Say, type Said, and, flag, leg, limit, list, measured, num, txt } from "./say";
@@ -7,8 +7,6 @@ const c = (f: Fact, n: Names): string => n.circuit(f.subject.id);
 /** "C1 as laid: " before a sentence about a circuit of the plan. */
 const laid = (f: Fact, n: Names, message: string): string =>
   f.case === "laid" || f.of?.laid === 1 ? `${c(f, n)} as laid: ${message}` : message;
-const are = (f: Fact): string => (list(f, "points").length > 1 ? "are" : "is");
-const service = (f: Fact): string => (txt(f, "service") === "other" ? "other service" : `${txt(f, "service")} service`);
 const worst = (f: Fact, n: Names): string =>
   f.where?.run !== undefined ? leg(f, n) : `Leg ${(f.where?.leg ?? 0) + 1}`;
 const way = (f: Fact, n: Names): Pick<Said, "remedy"> =>
@@ -76,22 +74,10 @@ export const circuitWords = {
     message: laid(
       f,
       n,
-      `${worst(f, n)} carries ${figure(measured(f))} A by method ${txt(f, "method")}; the device lets ${figure(limit(f))} A through.`,
+      `${worst(f, n)} carries ${figure(measured(f))} A by method ${txt(f, "method")}; ${flag(f, "fuse") ? "the fuse" : "the device"} lets ${figure(limit(f))} A through.`,
     ),
     remedy: "Use larger cable, a smaller device, or another way to run it.",
   }),
-  "supply.bonding": (f) =>
-    f.case === "unseen"
-      ? {
-          message: `The bond of the ${service(f)} was not seen at both ends.`,
-          remedy: "Look where it comes in and at the main earth terminal; test it from end to end.",
-        }
-      : {
-          message: `The ${service(f)} is bonded with ${figure(measured(f))} mm²; ${
-            txt(f, "earthing") === "unknown" ? "with an earthing that is not known" : `with ${txt(f, "earthing")}`
-          } it takes ${figure(limit(f))} or more.`,
-          remedy: "Lay a larger bond before the new circuits are made alive.",
-        },
   "circuit.min-csa": (f, n) => ({
     message: f.fix ? `${c(f, n)} is wired in ${measured(f)} mm².` : `Wired in ${measured(f)} mm².`,
     remedy: f.fix ? `Use ${limit(f)} mm²` : `Use ${limit(f)} mm² or more.`,
@@ -200,42 +186,6 @@ export const circuitWords = {
     message: `${n.point(f.subject.id)} takes a socket outlet from a ${txt(f, "source")} circuit.`,
     remedy: "Take it from a socket circuit.",
   }),
-  "lighting.fed-from-sockets": (f, n) =>
-    f.case === "label"
-      ? {
-          message: `${list(f, "points").map(n.point).join(", ")} on ${c(f, n)} ${are(f)} fed from a socket circuit.`,
-          remedy: "Put a label at the fused unit, at the light and at the board; the unit cuts both poles.",
-        }
-      : {
-          message: `${list(f, "points").map(n.point).join(", ")} ${are(f)} on ${c(f, n)}, a socket circuit, with no fused unit.`,
-          remedy: "Put it on a lighting circuit, or behind a fused unit of 3 A.",
-        },
-  "lighting.unswitched": (f, n) => ({
-    message: `No switch works ${n.point(f.subject.id)}.`,
-    remedy: "Name it at a switch.",
-  }),
-  "lighting.idle-switch": (f, n) => ({
-    message: `${n.point(f.subject.id)} works no light.`,
-    remedy: "Name the lights it works, or take it out.",
-  }),
-  "lighting.borrowed": (f, n) => ({
-    message: `${n.point(f.subject.id)} is wired on ${n.circuit(txt(f, "own"))} and works ${n.point(txt(f, "light"))} on ${n.circuit(txt(f, "other"))}: line and neutral would come from two circuits.`,
-    remedy: "Put both on one circuit.",
-  }),
-  "bath.rcd": (f, n) => ({
-    message: `${c(f, n)} serves a bathroom ${f.measured === undefined ? "without an RCD" : `on a ${measured(f)} mA RCD`}.`,
-    remedy: `Put ${c(f, n)} on 30 mA`,
-  }),
-  "bath.socket": (f, n) =>
-    f.case === "not-drawn"
-      ? {
-          message: `${n.point(f.subject.id)} is a socket outlet in a bathroom; no bath or tray is drawn to measure from.`,
-          remedy: "Draw the bath or tray in Survey.",
-        }
-      : {
-          message: `${n.point(f.subject.id)} stands ${mm(measured(f))} from the bath; a socket outlet needs ${mm(limit(f))}.`,
-          remedy: "Move it farther off, or take it out of the room.",
-        },
   "found.colours": (f, n) => ({
     message: `Old colours at ${n.point(f.subject.id)}: the sheath and colours say nothing of its size or make-up.`,
     remedy: "Measure it, test it, and label old and new colours at the board.",

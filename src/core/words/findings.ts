@@ -5,6 +5,7 @@ import { type JudgedRule, ruleOf } from "../rules/book";
 import { cableOf } from "../rules/catalogue";
 import { type Fact, fixSchema, severitySchema } from "../rules/fact";
 import { circuitWords } from "./circuits";
+import { specialWords } from "./special";
 import { containmentWords } from "./containment";
 import { outsideWords } from "./outside";
 import { pointWords } from "./points";
@@ -19,6 +20,7 @@ const words: Record<JudgedRule, Say> = {
   ...routeWords,
   ...timberWords,
   ...circuitWords,
+  ...specialWords,
   ...containmentWords,
   ...outsideWords,
   ...testWords,

@@ -139,7 +139,7 @@ export const routeWords = {
     remedy: "Undo it, or take the ticks back.",
   }),
   "chase.depth": (f, n) => ({
-    message: `${leg(f, n)}: a ${f.case} chase ${mm(measured(f))} deep in a leaf of ${mm(num(f, "leaf"))} on ${n.wall(f.where?.wall ?? "")}; at most ${mm(Math.floor((f.limit ?? 0) * 10) / 10)}.`,
+    message: `${f.where?.run === undefined ? "A" : `${leg(f, n)}: a`} ${f.case} chase ${mm(measured(f))} deep in a leaf of ${mm(num(f, "leaf"))}${f.where?.wall === undefined ? "" : ` on ${n.wall(f.where.wall)}`}; at most ${mm(Math.floor((f.limit ?? 0) * 10) / 10)}.`,
     ...again(f, "Take it up to the deck, lay it on the surface, or cut a shallower chase."),
   }),
   "chase.level": (f, n) => ({

@@ -70,7 +70,7 @@ export const points = [
     mount: "surface",
   },
   // First floor: new sockets on a radial, old ones that stay.
-  socket("s11", 2, on("landing-w1", 1200, 300)),
+  socket("s11", 2, on("landing-w1", 600, 300)),
   socket("s12", 2, on("bed2-w4", 2400, 300)),
   socket("s13", 2, on("bed2-w1", 2400, 300)),
   socket("s14", 2, on("bed2-w2", 4700, 300)),
@@ -81,8 +81,35 @@ export const points = [
   light("l6", ceiling("loft-front", 4500, 2100)),
   light("l7", ceiling("loft-rear", 3600, 6400)),
   switching("w4", 1, on("bed1-w3", 1350, 1200), ["l5"]),
-  switching("w5", 1, on("landing-w1", 2800, 1200), ["l6"]),
+  switching("w5", 1, on("landing-w1", 1350, 1200), ["l6"]),
   switching("w6", 1, on("bed2-w4", 1800, 1200), ["l7"]),
+  // The stairs: the hall light is worked from the hall and from the landing, both on the circuit of the light.
+  switching("w7", 1, on("landing-w1", 1250, 1200), ["l2"]),
+  // The shower room: its light by a cord, and a fan in zone 1 of the tray.
+  light("l8", ceiling("loft-front", 4250, 700)),
+  {
+    id: "wp1",
+    label: "WP1",
+    kind: "pull-cord",
+    place: ceiling("loft-front", 4250, 1100),
+    controls: ["l8"],
+  },
+  { id: "fn1", label: "FN1", kind: "fan", place: on("shower-w4", 250, 2100), water: 4 },
+  // A fused unit on a spur of the ring, and behind it a light over the worktop with its own switch; nothing is labelled yet.
+  { id: "f1", label: "F1", kind: "fused-unit", place: on("kitchen-w2", 3150, 1056), fuse: 3 },
+  switching("w8", 1, on("kitchen-w2", 3300, 1056), ["b2"]),
+  {
+    id: "b2",
+    label: "B2",
+    kind: "wall-light",
+    name: "Over the worktop",
+    place: on("kitchen-w2", 3300, 1500),
+    watts: 20,
+  },
+  // Alarms that sound together.
+  { id: "sa1", label: "SA1", kind: "smoke-alarm", place: ceiling("deck-over", 4150, 2300) },
+  { id: "sa2", label: "SA2", kind: "smoke-alarm", place: ceiling("loft-front", 4500, 2800) },
+  { id: "ha1", label: "HA1", kind: "heat-alarm", place: ceiling("deck-over", 1800, 2700) },
   { id: "b1", label: "B1", kind: "wall-light", name: "Loft", place: on("loft-w4", 2750, 1700) },
 ];
 
@@ -97,6 +124,11 @@ export const circuits = [
     cable: "te-2.5",
     way: 2,
     points: ["s1", "s2", "s3", "s4", "s5", "s6", "s7", "s8", "s9", "s10"],
+    spurs: [
+      { point: "f1", from: "s5" },
+      { point: "w8", from: "f1" },
+      { point: "b2", from: "w8" },
+    ],
   },
   {
     id: "r2",
@@ -118,7 +150,7 @@ export const circuits = [
     rcd: 30,
     cable: "te-1.0",
     way: 3,
-    points: ["l1", "l2", "l3", "l4", "w1", "w2", "w3"],
+    points: ["l1", "l2", "l3", "l4", "w1", "w2", "w3", "w7"],
   },
   {
     id: "li2",
@@ -129,7 +161,18 @@ export const circuits = [
     rcd: 30,
     cable: "te-1.0",
     way: 4,
-    points: ["l5", "l6", "l7", "w4", "w5", "w6", "b1"],
+    points: ["l5", "l6", "l7", "w4", "w5", "w6", "b1", "l8", "wp1", "fn1"],
+  },
+  {
+    id: "al",
+    label: "AL",
+    name: "Smoke and heat alarms",
+    kind: "fixed",
+    device: { curve: "B", rating: 6 },
+    rcd: 30,
+    cable: "te-1.5",
+    way: 7,
+    points: ["sa1", "sa2", "ha1"],
   },
   {
     id: "k",

@@ -23,8 +23,8 @@ import {
   addSeries as newSeries,
   align as aligned,
   copyPoints as copied,
-  paintCircuit,
 } from "../../core/house/places";
+import { paintCircuit } from "../../core/house/on-circuit";
 import { joinWalls as joined, splitWall as split, turnRoom as turned } from "../../core/house/reshape";
 import {
   type NewRoom,

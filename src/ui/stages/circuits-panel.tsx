@@ -8,6 +8,7 @@ import { Paintbrush, Plus, Trash2 } from "lucide-react";
 import { boardOfCircuit } from "../../core/job/boards";
 import { foundShape } from "../../core/trades/circuits/found";
 import type { RingAgainstRadials } from "../../core/plan/compare-plans";
+import { isOnCircuit } from "../../core/rules/accessories";
 import type { Circuit } from "../../core/job/model";
 import { runStyles } from "../../core/drawings/run-lines";
 import { mm } from "../../core/base/figures";
@@ -94,7 +95,7 @@ function CircuitForm({ c }: { c: Circuit }) {
   const label = pointLabels(job);
   const order = (plan?.runs ?? []).filter((r) => r.circuit === c.id);
   const wired = new Set(job.circuits.flatMap(wiredTo));
-  const loose = job.points.filter((p) => p.kind !== "board" && !wired.has(p.id));
+  const loose = job.points.filter((p) => isOnCircuit(p.kind) && !wired.has(p.id));
   const boards = job.points.filter((p) => p.kind === "board");
   const board = boardOfCircuit(job, c);
   const ways = board?.ways ?? 0;

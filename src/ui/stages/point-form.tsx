@@ -4,7 +4,7 @@ import { toast } from "sonner";
 import type { Point } from "../../core/job/model";
 import { accessories } from "../../core/rules/accessories";
 import { lowestTop } from "../../core/base/ceiling";
-import { wireAs } from "../../core/house/places";
+import { wireAs } from "../../core/house/on-circuit";
 import { editWith, removePoints, setCircuit } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";

@@ -112,6 +112,7 @@ export const run = (legs: Partial<Run["legs"][number]>[], more: Partial<Run> = {
   from: "db",
   to: "s1",
   cable: "te-2.5",
+  carries: [],
   legs: legs.map((l) => ({
     surface: { kind: "wall", id: "w1" },
     method: "chase",
@@ -299,7 +300,7 @@ export const groups = {
   walls: ["zone", "chase", "route", "hole", "work"],
   timber: ["timber"],
   points: ["point", "height", "kitchen"],
-  circuits: ["bath", "circuit", "found", "lighting", "retrofit", "supply", "test"],
+  circuits: ["alarm", "bath", "circuit", "found", "lighting", "retrofit", "supply", "test"],
   containment: ["fill", "bend", "fold", "clip", "fire"],
   ends: ["gland", "mi", "end", "stock"],
   outside: ["outside", "overhead", "buried"],

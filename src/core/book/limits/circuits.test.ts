@@ -1,7 +1,11 @@
 import { layHouse } from "../../house/house";
-import { bathFacts } from "../../trades/circuits/bath-facts";
+import { bathFacts } from "../../trades/bath/bath-facts";
 import { wiredFacts } from "../../trades/circuits/wired-facts";
 import { supplyFacts } from "../../trades/circuits/supply-facts";
+import { alarmFacts } from "../../trades/alarms/alarm-facts";
+import { demandFacts } from "../../trades/circuits/demand";
+import { rectOutline } from "../../base/polygon";
+import { switchingFacts } from "../../trades/lighting/wire";
 import { makePlan } from "../../plan/plan";
 import { drawFacts } from "../../trades/circuits/found";
 import { checkSpurs } from "../../trades/circuits/spurs";
@@ -12,6 +16,7 @@ import {
   circuit,
   circuits,
   corners,
+  deck,
   design,
   extended,
   found,
@@ -31,7 +36,9 @@ const light = {
 };
 const switched = (...controls: string[]) => socket("k1", 3000, 1200, { kind: "switch", controls });
 /** The room with a light and its switch on a lighting circuit, and S1 on its own; with whatever else. */
-const lit = (more: { points?: object[]; circuits?: object[]; rooms?: object[]; fixtures?: object[] } = {}) =>
+const lit = (
+  more: { points?: object[]; circuits?: object[]; rooms?: object[]; fixtures?: object[]; supply?: object } = {},
+) =>
   house({
     points: [board, socket("s1", 1000), light, switched("l1")],
     circuits: [circuit(), lights(["l1", "k1"])],
@@ -39,6 +46,40 @@ const lit = (more: { points?: object[]; circuits?: object[]; rooms?: object[]; f
   });
 const lights = (points: string[], more: object = {}) =>
   circuit({ id: "li", label: "LI", kind: "lighting", cable: "te-1.0", device: { rating: 6 }, way: 2, points, ...more });
+/** Two switches of one gang each. */
+const pair = (a: string[], b: string[]) => ({
+  feed: "rose" as const,
+  lights: ["l1", "l2"],
+  switches: [
+    { id: "w1", gangs: [{ works: a }] },
+    { id: "w2", gangs: [{ works: b }] },
+  ],
+});
+const charger = socket("vp", 2500, 1100, { kind: "charging-point" });
+/** A room so long with smoke alarms on its ceiling, the first at x, each on the circuit that it is listed on. */
+const alarmed = (x: number, length = 4000, on: string[][] = [["a1"]]) =>
+  house({
+    rooms: [
+      { id: "r", storey: "g", name: "Room", kind: "hall", height: 2400, outline: rectOutline(0, 0, length, 3000) },
+    ],
+    decks: [deck({ outline: rectOutline(0, 0, length, 3000) })],
+    points: [
+      board,
+      ...on.flat().map((id, n) => ({
+        id,
+        label: id,
+        kind: "smoke-alarm",
+        place: { on: "deck", deck: "d", x: x + 500 * n, y: 1500, face: "ceiling" },
+      })),
+    ],
+    circuits: on.map((points, n) => circuit({ id: `c${n}`, label: `C${n}`, kind: "fixed", way: n + 1, points })),
+  });
+/** A wall light over the bath. */
+const washed = (more: object) =>
+  bathroom(4000, {
+    points: [board, socket("b1", 700, 1800, { kind: "wall-light", ...more })],
+    circuits: [],
+  });
 const bathroom = (u: number, more: object = {}) =>
   lit({
     rooms: [{ id: "r", storey: "g", name: "Room", kind: "bathroom", height: 2400, outline: corners }],
@@ -76,6 +117,23 @@ judgeLimits("circuits", {
   "circuit.device": {
     allowed: () => design({ designCurrent: 20 }),
     broken: () => ({ facts: design({ designCurrent: 20.1 }), severity: "stop", measured: 20.1, limit: 20 }),
+  },
+  "circuit.own": {
+    allowed: () => circuits({ points: ["vp"] }, { points: [board, charger] }),
+    broken: () => ({
+      facts: circuits({ points: ["vp", "s1"] }, { points: [board, charger, socket("s1", 1000)] }),
+      severity: "stop",
+    }),
+  },
+  "supply.demand": {
+    // A radial on 20 A and lights of 100 W, of which two thirds count: 20.29 A.
+    allowed: () => demandFacts(lit({ supply: { mainSwitch: 21 } })),
+    broken: () => ({
+      facts: demandFacts(lit({ supply: { mainSwitch: 20 } })),
+      severity: "warn",
+      measured: 20 + (0.66 * 100) / 230,
+      limit: 20,
+    }),
   },
   "circuit.capacity": {
     allowed: () => design({ legs: leg({ method: "A" }) }),
@@ -130,6 +188,32 @@ judgeLimits("circuits", {
       facts: wiredFacts(lit({ points: [board, socket("s1", 1000), light, switched()] })),
       severity: "warn",
     }),
+  },
+  "alarm.cover": {
+    // From the middle of 4 000 × 3 000 a corner is 2 500 away; from x = 3 800 of a room of 11 000 the far ones are 7 353.
+    allowed: () => alarmFacts(layHouse(alarmed(3800, 11_000))),
+    broken: () => ({
+      facts: alarmFacts(layHouse(alarmed(3400, 11_000))),
+      severity: "warn",
+      measured: Math.hypot(7600, 1500),
+      limit: 7500,
+    }),
+  },
+  "alarm.off": {
+    allowed: () => alarmFacts(layHouse(alarmed(300))),
+    broken: () => ({ facts: alarmFacts(layHouse(alarmed(299))), severity: "warn", measured: 299, limit: 300 }),
+  },
+  "alarm.interlink": {
+    allowed: () => alarmFacts(layHouse(alarmed(2000, 4000, [["a1", "a2"]]))),
+    broken: () => ({ facts: alarmFacts(layHouse(alarmed(2000, 4000, [["a1"], ["a2"]]))), severity: "warn" }),
+  },
+  "bath.ip": {
+    allowed: () => bathFacts(layHouse(washed({ water: 4 }))),
+    broken: () => ({ facts: bathFacts(layHouse(washed({ water: 3 }))), severity: "stop", measured: 3, limit: 4 }),
+  },
+  "lighting.two-way": {
+    allowed: () => switchingFacts(pair(["l1", "l2"], ["l1", "l2"]), "input"),
+    broken: () => ({ facts: switchingFacts(pair(["l1", "l2"], ["l1"]), "input"), severity: "stop" }),
   },
   "lighting.borrowed": {
     allowed: () => wiredFacts(lit()),

@@ -18,6 +18,7 @@ import {
   ELECTRODE_MOST,
   RING_LEG,
   type Earthing,
+  fuseLoopLimit,
   loopLimit,
   rcdLoopLimit,
   typicalZe,
@@ -35,6 +36,10 @@ export interface CircuitLeg {
   /** Length that passes through insulation, mm. */
   insulated: number;
   arrangement?: (typeof groupings)[number];
+  /** Its own cable, where it is not that of the circuit. */
+  cable?: Cable;
+  /** Fuse of the fused unit that it lies behind, A. */
+  fuse?: number;
 }
 export interface CircuitInput {
   kind: CircuitKind;
@@ -62,15 +67,23 @@ export interface CircuitResult {
   iz: number;
   /** Its number; those of the spurs follow on the legs. */
   worstLeg: number;
-  /** At the worst place, hot, Ω. */
+  /** At the place that is nearest to what is allowed there, hot, Ω. */
   zs: number;
-  /** What opens the protection in time, Ω; of TT by its RCD, null without one. */
+  /** What opens the protection there in time, Ω; of TT by its RCD, null without one. */
   maxZs: number | null;
   /** At the worst place. */
   drop: { volts: number; percent: number; limit: number };
   /** At the end of each spur. */
-  spurs: { zs: number; drop: { volts: number; percent: number } }[];
+  spurs: PlaceFigures[];
+  /** The worst place: how far along the legs it lies, or its spur leaves, mm. */
+  points: (PlaceFigures & { at: number })[];
   facts: Fact[];
+}
+
+/** Loop and drop at a place of a circuit. */
+export interface PlaceFigures {
+  zs: number;
+  drop: { volts: number; percent: number };
 }
 
 /** Warm conductors have this much more resistance than cold ones. */
@@ -108,13 +121,14 @@ export function loopResistance(cable: Cable, earth: "armour" | "core" | "both" =
 export function circuitFault(i: CircuitInput): { path: string; message: string } | null {
   const hot = i.cable.family === "armoured" && i.accessories === 90 ? 90 : 70;
   for (const [n, l] of [...i.legs, ...(i.spurs ?? []).flatMap((s) => s.legs)].entries()) {
-    if (tableCurrent(i.cable, l.method, i.accessories) === null) {
-      const methods: readonly string[] = i.cable.family === "armoured" ? armourMethods : flatMethods;
+    const cable = l.cable ?? i.cable;
+    if (tableCurrent(cable, l.method, i.accessories) === null) {
+      const methods: readonly string[] = cable.family === "armoured" ? armourMethods : flatMethods;
       return {
         path: `legs.${n}.method`,
         message: methods.includes(l.method)
-          ? `there is no rating for ${i.cable.id}`
-          : `got "${l.method}"; for ${i.cable.id} it must be ${methods.map((m) => `"${m}"`).join(" or ")}`,
+          ? `there is no rating for ${cable.id}`
+          : `got "${l.method}"; for ${cable.id} it must be ${methods.map((m) => `"${m}"`).join(" or ")}`,
       };
     }
     if (l.insulated > 0 && l.method !== "C")
@@ -124,6 +138,8 @@ export function circuitFault(i: CircuitInput): { path: string; message: string }
       };
     if (ambientFactor(l.ambient, hot) === null)
       return { path: `legs.${n}.ambient`, message: `got ${l.ambient}; must be at most 60` };
+    if (l.cable && loopResistance(l.cable, i.earth) === null)
+      return { path: "cable", message: `got "${l.cable.id}"; there is no conductor resistance for it` };
   }
   if (loopResistance(i.cable, i.earth) === null)
     return { path: "cable", message: `got "${i.cable.id}"; there is no conductor resistance for it` };
@@ -136,28 +152,47 @@ export function circuitFault(i: CircuitInput): { path: string; message: string }
 const OUTLET = 20;
 
 /**
- * What counts of the way to a place of a circuit, m: on a ring both ways round lie side by side, and the worst is half way round, a
- * quarter of the whole; on the others it is the way itself.
+ * What counts of the way to a place of a circuit, in any measure that adds up along it: on a ring both ways round lie side by side, and
+ * the worst is half way round, a quarter of the whole; on the others it is the way itself.
  */
 const counted = (kind: CircuitKind, x: number, whole: number): number =>
   kind !== "ring" ? x : whole > 0 ? (x * (whole - x)) / whole : 0;
 
+/** Sum of what each metre of the legs has, as far as so many metres along them; the whole of it when left out. */
+function along(legs: readonly CircuitLeg[], perMetre: (l: CircuitLeg) => number, metres = Infinity): number {
+  let [sum, left] = [0, metres];
+  for (const l of legs) {
+    const part = Math.min(left, l.length / 1000);
+    sum += part * perMetre(l);
+    left -= part;
+    if (left <= 0) break;
+  }
+  return sum;
+}
+
 /**
- * Loop and drop at a place of a circuit: so far along its legs, and so far along a spur of its own from there, m. A spur's are those of
- * the circuit at its joint plus its own length, never a share of the sum. All load is taken at the far end, of a ring half way round;
- * a spur of a ring carries no more than one outlet draws. Source: BS 7671:2018+A2:2022 411.4, 525, Appendix 4.
+ * Loop and drop at a place of a circuit: so far along its legs, m, and along the legs of a spur of its own from there. A spur's are
+ * those of the circuit at its joint plus its own length, never a share of the sum. All load is taken at the far end, of a ring half
+ * way round; a spur of a ring carries no more than one outlet draws, and one behind a fuse no more than the fuse.
+ * Source: BS 7671:2018+A2:2022 411.4, 525, Appendix 4.
  */
-export function atPlace(
-  i: CircuitInput,
-  x: number,
-  spur = 0,
-): { zs: number; drop: { volts: number; percent: number } } {
-  const whole = i.legs.reduce((s, l) => s + l.length, 0) / 1000;
-  const far = counted(i.kind, x, whole);
+export function atPlace(i: CircuitInput, x: number, spur: readonly CircuitLeg[] = []): PlaceFigures {
+  const ohms = (l: CircuitLeg): number => loopResistance(l.cable ?? i.cable, i.earth)!;
+  const drop = (l: CircuitLeg): number => voltDrop(l.cable ?? i.cable, i.accessories)!;
   const onSpur = i.kind === "ring" ? Math.min(i.designCurrent, OUTLET) : i.designCurrent;
-  const volts = (voltDrop(i.cable, i.accessories)! * (i.designCurrent * far + onSpur * spur)) / 1000;
-  const zs = externalLoop(i) + loopResistance(i.cable, i.earth)! * (far + spur) * WARM;
+  const far = (per: (l: CircuitLeg) => number): number => counted(i.kind, along(i.legs, per, x), along(i.legs, per));
+  const volts =
+    (i.designCurrent * far(drop) + along(spur, (l) => drop(l) * Math.min(onSpur, l.fuse ?? Infinity))) / 1000;
+  const zs = externalLoop(i) + (far(ohms) + along(spur, ohms)) * WARM;
   return { zs, drop: { volts, percent: (100 * volts) / NOMINAL } };
+}
+
+/** What opens the protection in time at a place, Ω: the device's limit, or that of a fuse it lies behind; of TT by its RCD, null without. */
+export function mostAt(i: CircuitInput, spur: readonly CircuitLeg[] = []): number | null {
+  if (i.earthing === "TT") return i.rcd ? rcdLoopLimit(i.rcd) : null;
+  const device = loopLimit(i.device.curve, i.device.rating);
+  const fuse = spur[spur.length - 1]?.fuse;
+  return fuse === undefined ? device : Math.max(device, fuseLoopLimit(fuse));
 }
 
 /** External loop reckoned with, Ω: as measured, else the largest usual for the earthing; not knowing that, of TN-S. */
@@ -166,10 +201,19 @@ export const externalLoop = (i: Pick<CircuitInput, "ze" | "earthing">): number =
 
 /** What a leg carries, A: its method, what lies with it, warmth and insulation. */
 export const carried = (i: CircuitInput, l: CircuitLeg): number =>
-  tableCurrent(i.cable, l.method, i.accessories)! *
+  tableCurrent(l.cable ?? i.cable, l.method, i.accessories)! *
   groupingFactor(l.grouped, l.arrangement) *
-  ambientFactor(l.ambient, i.cable.family === "armoured" && i.accessories === 90 ? 90 : 70)! *
+  ambientFactor(l.ambient, (l.cable ?? i.cable).family === "armoured" && i.accessories === 90 ? 90 : 70)! *
   insulationFactor(l.insulated);
+
+/** A ring on a 30 or 32 A device: each leg carries 20 A and not what the device does. */
+const sharing = (i: CircuitInput): boolean => i.kind === "ring" && i.device.rating >= 30 && i.device.rating <= 32;
+
+/** What a leg must carry, A: its fuse, 20 A in a leg of a ring, else the rating of the device. */
+export function mustCarry(i: CircuitInput, l: CircuitLeg): number {
+  if (l.fuse !== undefined) return Math.min(l.fuse, i.device.rating);
+  return sharing(i) ? RING_LEG : i.device.rating;
+}
 
 /**
  * The design checks of one circuit: load, device, current-carrying capacity of the worst leg, volt drop, fault loop at the worst place,
@@ -182,8 +226,10 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
   const subject = i.kind;
   const all = [...i.legs, ...(i.spurs ?? []).flatMap((s) => s.legs)];
   const carries = all.map((l) => carried(i, l));
-  const iz = Math.min(...carries);
-  const worstLeg = carries.indexOf(iz);
+  const must = all.map((l) => mustCarry(i, l));
+  // The leg that is nearest to what it must carry, or farthest below it.
+  const worstLeg = carries.reduce((w, x, n) => (x / must[n]! < carries[w]! / must[w]! ? n : w), 0);
+  const iz = carries[worstLeg]!;
   const facts: Fact[] = [];
   if (!atMost(i.designCurrent, rating))
     facts.push(
@@ -194,26 +240,24 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
         unit: "A",
       }),
     );
-  const [rule, least] =
-    ring && rating >= 30 && rating <= 32
-      ? (["circuit.ring", RING_LEG] as const)
-      : (["circuit.capacity", rating] as const);
-  if (!atLeast(iz, least))
+  const { fuse } = all[worstLeg]!;
+  if (!atLeast(iz, must[worstLeg]!))
     facts.push(
-      fact(rule, "circuit", subject, {
+      fact(fuse === undefined && sharing(i) ? "circuit.ring" : "circuit.capacity", "circuit", subject, {
         where: { leg: worstLeg },
         measured: iz,
-        limit: least,
+        limit: must[worstLeg]!,
         sense: "least",
         unit: "A",
-        of: { method: all[worstLeg]!.method },
+        of: { method: all[worstLeg]!.method, ...(fuse === undefined ? {} : { fuse }) },
       }),
     );
+  const csa = Math.min(...all.flatMap((l) => (l.fuse === undefined ? [(l.cable ?? i.cable).csa] : [])));
   const thinnest = ring ? 2.5 : i.kind === "lighting" ? 1.0 : null;
-  if (thinnest !== null && !atLeast(i.cable.csa, thinnest))
+  if (thinnest !== null && !atLeast(csa, thinnest))
     facts.push(
       fact("circuit.min-csa", "circuit", subject, {
-        measured: i.cable.csa,
+        measured: csa,
         limit: thinnest,
         sense: "least",
         unit: "mm²",
@@ -224,15 +268,14 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
       fact("circuit.area", "circuit", subject, { measured: i.floorArea, limit: 100, sense: "most", unit: "m²" }),
     );
   const metres = i.legs.reduce((s, l) => s + l.length, 0) / 1000;
-  const spurs = (i.spurs ?? []).map((s) =>
-    atPlace(
-      i,
-      i.legs.slice(0, s.at + 1).reduce((sum, l) => sum + l.length, 0) / 1000,
-      s.legs.reduce((sum, l) => sum + l.length, 0) / 1000,
-    ),
-  );
-  const places = [atPlace(i, ring ? metres / 2 : metres), ...spurs];
-  const zs = Math.max(...places.map((p) => p.zs));
+  const end = ring ? metres / 2 : metres;
+  const spurs = (i.spurs ?? []).map((s) => {
+    const at = i.legs.slice(0, s.at + 1).reduce((sum, l) => sum + l.length, 0);
+    return { at, most: mostAt(i, s.legs), ...atPlace(i, at / 1000, s.legs) };
+  });
+  const places = [{ at: end * 1000, most: mostAt(i), ...atPlace(i, end) }, ...spurs];
+  const near = (p: (typeof places)[number]): number => p.zs / (p.most ?? 1);
+  const worst = places.reduce((a, b) => (near(b) > near(a) ? b : a));
   const { volts, percent } = places.reduce((a, b) => (b.drop.percent > a.drop.percent ? b : a)).drop;
   const limit = i.kind === "lighting" ? 3 : 5;
   if (!atMost(percent, limit))
@@ -245,36 +288,39 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
         of: { volts, ring: ring ? 1 : 0 },
       }),
     );
-  const { maxZs, found } = loopFacts(i, zs);
-  facts.push(...found);
-  return { iz, worstLeg, zs, maxZs, drop: { volts, percent, limit }, spurs, facts };
+  facts.push(...loopFacts(i, worst.zs, worst.most));
+  return {
+    iz,
+    worstLeg,
+    zs: worst.zs,
+    maxZs: worst.most,
+    drop: { volts, percent, limit },
+    spurs: spurs.map(({ zs, drop }) => ({ zs, drop })),
+    points: [{ at: worst.at, zs: worst.zs, drop: worst.drop }],
+    facts,
+  };
 }
 
 /** Judges the loop at the worst place: by the device, or where the earth is an electrode by the RCD. */
-function loopFacts(i: CircuitInput, zs: number): { maxZs: number | null; found: Fact[] } {
+function loopFacts(i: CircuitInput, zs: number, maxZs: number | null): Fact[] {
   const loop = (rest: Parameters<typeof fact>[3]): Fact => fact("circuit.loop", "circuit", i.kind, rest);
   const found: Fact[] = [];
   const most = { sense: "most", unit: "Ω" } as const;
-  let maxZs: number | null;
   if (i.earthing === "TT") {
     const trip = i.rcd ?? null;
-    maxZs = trip === null ? null : rcdLoopLimit(trip);
     if (trip === null || maxZs === null) found.push(loop({ case: "tt-without", measured: zs, unit: "Ω" }));
     else if (!atMost(zs, maxZs))
       found.push(loop({ case: "by-rcd", measured: zs, limit: maxZs, ...most, of: { trip } }));
     else found.push(loop({ case: "rcd-relied", severity: "warn", measured: zs, limit: maxZs, ...most, of: { trip } }));
     if (i.ze !== null && !atMost(i.ze, ELECTRODE_MOST))
       found.push(loop({ case: "electrode", severity: "warn", measured: i.ze, limit: ELECTRODE_MOST, ...most }));
-  } else {
-    maxZs = loopLimit(i.device.curve, i.device.rating);
-    if (!atMost(zs, maxZs))
-      found.push(
-        loop({ measured: zs, limit: maxZs, ...most, of: { device: `${i.device.curve}${num(i.device.rating)}` } }),
-      );
-  }
+  } else if (!atMost(zs, maxZs!))
+    found.push(
+      loop({ measured: zs, limit: maxZs!, ...most, of: { device: `${i.device.curve}${num(i.device.rating)}` } }),
+    );
   if (i.ze === null)
     found.push(
       loop({ case: "ze-taken", severity: "note", of: { ze: externalLoop(i), earthing: i.earthing ?? "unknown" } }),
     );
-  return { maxZs, found };
+  return found;
 }

@@ -1,9 +1,9 @@
 import { boardOfCircuit } from "../../job/boards";
-import { NOMINAL } from "../../rules/supply";
 import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
-import { cookerDemand } from "./cooker";
-import { wiredTo } from "../../job/wired";
+import { accessories, isSocket } from "../../rules/accessories";
+import { circuitLoad } from "./load";
+import { behindFuse, wiredTo } from "../../job/wired";
 import { needsRcd } from "./needs-rcd";
 import { type Fact, fact } from "../../rules/fact";
 import type { Job, Point } from "../../job/model";
@@ -11,6 +11,7 @@ import type { Job, Point } from "../../job/model";
 /** What is wrong with a circuit as described: its way, its RCD, its conductor, its spurs. */
 export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue): Fact[] {
   const out: Fact[] = [];
+  const pointOf = new Map(job.points.map((p) => [p.id, p]));
   // Ways are counted board by board.
   const taken = new Map<string, string>();
   const freeWay = (board: Point | undefined): number | null => {
@@ -48,32 +49,34 @@ export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue)
         }),
       );
     if (c.way !== null) taken.set(place, c.id);
-    const has = (kind: Point["kind"], gang?: number): boolean =>
-      job.points.some((p) => p.kind === kind && (gang === undefined || p.gang === gang) && wiredTo(c).includes(p.id));
+    const own = wiredTo(c).flatMap((id) => pointOf.get(id) ?? []);
     const sockets =
       ((c.kind === "ring" || c.kind === "radial") && c.device.rating <= 32) ||
-      has("socket") ||
-      has("cooker-control", 2);
-    const wants = sockets || c.kind === "lighting" || c.kind === "shower";
+      own.some((p) => isSocket(p.kind) || (p.kind === "cooker-control" && p.gang === 2));
+    const shower = c.kind === "shower" || own.some((p) => p.kind === "shower-pull-cord");
+    const wants = sockets || c.kind === "lighting" || shower || own.some((p) => p.kind === "charging-point");
     if (wants) out.push(...needsRcd("circuit.rcd", job, c));
-    if (c.watts > 0) {
-      const outlet = c.points.some((id) =>
-        job.points.some((p) => p.id === id && p.kind === "cooker-control" && p.gang === 2),
+    const { amps, full, from } = circuitLoad(job, c);
+    if (!atMost(amps, c.device.rating))
+      out.push(
+        fact("circuit.device", "circuit", c.id, {
+          measured: amps,
+          limit: c.device.rating,
+          sense: "most",
+          unit: "A",
+          of: { full, cooker: c.kind === "cooker" ? 1 : 0, named: 1, from },
+        }),
       );
-      const { full, design } = cookerDemand(
-        c.watts,
-        NOMINAL,
-        outlet,
-        c.kind === "cooker" ? job.settings.schools.cookerCurrent : "full",
+    for (const p of own) {
+      const { own: alone } = accessories[p.kind];
+      const others = own.filter(
+        (q) => q !== p && accessories[q.kind].use !== "control" && accessories[q.kind].use !== "joint",
       );
-      if (!atMost(design, c.device.rating))
+      if (alone && others.length)
         out.push(
-          fact("circuit.device", "circuit", c.id, {
-            measured: design,
-            limit: c.device.rating,
-            sense: "most",
-            unit: "A",
-            of: { full, cooker: c.kind === "cooker" ? 1 : 0, named: 1 },
+          fact("circuit.own", "point", p.id, {
+            severity: alone,
+            of: { circuit: c.id, others: others.map((q) => q.id) },
           }),
         );
     }
@@ -89,19 +92,24 @@ export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue)
           fix: [{ collection: "circuits", id: c.id, set: { cable: `te-${least.toFixed(1)}` } }],
         }),
       );
-    if (c.kind === "ring" && c.spurs.length > c.points.length)
-      out.push(
-        fact("circuit.spur", "circuit", c.id, {
-          case: "count",
-          measured: c.spurs.length,
-          limit: c.points.length,
-          sense: "most",
-          unit: "spurs",
-        }),
-      );
-    for (const s of c.kind === "ring" ? c.spurs : [])
-      if (c.spurs.filter((x) => x.from === s.from).length > 1 && c.spurs.find((x) => x.from === s.from) === s)
-        out.push(fact("circuit.spur", "circuit", c.id, { case: "same-point", of: { from: s.from } }));
+    if (c.kind === "ring") {
+      const behind = behindFuse(c, (id) => pointOf.get(id)?.kind);
+      const direct = c.spurs.filter((s) => !behind.has(s.point));
+      const unfused = direct.filter((s) => pointOf.get(s.point)?.kind !== "fused-unit");
+      if (unfused.length > c.points.length)
+        out.push(
+          fact("circuit.spur", "circuit", c.id, {
+            case: "count",
+            measured: unfused.length,
+            limit: c.points.length,
+            sense: "most",
+            unit: "spurs",
+          }),
+        );
+      for (const s of direct)
+        if (direct.filter((x) => x.from === s.from).length > 1 && direct.find((x) => x.from === s.from) === s)
+          out.push(fact("circuit.spur", "circuit", c.id, { case: "same-point", of: { from: s.from } }));
+    }
   }
   return out;
 }

@@ -1,5 +1,5 @@
 import { mainBoard } from "../../job/boards";
-import { tripOf } from "../../job/wired";
+import { behindFuse, tripOf } from "../../job/wired";
 import { pathLength } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
@@ -7,7 +7,6 @@ import type { Hole, Run } from "../../laid/laid";
 import { holesByRun } from "../../laid/run-measures";
 import { cableOf } from "../../rules/catalogue";
 import type { Method } from "../../rules/ratings";
-import { NOMINAL } from "../../rules/supply";
 import {
   type CircuitInput,
   type CircuitLeg,
@@ -16,8 +15,9 @@ import {
   carried,
   checkCircuit,
   circuitFault,
+  mostAt,
 } from "./check-circuit";
-import { cookerDemand } from "./cooker";
+import { type Load, circuitLoad } from "./load";
 
 /** Insulation over a ceiling up to which the milder of its two methods holds, mm. */
 const THICK = 100;
@@ -39,7 +39,7 @@ export function methodOf(h: House, leg: PinnedLeg): Method {
 }
 
 /** What of a run its rating depends on. */
-export type RatedRun = Pick<Run, "id" | "circuit" | "from" | "to" | "legs" | "pathLength">;
+export type RatedRun = Pick<Run, "id" | "circuit" | "from" | "to" | "cable" | "legs" | "pathLength">;
 
 /** A leg as it is rated: which of which run. */
 export interface LaidLeg extends CircuitLeg {
@@ -53,11 +53,14 @@ export interface LaidPlace {
   spur: number;
   /** Hot, Ω. */
   zs: number;
+  /** What opens the protection there in time, Ω; null where nothing does. */
+  most: number | null;
   drop: { volts: number; percent: number };
 }
 /** A circuit as the plan lays it: everything that it is judged by, and what comes of it. */
 export interface LaidCircuit {
   circuit: Circuit;
+  load: Load;
   input: CircuitInput;
   result: CircuitResult;
   /** In the order of the input: the legs, then those of the spurs. */
@@ -141,19 +144,6 @@ function farthest(runs: readonly RatedRun[], board: string): Shape["main"] {
     .way;
 }
 
-/** Current a circuit is judged for, A: of its load; one for sockets may draw all that its device lets through; 0 where it is not known. */
-function loadOf(h: House, c: Circuit): number {
-  const kinds = (kind: string, gang?: number): boolean =>
-    c.points.some((id) =>
-      h.job.points.some((p) => p.id === id && p.kind === kind && (gang === undefined || p.gang === gang)),
-    );
-  if (c.watts > 0) {
-    const school = c.kind === "cooker" ? h.job.settings.schools.cookerCurrent : "full";
-    return cookerDemand(c.watts, NOMINAL, kinds("cooker-control", 2), school).design;
-  }
-  return (c.kind === "ring" || c.kind === "radial") && kinds("socket") ? c.device.rating : 0;
-}
-
 /** Circuits that lie together on a leg, itself among them. */
 type Together = (l: PinnedLeg, own: readonly Hole[], circuit: string) => number;
 
@@ -190,17 +180,25 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
     const own = runs.filter((r) => r.circuit === c.id);
     if (!cable || c.state === "keep" || !own.length) return [];
     const board = c.board ?? main;
-    const legsOf = (r: RatedRun): LaidLeg[] =>
-      r.legs.map((l, i) => ({
+    const behind = behindFuse(c, (id) => h.points[h.pointOfId.get(id) ?? -1]?.point.kind);
+    const legsOf = (r: RatedRun): LaidLeg[] => {
+      const own = cableOf(r.cable, h.catalogue) ?? cable;
+      const unit = behind.get(r.from) ?? behind.get(r.to);
+      const fuse = unit === undefined ? undefined : h.points[h.pointOfId.get(unit)!]!.point.fuse;
+      return r.legs.map((l, i) => ({
         run: r.id,
         leg: i,
         length: pathLength(l.path),
         // Armour is rated by its own methods; on walls and joists it is clipped.
-        method: cable.family === "armoured" ? "C" : methodOf(h, l),
+        method: own.family === "armoured" ? "C" : methodOf(h, l),
+        ...(own === cable ? {} : { cable: own }),
+        ...(fuse === undefined ? {} : { fuse }),
         grouped: warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : 1,
         ambient: c.ambient,
         insulated: 0,
       }));
+    };
+    const load = circuitLoad(h.job, c);
     const shape = shapeOf(c, own, board);
     const legs = shape.main.flatMap((m) => legsOf(m.run));
     /** How many legs lead to a point of the way, and how long they are, m. */
@@ -217,7 +215,7 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
       kind: c.kind === "shower" || c.kind === "outbuilding" ? "fixed" : c.kind,
       device: c.device,
       cable,
-      designCurrent: loadOf(h, c),
+      designCurrent: load.amps,
       legs,
       spurs,
       ze: h.job.supply.ze,
@@ -225,21 +223,32 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
       rcd: tripOf(h.job, c),
     };
     if (!legs.length || circuitFault(input)) return [];
-    const places = [
-      ...[...to].filter(([id]) => id !== board).map(([point, x]) => ({ point, along: x.along, spur: 0 })),
-      ...spurs.map(({ legs: mine, b }) => ({
-        point: b.to,
-        along: to.get(b.joint)!.along,
-        spur: mine.reduce((s, l) => s + l.length, 0) / 1000,
-      })),
-    ].map((p): LaidPlace => ({ ...p, ...atPlace(input, p.along, p.spur) }));
+    const far = (legs: readonly LaidLeg[]): number => legs.reduce((s, l) => s + l.length, 0) / 1000;
+    const places = new Map<string, LaidPlace>();
+    for (const p of [
+      ...[...to].filter(([id]) => id !== board).map(([point, x]) => ({ point, along: x.along, legs: [] })),
+      ...spurs.map(({ legs: mine, b }) => ({ point: b.to, along: to.get(b.joint)!.along, legs: mine })),
+    ]) {
+      const { zs, drop } = atPlace(input, p.along, p.legs);
+      // A point that two cables lead to counts by the worse.
+      if (zs > (places.get(p.point)?.zs ?? -1))
+        places.set(p.point, {
+          point: p.point,
+          along: p.along,
+          spur: far(p.legs),
+          zs,
+          most: mostAt(input, p.legs),
+          drop,
+        });
+    }
     return [
       {
         circuit: c,
+        load,
         input,
         result: checkCircuit(input),
         legs: [...legs, ...spurs.flatMap((s) => s.legs)].map((l) => ({ ...l, carries: carried(input, l) })),
-        places,
+        places: [...places.values()],
       },
     ];
   });

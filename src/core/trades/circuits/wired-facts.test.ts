@@ -78,8 +78,12 @@ describe("spurs in the job", () => {
 describe("switches and lights", () => {
   const k = (id: string, controls: string[], more: object = {}) => at(id, "switch", 3000, { controls, ...more });
   it("two ways to work one light, and one switch for two, are in order", () => {
-    const points = [light("l1", 1500), light("l2", 2500), k("k1", ["l1", "l2"]), k("k2", ["l1"])];
+    const points = [light("l1", 1500), light("l2", 2500), k("k1", ["l1", "l2"], { gang: 2 }), k("k2", ["l1"])];
     expect(told(job(points, [lighting(["l1", "l2", "k1", "k2"])]))).toEqual([]);
+  });
+  it("one gang for two lights cannot share one of them with another switch", () => {
+    const points = [light("l1", 1500), light("l2", 2500), k("k1", ["l1", "l2"]), k("k2", ["l1"])];
+    expect(told(job(points, [lighting(["l1", "l2", "k1", "k2"])]))).toEqual([["lighting.two-way", "stop", "k1", ""]]);
   });
   it("a light that nothing works, and a switch that works nothing, are told; old ones are not", () => {
     expect(told(job([light("l1", 1500), k("k1", [])], [lighting(["l1", "k1"])]))).toEqual([

@@ -1,8 +1,9 @@
 import type { Circuit, Job, Point } from "../../job/model";
-import { wiredTo } from "../../job/wired";
+import { behindFuse, wiredTo } from "../../job/wired";
+import { isLight, isSocket } from "../../rules/accessories";
 import { type Fact, fact } from "../../rules/fact";
-
-const isLight = (p: Point): boolean => p.kind === "light" || p.kind === "wall-light";
+import { lightingOf } from "../lighting/gangs";
+import { switchingFacts } from "../lighting/wire";
 
 /**
  * What hangs on the wrong circuit or on none: outlets on lighting, cooker or shower, lights on sockets, spurs on spurs, lights without
@@ -21,7 +22,7 @@ export function wiredFacts(job: Job): Fact[] {
 function outlets(c: Circuit, pointOf: ReadonlyMap<string, Point>): Fact[] {
   if (c.kind !== "lighting" && c.kind !== "cooker" && c.kind !== "shower") return [];
   return wiredTo(c).flatMap((id): Fact[] =>
-    pointOf.get(id)?.kind === "socket"
+    isSocket(pointOf.get(id)?.kind ?? "board")
       ? [
           fact("circuit.spur.source", "point", id, {
             // On a cooker circuit it is a bad habit; on the others it is dangerous.
@@ -36,58 +37,44 @@ function outlets(c: Circuit, pointOf: ReadonlyMap<string, Point>): Fact[] {
 /** Lights on a circuit of sockets: only behind a fused unit, and then labelled. */
 function lightsOnSockets(c: Circuit, pointOf: ReadonlyMap<string, Point>): Fact[] {
   const own = wiredTo(c).flatMap((id) => pointOf.get(id) ?? []);
-  const sockets = c.kind === "ring" || (c.kind === "radial" && own.some((p) => p.kind === "socket"));
-  const lights = own.filter(isLight).map((p) => p.id);
-  if (!sockets || !lights.length) return [];
-  const fused = own.some((p) => p.kind === "fused-unit");
-  return [
+  const sockets = c.kind === "ring" || (c.kind === "radial" && own.some((p) => isSocket(p.kind)));
+  if (!sockets) return [];
+  const behind = behindFuse(c, (id) => pointOf.get(id)?.kind);
+  const byUnit = new Map<string | undefined, string[]>();
+  for (const p of own) {
+    if (!isLight(p.kind)) continue;
+    const unit = behind.get(p.id);
+    if (unit !== undefined && pointOf.get(unit)!.labelled) continue;
+    byUnit.set(unit, [...(byUnit.get(unit) ?? []), p.id]);
+  }
+  return [...byUnit].map(([unit, points]) =>
     fact("lighting.fed-from-sockets", "circuit", c.id, {
-      ...(fused ? { case: "label", severity: "warn" as const } : { case: "no-fuse" }),
-      of: { points: lights },
+      ...(unit === undefined ? { case: "no-fuse" } : { case: "label", severity: "warn" as const }),
+      of: { points, ...(unit === undefined ? {} : { unit }) },
     }),
-  ];
+  );
 }
 
 /** On a ring a spur feeds what it feeds and no more: nothing is taken on from it but behind a fuse. On a radial it is a branch. */
 function spursOfSpurs(c: Circuit, pointOf: ReadonlyMap<string, Point>): Fact[] {
   if (c.kind !== "ring") return [];
   const from = new Map(c.spurs.map((s) => [s.point, s.from]));
-  /** A fused unit somewhere on the way back to the ring. */
-  const fused = (id: string): boolean => {
-    const seen = new Set<string>();
-    for (let at: string | undefined = id; at !== undefined && !seen.has(at); at = from.get(at)) {
-      if (pointOf.get(at)?.kind === "fused-unit") return true;
-      seen.add(at);
-    }
-    return false;
-  };
+  const behind = behindFuse(c, (id) => pointOf.get(id)?.kind);
   return c.spurs.flatMap((s): Fact[] =>
-    from.has(s.from) && !fused(s.from)
+    from.has(s.from) && !behind.has(s.point)
       ? [fact("circuit.spur", "point", s.point, { case: "spur-of-spur", of: { from: s.from } })]
       : [],
   );
 }
 
-/** Lights without a switch, switches without a light, and lights whose line and neutral come from two circuits. */
+/** Lights without a switch, switches without a light, two-way pairs that do not match, and borrowed neutrals; of what is new. */
 function switching(job: Job): Fact[] {
-  const circuitOf = new Map(job.circuits.flatMap((c) => wiredTo(c).map((id) => [id, c.id] as const)));
+  const circuits = Object.fromEntries(job.circuits.flatMap((c) => wiredTo(c).map((id) => [id, c.id] as const)));
   const pointOf = new Map(job.points.map((p) => [p.id, p]));
-  const worked = new Set<string>();
-  const out: Fact[] = [];
-  for (const p of job.points) {
-    if (p.kind !== "switch") continue;
-    const lights = p.controls.filter((id) => pointOf.has(id));
-    for (const id of lights) worked.add(id);
-    if (!lights.length && !p.existing) out.push(fact("lighting.idle-switch", "point", p.id));
-    const own = circuitOf.get(p.id);
-    for (const id of lights) {
-      const other = circuitOf.get(id);
-      if (own !== undefined && other !== undefined && own !== other)
-        out.push(fact("lighting.borrowed", "point", p.id, { of: { light: id, own, other } }));
-    }
-  }
-  for (const p of job.points)
-    if (isLight(p) && !p.existing && circuitOf.has(p.id) && !worked.has(p.id))
-      out.push(fact("lighting.unswitched", "point", p.id));
-  return out;
+  const all = lightingOf(job, [...pointOf.keys()]);
+  return switchingFacts({ feed: job.settings.schools.lightingFeed, ...all, circuits }, "point").filter((f) => {
+    const p = pointOf.get(f.subject.id)!;
+    if (f.rule === "lighting.idle-switch") return !p.existing && !p.controls.length;
+    return f.rule !== "lighting.unswitched" || (!p.existing && Object.hasOwn(circuits, p.id));
+  });
 }
