@@ -5,6 +5,7 @@ import { relayHouse } from "../core/house/relay";
 import { type Change, applyPatch } from "../core/job/patch";
 import type { HeldRun } from "../core/laid/held";
 import type { Job } from "../core/job/model";
+import { type CircuitRemedies, circuitRemedies } from "../core/plan/circuit-remedies";
 import { type RingAgainstRadials, type Variant, ringAgainstRadials, variantsOf } from "../core/plan/compare-plans";
 import type { SiteEntry } from "../core/job/site-entry";
 import { withFix } from "../core/plan/tried-fixes";
@@ -78,6 +79,9 @@ const api = {
     const next = withFix(job, fix);
     return { before: stops(job), after: next ? stops(next) : Infinity };
   },
+  /** What would make a circuit hold as it is laid. */
+  circuitRemedies: (job: Job, catalogue: Catalogue, siteBook: readonly SiteEntry[], circuit: string): CircuitRemedies =>
+    circuitRemedies(job, catalogue, circuit, heldRuns(siteBook)),
   freeing: (job: Job, catalogue: Catalogue, point: string): Freeing => whatFrees(job, catalogue, point),
   ringAgainstRadials: (job: Job, catalogue: Catalogue, circuit: string): RingAgainstRadials | null => {
     const c = job.circuits.find((x) => x.id === circuit);

@@ -16,6 +16,9 @@ export function mm(x: number): string {
   return part ? `${spaced}.${part}` : spaced;
 }
 
+/** A place to mark in the house: whole millimetres, as a pencil has it. */
+export const toMark = (at: number): string => mm(Math.round(at));
+
 /** A length to cut, whole mm and never short, as it stands on every screen: 17 181.4 is cut at 17 182. */
 export const toCut = (length: number): string => mm(Math.ceil(length - 1e-6));
 

@@ -3,6 +3,7 @@ import { type PointerEvent as RPointer, useCallback, useMemo, useRef, useState }
 import { type XY, bounds } from "../../core/base/polygon";
 import { decksOfStorey, pointsOfStorey } from "../../core/house/house";
 import { holeShapes } from "../../core/drawings/deck-scene";
+import { planZoneShapes } from "../../core/drawings/room-zones";
 import type { Deck } from "../../core/job/model";
 import type { Hole } from "../../core/laid/laid";
 import { stringPaths } from "../../core/trades/kitchen/string-path";
@@ -49,6 +50,11 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   }, [job, storey, room]);
   const traces = job.traces.filter((t) => t.storey === storey && t.shown);
   const points = useMemo(() => pointsOfStorey(house, storey), [house, storey]);
+  // The reach of every alarm while points are placed, else of the one in hand.
+  const reach = useMemo(
+    () => (deck ? [] : planZoneShapes(house, storey, (id) => stage === "points" || isPicked(selection, id))),
+    [deck, house, storey, stage, selection],
+  );
   const strings = useMemo(
     () => (stage === "points" && !deck && job.dwelling.country === "wales" ? stringPaths(house) : []),
     [stage, deck, job.dwelling.country, house],
@@ -121,6 +127,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
             <DeckLayer key={l.deck.id} l={l} px={px} hatches={HATCHES} toPlan={toPlan} holes={holes} />
           ))}
           <PlanRuns storey={storey} faint={surveying} px={px} toPlan={toPlan} />
+          {reach.length ? <Shapes shapes={reach} unit={px(1)} hatches={HATCHES} /> : null}
           {deck ? <Shapes shapes={holeShapes(holes)} unit={px(1)} hatches={HATCHES} /> : null}
           {stage === "survey" && !deck && shownRoom && !tool ? (
             <PlanHandles room={shownRoom} px={px} toPlan={toPlan} scale={view.scale} />
@@ -143,6 +150,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
           <g transform={`translate(${b.x0} ${-b.y0 + 450 + px(20)})`} pointerEvents="none">
             <text fontSize={px(11.5)} fill="var(--soft)">
               North is up{strings.length ? " · dotted: shortest path to points within 3 000 of the sink" : ""}
+              {reach.length ? " · blue dashes: bath zones, reach of alarms" : ""}
               {deck ? " · green hatch: where a joist may be drilled · ✕: cut already there" : ""}
             </text>
           </g>

@@ -10,14 +10,14 @@ const PAD = { side: 64, top: 46, bottom: 62 };
 
 const extent = (b: Bounds): [number, number] => [Math.max(1e-6, b.x1 - b.x0), Math.max(1e-6, b.y1 - b.y0)];
 
-/** A drawing to scale, as large as its place allows; words and dimension lines keep their size. */
-export function SceneView({ scene, tall = 380 }: { scene: Scene; tall?: number }) {
+/** A drawing to scale, as large as its place allows; words and dimension lines keep their size. `beside`: room left at its sides, px. */
+export function SceneView({ scene, tall = 380, beside }: { scene: Scene; tall?: number; beside?: number }) {
   const ref = useRef<HTMLDivElement>(null);
   const width = useWidth(ref, 640);
   const id = useId().replace(/[^a-z0-9]/gi, "");
   const b = boundsOf(scene.shapes);
   const [w, h] = extent(b);
-  const side = width < 480 ? 44 : PAD.side;
+  const side = beside ?? (width < 480 ? 44 : PAD.side);
   const scale = Math.max(1e-6, Math.min((width - 2 * side) / w, (tall - PAD.top - PAD.bottom) / h));
   const height = h * scale + PAD.top + PAD.bottom;
   const left = (width - w * scale) / 2;

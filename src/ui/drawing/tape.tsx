@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from "react";
 import { toast } from "sonner";
 import type { Tape as TapeModel } from "../../core/drawings/tape";
 import { joistTape, runTape, wallTape, type JoistDatum, type WallDatum } from "../../core/drawings/tape";
-import { mm } from "../../core/base/figures";
+import { toMark } from "../../core/base/figures";
 import { useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
 import { Ribbon } from "./ribbon";
@@ -58,7 +58,7 @@ export function Tape() {
     );
   const shown = tape.marks;
   const copy = (): void => {
-    const text = [tape.title, ...shown.map((m) => `${mm(m.at)}\t${m.text}`)].join("\n");
+    const text = [tape.title, ...shown.map((m) => `${toMark(m.at)}\t${m.text}`)].join("\n");
     navigator.clipboard.writeText(text).then(
       () => toast(`${shown.length} marks copied`),
       () => toast.error("The browser did not allow copying. Select the list and copy it by hand."),
@@ -93,7 +93,7 @@ export function Tape() {
           </Button>
         </div>
       </div>
-      <Ribbon length={tape.length} marks={shown} />
+      <Ribbon length={tape.length} marks={shown} words={(m) => `${m.text.split(" ")[0]} ${toMark(m.at)}`} />
       <ol
         tabIndex={0}
         className="marks focusable mt-1 flex max-h-[5.4rem] flex-wrap gap-x-4 gap-y-0.5 overflow-auto text-[13px]"
@@ -102,7 +102,7 @@ export function Tape() {
         {shown.length ? (
           shown.map((m, i) => (
             <li key={i} data-mark={m.subject}>
-              <span className="num font-medium">{mm(m.at)}</span> <span className="text-soft">{m.text}</span>
+              <span className="num font-medium">{toMark(m.at)}</span> <span className="text-soft">{m.text}</span>
             </li>
           ))
         ) : (

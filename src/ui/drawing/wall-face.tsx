@@ -1,6 +1,7 @@
 "use client";
 import { memo, useMemo } from "react";
 import { mm } from "../../core/base/figures";
+import { bathZoneShapes } from "../../core/drawings/room-zones";
 import { NAME_AT, faceOutline, wallScene, wallWords } from "../../core/drawings/wall-scene";
 import type { House } from "../../core/house/house";
 import type { StripWall } from "../../core/house/unrolled";
@@ -39,12 +40,14 @@ export const WallFace = memo(function WallFace({
     () => wallScene({ decks, catalogue, job: { fixtures, forbidden, foundTrunkings } }, face, zones),
     [face, zones, decks, catalogue, fixtures, forbidden, foundTrunkings],
   );
+  const bath = useMemo(() => (zones ? bathZoneShapes(house, face) : []), [zones, house, face]);
   const outline = faceOutline(face)
     .map((p) => p.join(","))
     .join(" ");
   return (
     <g transform={`translate(${x} 0)`}>
       <Shapes shapes={shapes} unit={px(1)} hatches={hatches} />
+      {bath.length ? <Shapes shapes={bath} unit={px(1)} hatches={hatches} /> : null}
       <polygon points={outline} fill="transparent" onClick={() => onSelect(wall.id)} />
       {sweep ? <SweepMarks sweep={sweep} length={length} px={px} /> : null}
       {photos.map((p) => (p.wall === wall.id ? <PhotoMark key={p.id} photo={p} px={px} /> : null))}

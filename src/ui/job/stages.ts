@@ -32,7 +32,7 @@ export function stageOfRule(rule: string): StageId {
   const head = rule.split(".")[0];
   if (head === "found" || head === "supply") return "survey";
   if (head === "point" || head === "kitchen" || head === "height") return "points";
-  if (rule === "bath.socket") return "points";
+  if (rule === "bath.socket" || rule === "bath.ip" || head === "alarm") return "points";
   if (head === "circuit" || head === "lighting" || head === "bath") return "circuits";
   if (head === "timber" || head === "hole") return "timber";
   if (head === "fill") return "containment";

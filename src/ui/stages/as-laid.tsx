@@ -1,4 +1,7 @@
 "use client";
+import { drawCircuitLine } from "../../core/drawings/circuit-line";
+import { SceneView } from "../drawing/scene-view";
+import { Remedies } from "./remedies";
 import { SmallHead } from "../kit/small-head";
 import { useMemo } from "react";
 import { figure, mm } from "../../core/base/figures";
@@ -34,6 +37,9 @@ export function AsLaid({ circuit }: { circuit: string }) {
         ) : null}
       </summary>
       <p className="mt-1">{carriesWords(laid)}</p>
+      <SceneView scene={drawCircuitLine(laid, label)} tall={230} beside={12} />
+      <p className="text-soft">Bars: what each leg carries. Dark line: what it must.</p>
+      <Remedies circuit={circuit} />
       <table className="mt-1 w-full">
         <SmallHead columns={["Point", "Cable, m", "Zs, Ω", "Drop, %"]} />
         <tbody>

@@ -2,15 +2,20 @@
 import { Trash2 } from "lucide-react";
 import { toast } from "sonner";
 import type { Point } from "../../core/job/model";
-import { accessories } from "../../core/rules/accessories";
+import { accessories, isLight, isSignal, isSwitch } from "../../core/rules/accessories";
+import { roomServed } from "../../core/house/rooms-of";
+import { wiredTo } from "../../core/job/wired";
 import { lowestTop } from "../../core/base/ceiling";
 import { wireAs } from "../../core/house/on-circuit";
-import { editWith, removePoints, setCircuit } from "../job/edits";
+import { isDrawn } from "../../core/trades/lighting/terminals";
+import { editWith, removePoints, say, setCircuit } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
-import { NumberField, SelectField, TextField } from "../kit/field";
+import { CheckField, NumberField, SelectField, TextField } from "../kit/field";
 import { Measures } from "../kit/measures";
 import { Ticks } from "../kit/ticks";
+import { WiringPicture } from "./wiring-picture";
+import { Works } from "./works";
 
 const gangs = [
   { value: "1", name: "1-gang" },
@@ -28,7 +33,9 @@ export function PointForm({ point }: { point: Point }) {
     face?.shape.top && point.place.on === "wall"
       ? Math.round(lowestTop(face.shape.top, point.place.u, point.place.u) * 10) / 10
       : face?.shape.height;
-  const circuit = job.circuits.find((c) => c.points.includes(point.id) || c.spurs.some((s) => s.point === point.id));
+  const circuit = job.circuits.find((c) => wiredTo(c).includes(point.id));
+  const served = job.rooms.find((r) => r.id === roomServed(house, point.id));
+  const inBath = served?.kind === "bathroom" || point.water !== null;
   const room = face?.room.id;
   const walls = job.walls.filter((w) => w.room === room).sort((a, b) => a.index - b.index);
   const rooms = job.rooms.filter((r) => r.storey === face?.room.storey);
@@ -38,9 +45,9 @@ export function PointForm({ point }: { point: Point }) {
       p.place.on === "wall" &&
       walls.some((w) => w.id === (p.place as { wall: string }).wall),
   );
-  const lights = job.points.filter((p) => p.kind === "light" || p.kind === "wall-light");
-  const sameSurface = (Object.keys(accessories) as (keyof typeof accessories)[]).filter(
-    (k) => accessories[k].on === kind.on || accessories[k].on === "either" || kind.on === "either",
+  const lights = job.points.filter((p) => isLight(p.kind));
+  const sameSurface = (Object.keys(accessories) as (keyof typeof accessories)[]).filter((k) =>
+    point.place.on === "wall" ? accessories[k].on !== "deck" : accessories[k].on !== "wall",
   );
   return (
     <section aria-label={`Point ${point.label}`} className="grid gap-1.5">
@@ -124,6 +131,7 @@ export function PointForm({ point }: { point: Point }) {
           })
         }
       />
+      {kind.needs ? <p className="text-[13px] text-soft">{kind.needs}</p> : null}
       {kind.gangs.length > 1 ? (
         <SelectField
           label="Size"
@@ -144,7 +152,7 @@ export function PointForm({ point }: { point: Point }) {
           whole
           onCommit={(ways) => put({ ...point, ways })}
         />
-      ) : (
+      ) : isSignal(point.kind) ? null : (
         <SelectField
           label="Circuit"
           value={circuit?.id ?? ""}
@@ -155,16 +163,21 @@ export function PointForm({ point }: { point: Point }) {
           onCommit={(id) => setCircuit([point.id], id || null)}
         />
       )}
-      {circuit && (circuit.kind === "ring" || circuit.kind === "radial") && point.kind !== "board" ? (
+      {circuit &&
+      point.kind !== "board" &&
+      !(circuit.kind === "lighting" && (isLight(point.kind) || isSwitch(point.kind))) ? (
         <SelectField
           label="Wired"
           name="wired"
           value={circuit.spurs.find((s) => s.point === point.id)?.from ?? ""}
           options={[
             { value: "", name: `in ${circuit.label} itself` },
-            ...circuit.points
+            ...wiredTo(circuit)
               .filter((id) => id !== point.id)
-              .map((id) => ({ value: id, name: `as a spur from ${job.points.find((p) => p.id === id)?.label ?? id}` })),
+              .map((id) => ({
+                value: id,
+                name: `${circuit.kind === "ring" ? "as a spur" : "as a branch"} from ${job.points.find((p) => p.id === id)?.label ?? id}`,
+              })),
           ]}
           onCommit={(from) => editWith(wireAs(job, point.id, from || null))}
         />
@@ -206,13 +219,48 @@ export function PointForm({ point }: { point: Point }) {
           onChange={(controls) => put({ ...point, controls })}
         />
       ) : null}
-      {point.kind === "switch" ? (
-        <Ticks
-          title="Works"
-          options={lights}
-          ticked={point.controls}
-          none="No lights placed yet."
-          onChange={(controls) => put({ ...point, controls })}
+      {isSwitch(point.kind) ? <Works point={point} lights={lights} put={put} /> : null}
+      {point.kind === "fused-unit" ? (
+        <>
+          <SelectField
+            label="Fuse"
+            value={String(point.fuse) as "3" | "5" | "13"}
+            options={[
+              { value: "3", name: "3 A" },
+              { value: "5", name: "5 A" },
+              { value: "13", name: "13 A" },
+            ]}
+            onCommit={(f) => put({ ...point, fuse: Number(f) as Point["fuse"] })}
+          />
+          <CheckField
+            label="Lights behind it are labelled, here, at the light and at the board"
+            value={point.labelled}
+            onCommit={(labelled) => say(put({ ...point, labelled }))}
+          />
+        </>
+      ) : null}
+      {kind.watts ? (
+        <NumberField
+          label={`Load, ${point.watts === null ? "the usual" : `usual ${kind.watts}`}`}
+          name="load"
+          unit="W"
+          value={point.watts ?? kind.watts}
+          min={0}
+          max={100_000}
+          step={1}
+          onCommit={(watts) => put({ ...point, watts })}
+        />
+      ) : null}
+      {inBath && kind.use !== "signal" ? (
+        <SelectField
+          label="Stands water"
+          name="water"
+          value={String(point.water ?? "")}
+          options={[
+            { value: "", name: "not known" },
+            ...[0, 1, 2, 3, 4, 5, 6, 7, 8].map((n) => ({ value: String(n), name: `IPX${n}` })),
+          ]}
+          onCommit={(w) => put({ ...point, water: w === "" ? null : Number(w) })}
         />
       ) : null}
       <TextField
@@ -232,6 +280,12 @@ export function PointForm({ point }: { point: Point }) {
         value={point.name}
         onCommit={(name) => put({ ...point, name })}
       />
+      {isDrawn(point) && circuit ? (
+        <details data-point-wiring>
+          <summary className="cursor-pointer text-[13.5px]">How its cables are connected</summary>
+          <WiringPicture point={point.id} />
+        </details>
+      ) : null}
     </section>
   );
 }

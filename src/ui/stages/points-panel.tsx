@@ -1,6 +1,6 @@
 "use client";
 import { useState } from "react";
-import { type PointKind, accessories, pointKinds } from "../../core/rules/accessories";
+import { type PointKind, type Use, accessories, pointKinds } from "../../core/rules/accessories";
 import { usualHeight } from "../../core/house/places";
 import { addPoint, addSeries, copyPoints, pickedWall, say } from "../job/edits";
 import { useDesk } from "../job/store";
@@ -24,15 +24,14 @@ export function PointsPanel() {
           It goes on the picked wall. Drag it, use the arrow keys, or just type a number for its distance from the left.
           Shift picks several.
         </p>
-        <div className="grid grid-cols-2 gap-1" data-palette>
-          {pointKinds.flatMap((k) =>
-            (k === "socket" ? ([1, 2] as const) : ([1] as const)).map((g) => (
-              <Button key={`${k} ${g}`} className="justify-start" onClick={() => say(addPoint(k, g, circuit || null))}>
-                <span className="num inline-block w-6 text-[11px] text-soft">{accessories[k].letter}</span>
-                <span className="truncate">{kindName(k, g)}</span>
-              </Button>
-            )),
-          )}
+        <div className="grid gap-1" data-palette>
+          <Kinds kinds={everyday} circuit={circuit} />
+          {more.map(({ name, kinds }) => (
+            <details key={name}>
+              <summary className="min-h-7 cursor-pointer text-[13.5px]">{name}</summary>
+              <Kinds kinds={kinds} circuit={circuit} />
+            </details>
+          ))}
         </div>
         <SelectField
           label="Joins"
@@ -48,6 +47,51 @@ export function PointsPanel() {
       <Series circuit={circuit || null} />
       <CopySet />
     </>
+  );
+}
+
+/** Kinds that every room has are at hand, the others lie in drawers by what they are for. */
+const everyday: readonly PointKind[] = [
+  "socket",
+  "switch",
+  "light",
+  "wall-light",
+  "fused-unit",
+  "cooker-control",
+  "appliance-outlet",
+  "isolator",
+  "junction-box",
+  "board",
+];
+const drawers: readonly [name: string, uses: readonly Use[]][] = [
+  ["More lights and switches", ["light", "switch"]],
+  ["Alarms", ["alarm"]],
+  ["Appliances and controls", ["appliance", "control", "outlet"]],
+  ["Data, television, doorbell", ["signal"]],
+];
+const more = drawers.map(([name, uses]) => ({
+  name,
+  kinds: pointKinds.filter((k) => !everyday.includes(k) && uses.includes(accessories[k].use)),
+}));
+
+/** A button for each kind, a socket in both its sizes. */
+function Kinds({ kinds, circuit }: { kinds: readonly PointKind[]; circuit: string }) {
+  return (
+    <div className="grid grid-cols-2 gap-1">
+      {kinds.flatMap((k) =>
+        (k === "socket" ? ([1, 2] as const) : ([1] as const)).map((g) => (
+          <Button
+            key={`${k} ${g}`}
+            className="justify-start"
+            title={kindName(k, g)}
+            onClick={() => say(addPoint(k, g, circuit || null))}
+          >
+            <span className="num inline-block w-6 text-[11px] text-soft">{accessories[k].letter}</span>
+            <span className="truncate">{kindName(k, g)}</span>
+          </Button>
+        )),
+      )}
+    </div>
   );
 }
 

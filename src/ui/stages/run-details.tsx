@@ -2,6 +2,7 @@
 import { pointLabels } from "../../core/job/labels";
 import { PinOff } from "lucide-react";
 import { useMemo } from "react";
+import { carriedWords } from "../../core/words/wiring";
 import { bendRadius } from "../../core/trades/fixings/bends";
 import { legWords } from "../../core/drawings/tape";
 import type { Run } from "../../core/laid/laid";
@@ -14,6 +15,7 @@ import { change, edit, useDesk, useSnapshot } from "../job/store";
 import { pinRuns, say } from "../job/edits";
 import { Button } from "../kit/button";
 import { NumberField } from "../kit/field";
+import { RunCable } from "./run-cable";
 import { WhyThisWay } from "./why-this-way";
 
 const measureNames = { u: "from left", v: "from floor", x: "east", y: "north" } as const;
@@ -69,6 +71,13 @@ export function RunDetails({ run }: { run: Run }) {
           </div>
         ))}
       </dl>
+      {run.held ? null : <RunCable run={run} />}
+      {run.carries.length ? (
+        <p className="text-[13px]">
+          <span className="text-soft">Carries: </span>
+          {run.carries.map((x) => carriedWords[x]).join(", ")}
+        </p>
+      ) : null}
       <div className="mt-2 flex flex-wrap gap-1">
         <WhyThisWay run={run.id} />
         {run.pin !== null || run.held ? null : <Button onClick={() => say(pinRuns([run.id]))}>Pin this run</Button>}

@@ -4,6 +4,12 @@ import { makingForPoint } from "../../../core/trades/ends/steps/makings";
 import { mm } from "../../../core/base/figures";
 import { useDesk } from "../../job/store";
 import { Table } from "../table";
+import { useState } from "react";
+import { wiredTo } from "../../../core/job/wired";
+import { isDrawn } from "../../../core/trades/lighting/terminals";
+import { Button } from "../../kit/button";
+import { SelectField } from "../../kit/field";
+import { WiringPicture } from "../wiring-picture";
 import { accessories, boxOf } from "../../../core/rules/accessories";
 import { SheetFrame, useNames } from "./frame";
 
@@ -48,6 +54,48 @@ export function EndsSheet() {
           },
         ]}
       />
+      <Wiring />
     </SheetFrame>
+  );
+}
+
+/** The wiring of the picked point, else of every light, switch and fused unit, for paper. */
+function Wiring() {
+  const { job } = useNames();
+  const selection = useDesk((s) => s.selection);
+  const [all, setAll] = useState(false);
+  const drawn = job.points
+    .filter((p) => isDrawn(p) && job.circuits.some((c) => c.state !== "keep" && wiredTo(c).includes(p.id)))
+    .sort((a, b) => a.label.localeCompare(b.label, undefined, { numeric: true }));
+  const picked = drawn.find((p) => selection?.kind === "point" && selection.id === p.id) ?? drawn[0];
+  if (!picked) return null;
+  return (
+    <section aria-label="Wiring" className="mt-4" data-wiring-sheet>
+      <div className="flex flex-wrap items-end gap-2">
+        <h3 className="text-lg">Wiring</h3>
+        <div className="w-60">
+          <SelectField
+            label="Point"
+            name="wiring of"
+            value={picked.id}
+            options={drawn.map((p) => ({ value: p.id, name: `${p.label} · ${accessories[p.kind].name}` }))}
+            onCommit={(id) => useDesk.setState({ selection: { kind: "point", id } })}
+          />
+        </div>
+        <Button aria-pressed={all} onClick={() => setAll(!all)}>
+          {all ? "One at a time" : `All ${drawn.length}`}
+        </Button>
+      </div>
+      <div className={`mt-2 grid gap-4 ${all ? "min-[1500px]:grid-cols-2" : ""}`}>
+        {(all ? drawn : [picked]).map((p) => (
+          <div key={p.id} className="break-inside-avoid">
+            <h4 className="font-cond font-semibold">
+              {p.label} · {accessories[p.kind].name}
+            </h4>
+            <WiringPicture point={p.id} />
+          </div>
+        ))}
+      </div>
+    </section>
   );
 }

@@ -6,6 +6,7 @@ import { toCut } from "../../../core/base/figures";
 import { stateOf } from "../../../core/record/entries";
 import { KeptList } from "../../bench/keep-answer";
 import { useDesk } from "../../job/store";
+import { NotifyList } from "../notify-list";
 import { Table } from "../table";
 import { stepNames, steps } from "../../../core/job/site-entry";
 import { SheetFrame, link, pickRun, useNames } from "./frame";
@@ -68,6 +69,7 @@ export function SiteBookSheet() {
       ) : (
         <p className="text-soft">Nothing yet.</p>
       )}
+      <NotifyList />
       <h3 className="mt-4 mb-1 text-lg">Answers kept from the Bench</h3>
       <KeptList kept={kept} />
     </SheetFrame>

@@ -2,6 +2,8 @@
 import { figure } from "../../../core/base/figures";
 import { type Supply, services } from "../../../core/job/model";
 import { ELECTRODE_MOST, earthings } from "../../../core/rules/ratings";
+import { maximumDemand } from "../../../core/trades/circuits/demand";
+import { SmallHead } from "../../kit/small-head";
 import { externalLoop } from "../../../core/trades/circuits/check-circuit";
 import { say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
@@ -77,6 +79,7 @@ export function SupplyForm() {
         value={supply.mainSwitch}
         put={(mainSwitch) => put({ mainSwitch })}
       />
+      <DemandLines />
       <h3 className="mt-1">Main bonding</h3>
       {supply.bonding.length ? null : <p className="text-[13px] text-soft">No service listed: not looked at.</p>}
       {supply.bonding.map((b, n) => (
@@ -110,6 +113,47 @@ export function SupplyForm() {
         </Button>
       </div>
     </section>
+  );
+}
+
+/** What the whole house is taken to draw, circuit by circuit. */
+function DemandLines() {
+  const job = useDesk((s) => s.job);
+  const { lines, amps, unknown } = maximumDemand(job);
+  if (!lines.length) return null;
+  const label = (id: string): string => job.circuits.find((c) => c.id === id)?.label ?? id;
+  return (
+    <details className="text-[13px]" data-demand>
+      <summary className="cursor-pointer">
+        <span className="text-soft">Demand of the whole: </span>
+        <span className="num">{figure(amps, 1)}</span> A
+        {job.supply.mainSwitch === null ? null : (
+          <>
+            {" "}
+            of <span className="num">{figure(job.supply.mainSwitch)}</span> A
+          </>
+        )}
+      </summary>
+      <table className="mt-1 w-full">
+        <SmallHead columns={["Circuit", "Load, A", "Counts, %", "A"]} />
+        <tbody>
+          {lines.map((l) => (
+            <tr key={l.circuit}>
+              <th scope="row" className="text-left font-semibold">
+                {label(l.circuit)}
+              </th>
+              <td className="num text-right">{l.amps.toFixed(1)}</td>
+              <td className="num text-right">{figure(l.share * 100, 0)}</td>
+              <td className="num text-right">{l.counts.toFixed(1)}</td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <p className="mt-1 text-soft">
+        {unknown.length ? `Not counted, since nothing is known of their load: ${unknown.map(label).join(", ")}. ` : ""}
+        Typical shares, by the school for the demand of the whole house. The distributor’s fuse decides: look at it.
+      </p>
+    </details>
   );
 }
 
