@@ -1,5 +1,5 @@
 import type { DetectorReading, DetectorSignal, WallDetector, WallTruth } from "./port";
-import { seeded } from "../core/routing/seeded";
+import { seeded } from "../core/base/seeded";
 
 /** How far a sweep moves between readings, mm. */
 const STEP = 10;

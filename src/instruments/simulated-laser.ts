@@ -1,5 +1,5 @@
 import type { LaserMeasure } from "./port";
-import { seeded } from "../core/routing/seeded";
+import { seeded } from "../core/base/seeded";
 import { spread } from "./spread";
 
 export const laserSettings = ["steady", "noisy", "misread"] as const;

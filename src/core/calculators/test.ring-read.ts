@@ -45,6 +45,7 @@ export default calculator({
         }),
       )
       .default([]),
+    noise: ohms("What the meter may be off").max(0.2).default(0),
   }),
   output: z.object({
     verdict: z.enum(["sound", "open", "loose", "crossed-wrong", "spurs", "bridged"]),
@@ -62,7 +63,7 @@ export default calculator({
     ],
   },
   run: (i) => {
-    const { verdict, because, facts } = readRing(i.expected, i.r1, i.rn, i.r2, i.points);
+    const { verdict, because, facts } = readRing({ ...i.expected, noise: i.noise }, i.r1, i.rn, i.r2, i.points);
     return { verdict, reasons: because.map(ringWords), facts };
   },
   sheet: (i, o) => ({

@@ -1,5 +1,5 @@
 import { type Job, canonical, jobSchema } from "../job/model";
-import { seeded } from "./seeded";
+import { seeded } from "../base/seeded";
 
 /**
  * A made-up storey for tests and timing: rooms in a row with a shared wall, a deck of solid joists over all of them,

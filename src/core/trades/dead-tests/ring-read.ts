@@ -54,6 +54,8 @@ export interface ExpectedRing {
   r1: number;
   rn: number;
   r2: number;
+  /** What the meter may add to a reading or take from it, Ω; none when left out. */
+  noise?: number | undefined;
   points?: readonly {
     id: string;
     lineNeutral: number;
@@ -125,7 +127,7 @@ function endToEnd(expected: ExpectedRing, r1: number, rn: number, r2: number): R
   // The same few hundredths on all three, whatever their size, is in the leads.
   const over = [r1 - expected.r1, rn - expected.rn, r2 - expected.r2];
   const least = Math.min(...over);
-  if (least > AGREE && Math.max(...over) - least < POINT_OHMS)
+  if (least > AGREE && Math.max(...over) - least < POINT_OHMS + 2 * (expected.noise ?? 0))
     return verdict(
       "loose",
       [because("leads", { over: least }), because("both-high", { mean, planned })],
@@ -156,6 +158,8 @@ interface Compared {
   /** Above what is expected; below when negative. */
   overNeutral: number;
   overEarth: number;
+  /** The most it may be above where its place is not known: near the board less is expected. */
+  overEarthMost: number;
   tolerance: number;
   /** Planned as a spur. */
   spur: number;
@@ -179,7 +183,9 @@ function compare(expected: ExpectedRing, r1: number, rn: number, r2: number, p: 
     lineEarth: p.lineEarth,
     overNeutral: p.lineNeutral - quarter - spur,
     overEarth: p.lineEarth - wanted,
-    tolerance: Math.max(POINT_OHMS, POINT_SHARE * quarter),
+    overEarthMost: p.lineEarth - least,
+    // The point's own reading and the quarter, from two readings halved, may both be off by what the meter adds.
+    tolerance: Math.max(POINT_OHMS, POINT_SHARE * quarter) + 1.5 * (expected.noise ?? 0),
     spur,
   };
 }
@@ -246,7 +252,9 @@ function atThePoints(
 
 /** A point that reads too high on one pair only, or on both by the same: a joint there is loose. `both` is 1 + the conductors' ratio. */
 function badAt(seen: readonly Compared[], short: boolean, both: number): RingReading | null {
-  for (const p of seen) {
+  const over = (p: Compared): number => Math.max(p.overNeutral, p.overEarth) - p.tolerance;
+  // The worst first: what is wrong at one point shows a little at the others.
+  for (const p of [...seen].sort((a, b) => over(b) - over(a))) {
     const neutral = p.overNeutral > p.tolerance;
     const earth = p.overEarth > p.tolerance;
     const at = { at: p.id, lineNeutral: p.lineNeutral, lineEarth: p.lineEarth };
@@ -265,7 +273,8 @@ function badAt(seen: readonly Compared[], short: boolean, both: number): RingRea
     // A cable of its own adds line and neutral to one, line and protective conductor to the other.
     const asSpur = (p.overNeutral * both) / 2;
     const spread = p.overEarth - asSpur;
-    if (Math.abs(spread) <= Math.max(p.tolerance, POINT_SHARE * asSpur)) continue;
+    const may = Math.max(p.tolerance, POINT_SHARE * asSpur);
+    if (spread <= may && p.overEarthMost - asSpur >= -may) continue;
     return spread > 0
       ? verdict("loose", [because("loose-earth-at", { ...at, over: spread })], p.overEarth, asSpur)
       : verdict("loose", [because("loose-line-at", { ...at, over: p.overEarth })], p.overEarth, p.tolerance);

@@ -308,3 +308,21 @@ describe("every reading whole", () => {
     ).toMatchSnapshot();
   });
 });
+
+it("what the meter may be off widens what passes at a point, and with it the noise of the leads", () => {
+  const planned = ringReadings(60_000, line, cpc, [{ id: "S1", at: 20_000 }], []);
+  const read = (over: number, noise: number) => {
+    const [p] = planned.points;
+    const point = { id: "S1", lineNeutral: p!.lineNeutral, lineEarth: p!.lineEarthHere + over };
+    return readRing({ ...planned, noise }, planned.r1, planned.rn, planned.r2, [point]).verdict;
+  };
+  expect([read(0.03, 0), read(0.03, 0.02), read(0.049, 0.02), read(0.051, 0.02)]).toEqual([
+    "loose",
+    "sound",
+    "sound",
+    "loose",
+  ]);
+  const leads = (spread: number, noise: number) =>
+    readRing({ ...planned, noise }, planned.r1 + 0.2, planned.rn + 0.2, planned.r2 + 0.2 + spread, []).because[0]!.kind;
+  expect([leads(0.03, 0), leads(0.03, 0.02), leads(0.061, 0.02)]).toEqual(["both-high", "leads", "both-high"]);
+});
