@@ -185,6 +185,26 @@ function CircuitForm({ c }: { c: Circuit }) {
         ]}
         onCommit={(walls) => put({ walls })}
       />
+      <NumberField
+        label={`Load, ${c.watts > 0 ? "as given" : "from its points"}`}
+        name="circuit load"
+        unit="W"
+        value={c.watts}
+        min={0}
+        max={200_000}
+        step={1}
+        onCommit={(watts) => put({ watts })}
+      />
+      <NumberField
+        label={`Warmest along it${c.ambient === 30 ? ", the usual" : ""}`}
+        name="ambient"
+        unit="°C"
+        value={c.ambient}
+        min={-10}
+        max={60}
+        step={1}
+        onCommit={(ambient) => put({ ambient })}
+      />
       <SelectField
         label="Order"
         value={c.order}

@@ -204,3 +204,57 @@ describe("what the tables lack", () => {
     expect(loopResistance({ ...cable, cores: 9 })).toBeNull();
   });
 });
+
+describe("legs with a cable or a fuse of their own", () => {
+  const te1 = cableOf("te-1.5")!;
+  const behind = (fuse: number, length = 10_000) => ({ at: 0, legs: [{ ...leg, length, cable: te1, fuse }] });
+  it("behind a fuse of 13 A 1.5 mm² need carry 13 A and no more; without one what the device lets through", () => {
+    const of = (spurs: CircuitInput["spurs"]) =>
+      checkCircuit(input({ device: { curve: "B", rating: 32 }, cable: cableOf("te-6")!, spurs: spurs! }));
+    expect(of([behind(13)]).facts.filter((f) => f.rule === "circuit.capacity")).toEqual([]);
+    const bare = of([{ at: 0, legs: [{ ...leg, length: 2000, cable: te1 }] }]);
+    expect(bare.facts).toMatchObject([{ rule: "circuit.capacity", measured: 20, limit: 32 }]);
+    const warm = of([
+      { at: 0, legs: [{ ...leg, length: 2000, cable: cableOf("te-1.0")!, fuse: 13, ambient: 60, method: "103" }] },
+    ]);
+    expect(warm.facts).toMatchObject([{ rule: "circuit.capacity", measured: 4, limit: 13, of: { fuse: 13 } }]);
+    // A fuse larger than the device asks for no more than the device.
+    const small = checkCircuit(
+      input({
+        kind: "lighting",
+        device: { curve: "B", rating: 6 },
+        designCurrent: 1,
+        cable: cableOf("te-1.0")!,
+        spurs: [behind(13)],
+      }),
+    );
+    expect(small.facts.filter((f) => f.rule === "circuit.capacity")).toEqual([]);
+  });
+  it("loop and drop go by the resistance of each leg's own cable", () => {
+    const r = checkCircuit(input({ spurs: [behind(13)] }));
+    const way = 20 * loopResistance(cableOf("te-2.5")!)!;
+    expect(r.spurs[0]!.zs).toBeCloseTo(0.35 + (way + 10 * loopResistance(te1)!) * 1.2, 9);
+    // 16 A on the way, and 13 A behind the fuse.
+    expect(r.spurs[0]!.drop.volts).toBeCloseTo((18 * 16 * 20 + 29 * 13 * 10) / 1000, 9);
+    const own = checkCircuit(input({ legs: [{ ...leg, cable: te1 }] }));
+    expect(own.zs).toBeCloseTo(0.35 + 20 * loopResistance(te1)! * 1.2, 9);
+  });
+  it("behind a fuse the loop is held against the fuse where that allows more: 15.6 Ω for 3 A, 2.3 for 13", () => {
+    const b32 = { device: { curve: "B", rating: 32 }, cable: cableOf("te-4")!, designCurrent: 1 } as const;
+    const far = (fuse: number, length: number) => checkCircuit(input({ ...b32, spurs: [behind(fuse, length)] }));
+    expect(far(13, 40_000)).toMatchObject({ maxZs: 2.3, facts: [] });
+    expect(far(13, 60_000).facts).toMatchObject([{ rule: "circuit.loop", limit: 2.3 }]);
+    // Nearest to its limit is then the place before the fuse.
+    expect(far(3, 60_000)).toMatchObject({ maxZs: 1.37, facts: [] });
+    // With an electrode it is the RCD, fuse or no fuse.
+    expect(checkCircuit(input({ ...b32, earthing: "TT", ze: 100, rcd: 30, spurs: [behind(13)] })).maxZs).toBe(1667);
+  });
+  it("the worst place is told with how far along the way it lies", () => {
+    expect(checkCircuit(input()).points).toMatchObject([{ at: 20_000 }]);
+    expect(checkCircuit(input({ kind: "ring", device: { curve: "B", rating: 32 } })).points).toMatchObject([
+      { at: 10_000 },
+    ]);
+    const two = { legs: [leg, leg], spurs: [{ at: 0, legs: [{ ...leg, length: 50_000 }] }] };
+    expect(checkCircuit(input(two)).points).toMatchObject([{ at: 20_000 }]);
+  });
+});
