@@ -1,3 +1,5 @@
+import { layHouse } from "../house/house";
+import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { RADIAL_RATING, twoRadials } from "../trades/circuits/two-radials";
 import type { Circuit, Costs, Job } from "../job/model";
 import { pathLength } from "../base/wall-frame";
@@ -56,9 +58,13 @@ export const variantsOf = (job: Job, catalogue?: Catalogue): Variant[] =>
   });
 
 /** A socket circuit as one ring and as two radials, both laid for real over the same points. */
+/** Device of a ring of sockets, A. */
+const RING_RATING = 32;
+
 export interface RingAgainstRadials {
-  ring: { runs: number; cable: number; bores: number; rating: number };
-  radials: { runs: number; cable: number; bores: number; rating: number; points: [string[], string[]] };
+  /** `leg`: what its weakest leg carries, A; null where that is not known. */
+  ring: { runs: number; cable: number; bores: number; rating: number; ways: number; leg: number | null };
+  radials: { runs: number; cable: number; bores: number; rating: number; ways: number; points: [string[], string[]] };
 }
 
 /**
@@ -71,7 +77,8 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
   const without = job.circuits.filter((c) => c.id !== circuit.id);
   const pins = job.pins.filter((p) => p.circuit !== circuit.id);
   const laid = (circuits: Circuit[]): Plan => makePlan({ ...job, pins, circuits: [...without, ...circuits] }, options);
-  const asRing: Circuit = { ...circuit, kind: "ring", order: "find" };
+  const device = { ...circuit.device, rating: RING_RATING };
+  const asRing: Circuit = { ...circuit, kind: "ring", order: "find", device };
   const ringPlan = laid([asRing]);
   const own = ringPlan.runs.filter((r) => r.circuit === circuit.id);
   // The ring in the order laid, from the board.
@@ -100,12 +107,22 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
   if (!best) return null;
   const radialIds = twoRadials(circuit, [], [], null).map((c) => c.id);
   const bores = (plan: Plan): number => plan.holes.filter((o) => o.in.kind === "joist").length;
-  const ring = { runs: own.length, cable: cableOf(ringPlan, [circuit.id]), bores: bores(ringPlan), rating: 32 };
+  const house = layHouse({ ...job, pins, circuits: [...without, asRing] }, catalogue);
+  const leg = laidCircuits(house, ringPlan.runs, ringPlan.holes).find((x) => x.circuit.id === circuit.id)?.result.iz;
+  const ring = {
+    runs: own.length,
+    cable: cableOf(ringPlan, [circuit.id]),
+    bores: bores(ringPlan),
+    rating: RING_RATING,
+    ways: 1,
+    leg: leg ?? null,
+  };
   const radials = {
     runs: best.plan.runs.filter((r) => radialIds.includes(r.circuit)).length,
     cable: best.cable,
     bores: bores(best.plan),
     rating: 2 * RADIAL_RATING,
+    ways: 2,
     points: best.points,
   };
   return { ring, radials };

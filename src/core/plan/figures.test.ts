@@ -4,6 +4,7 @@ import { pathLength } from "../base/wall-frame";
 import { generatedHouse } from "../routing/generated-house";
 import { presetNames, presets } from "../routing/weights";
 import { figuresOf, ringAgainstRadials, variantsOf } from "./compare-plans";
+import { ringAgainstRadialsWords } from "../words/ways";
 import { makePlan } from "./plan";
 import { totals } from "./take-off";
 
@@ -64,7 +65,15 @@ describe("what two plans are compared by", () => {
 describe("a ring against two radials", () => {
   it("both laid over the same points: every point once, the cable what the plan cuts", () => {
     const r = ringAgainstRadials(job, ring)!;
-    expect(r.ring).toMatchObject({ rating: 32, runs: ring.points.length + 1 });
+    expect(r.ring).toMatchObject({ rating: 32, ways: 1, runs: ring.points.length + 1 });
+    expect(r.radials.ways).toBe(2);
+    // Clipped or in masonry 2.5 carries 27 A, less beside other circuits: short of the 32 A that a break sends one way round.
+    expect(r.ring.leg).toBeGreaterThanOrEqual(20);
+    expect(r.ring.leg).toBeLessThanOrEqual(27);
+    expect(ringAgainstRadialsWords(r)).toContain(
+      `all 32 A where the weakest carries ${Number(r.ring.leg!.toFixed(1))}.`,
+    );
+    expect(ringAgainstRadialsWords({ ...r, ring: { ...r.ring, leg: 33 } })).toMatch(/carry all 32 A\.$/);
     expect(r.radials).toMatchObject({ rating: 40, runs: ring.points.length });
     expect([...r.radials.points[0], ...r.radials.points[1]].sort()).toEqual([...ring.points].sort());
     const own = makePlan({

@@ -1,4 +1,4 @@
-import { mm } from "../base/figures";
+import { figure, mm } from "../base/figures";
 import type { House } from "../house/house";
 import type { Change } from "../routing/freeing";
 import { LEVEL_CHASE } from "../rules/chases";
@@ -84,11 +84,19 @@ export function differenceWords(taken: WayParts, other: WayParts): string {
 }
 
 /** What ring and radials come to side by side. Cable m. */
-export function ringAgainstRadialsWords(c: { ring: { cable: number }; radials: { cable: number } }): string {
+export function ringAgainstRadialsWords(c: {
+  ring: { cable: number; rating: number; leg: number | null };
+  radials: { cable: number; rating: number };
+}): string {
   const less = c.ring.cable - c.radials.cable;
   const cable =
     Math.abs(less) < 0.05
       ? "Both take the same cable"
       : `The ${less > 0 ? "radials take" : "ring takes"} ${Math.abs(less).toFixed(1)} m less`;
-  return `${cable}. Two radials need one more way and give 40 A in all; a ring gives 32 A, and one loose terminal breaks it without a sign.`;
+  const { rating, leg } = c.ring;
+  const broken =
+    leg === null || leg >= rating
+      ? `one leg may then carry all ${rating} A`
+      : `one leg may then carry all ${rating} A where the weakest carries ${figure(leg, 1)}`;
+  return `${cable}. Two radials need one more way and give ${c.radials.rating} A in all. A ring gives ${rating} A; one loose terminal breaks it without a sign, and ${broken}.`;
 }

@@ -285,7 +285,7 @@ function RingOrRadials({ circuit }: { circuit: string }) {
   return (
     <div className="border border-line p-2 text-[13px]" data-both-ways>
       <table className="w-full">
-        <SmallHead columns={["", "Cable, m", "Runs", "Holes in all", "Amps"]} />
+        <SmallHead columns={["", "Cable, m", "Runs", "Holes in all", "Ways", "Amps"]} />
         <tbody>
           {(
             [
@@ -297,7 +297,7 @@ function RingOrRadials({ circuit }: { circuit: string }) {
               <th scope="row" className="text-left">
                 {name}
               </th>
-              {[mm(x.cable), x.runs, x.bores, x.rating].map((y, i) => (
+              {[mm(x.cable), x.runs, x.bores, x.ways, x.rating].map((y, i) => (
                 <td key={i} className="num text-right">
                   {y}
                 </td>
