@@ -1,11 +1,39 @@
-import type { PointKind } from "../rules/accessories";
-import type { Circuit, Job } from "./model";
+import { type PointKind, accessories } from "../rules/accessories";
+import type { Circuit, Job, Point } from "./model";
 
 /** Points of a circuit, those on its spurs among them. */
 export const wiredTo = (c: Pick<Circuit, "points" | "spurs">): string[] => [
   ...c.points,
   ...c.spurs.map((s) => s.point),
 ];
+
+/**
+ * A circuit as it is wired: an appliance or its outlet that a fused unit, isolator or cooker control of the same circuit switches off
+ * hangs behind that. The circuit itself where there is none.
+ */
+export function asWired(c: Circuit, points: readonly Point[]): Circuit {
+  const on = new Set(wiredTo(c));
+  const from = new Map(c.spurs.map((s) => [s.point, s.from]));
+  const behind = new Map<string, string>();
+  for (const p of points) {
+    if (!on.has(p.id) || accessories[p.kind].use !== "control") continue;
+    for (const id of p.controls) {
+      const q = c.points.includes(id) ? points.find((x) => x.id === id) : undefined;
+      if (!q || behind.has(id) || (q.kind !== "appliance-outlet" && accessories[q.kind].use !== "appliance")) continue;
+      // Not where the switch is fed through it.
+      const seen = new Set<string>();
+      for (let at: string | undefined = p.id; at !== undefined && !seen.has(at); at = from.get(at) ?? behind.get(at))
+        seen.add(at);
+      if (!seen.has(id)) behind.set(id, p.id);
+    }
+  }
+  if (!behind.size) return c;
+  return {
+    ...c,
+    points: c.points.filter((id) => !behind.has(id)),
+    spurs: [...c.spurs, ...[...behind].map(([point, at]) => ({ point, from: at }))],
+  };
+}
 
 /** A circuit without some points, and without the spurs that then lead nowhere; what hung on those is on no circuit. */
 export function withoutWired(c: Circuit, gone: ReadonlySet<string>): Circuit {

@@ -1,5 +1,6 @@
 import { rectAround } from "../base/rect";
 import { type XYZ, toSpace } from "../base/wall-frame";
+import { asWired } from "../job/wired";
 import type { House, PlacedPoint } from "../house/house";
 import { type Run } from "../laid/laid";
 import { bestOrder, treeLength } from "../routing/order";
@@ -48,7 +49,7 @@ export function leastCable(h: House, runs: readonly Run[]): LeastCable {
   for (const c of h.job.circuits) {
     const own = runs.filter((r) => r.circuit === c.id && h.pointOfId.has(r.from) && h.pointOfId.has(r.to));
     for (const part of joinedParts(own)) {
-      const spurs = new Set(c.spurs.map((s) => s.point));
+      const spurs = new Set(asWired(c, h.job.points).spurs.map((s) => s.point));
       const main = part.ids.filter((id) => !spurs.has(id));
       // A whole ring has as many steps as places; what hangs on it comes on top.
       const steps = part.runs.filter((r) => !spurs.has(r.from) && !spurs.has(r.to)).length;

@@ -138,3 +138,24 @@ it("says where a core ends and what colour it has", () => {
   expect(terminalWords({ ...core, carries: "spare", terminal: { mark: "connector" } })).toBe("parked, in a connector");
   expect([colourWords("blue", "brown"), colourWords("brown", null)]).toEqual(["blue, sleeved brown", "brown"]);
 });
+
+it("an appliance outlet hangs behind the unit that switches it off, in 1.5, and is no step of the ring", () => {
+  const points: Described["points"] = [
+    ["s1", "socket"],
+    ["s2", "socket"],
+    ["f1", "fused-unit", { controls: ["a1"] }],
+    ["a1", "appliance-outlet"],
+    ["a2", "appliance-outlet"],
+  ];
+  const ring = { kind: "ring", device: { rating: 32 }, points: ["s1", "s2", "f1", "a1", "a2"] };
+  const plan = makePlan(jobOf({ points, circuits: [ring] }));
+  expect(plan.runs.filter((r) => [r.from, r.to].includes("a1")).map((r) => `${r.from}-${r.to} ${r.cable}`)).toEqual([
+    "f1-a1 te-1.5",
+  ]);
+  expect(plan.runs.filter((r) => [r.from, r.to].includes("a2"))).toHaveLength(2);
+  expect(plan.facts.filter((f) => f.rule.startsWith("circuit") && f.severity !== "note")).toEqual([]);
+  // A switch that is fed through what it names cannot feed it.
+  const round = [{ point: "f1", from: "a1" }];
+  const fed = makePlan(jobOf({ points, circuits: [{ ...ring, points: ["s1", "s2", "a1", "a2"], spurs: round }] }));
+  expect(fed.runs.filter((r) => [r.from, r.to].includes("a1"))).toHaveLength(3);
+});

@@ -1,4 +1,4 @@
-import { wiredTo } from "../job/wired";
+import { asWired, wiredTo } from "../job/wired";
 import type { House } from "../house/house";
 import type { Circuit, Pin } from "../job/model";
 import type { HeldRun } from "../laid/held";
@@ -64,7 +64,7 @@ export function tasksOf(h: House, g: RouteGraph, held: readonly HeldRun[] = [], 
   const pins = new Map(h.job.pins.map((p) => [runKey(p, p.number), p]));
   const done = new Map(held.map((r) => [r.key, r]));
   for (const c of layingOrder(
-    h.job.circuits.filter((x) => x.state !== "keep"),
+    h.job.circuits.flatMap((x) => (x.state === "keep" ? [] : [asWired(x, h.job.points)])),
     h.catalogue,
   )) {
     const cableFor = runCables(c, h.catalogue, (id) => h.points[h.pointOfId.get(id) ?? -1]?.point.kind);

@@ -3,7 +3,7 @@ import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
 import { accessories, isSocket } from "../../rules/accessories";
 import { circuitLoad } from "./load";
-import { behindFuse, wiredTo } from "../../job/wired";
+import { asWired, behindFuse, wiredTo } from "../../job/wired";
 import { needsRcd } from "./needs-rcd";
 import { type Fact, fact } from "../../rules/fact";
 import type { Job, Point } from "../../job/model";
@@ -19,7 +19,8 @@ export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue)
       if (!job.circuits.some((c) => c.way === w && boardOfCircuit(job, c)?.id === board?.id)) return w;
     return null;
   };
-  for (const c of [...job.circuits].sort((a, b) => (a.label < b.label ? -1 : 1))) {
+  for (const listed of [...job.circuits].sort((a, b) => (a.label < b.label ? -1 : 1))) {
+    const c = asWired(listed, job.points);
     const board = boardOfCircuit(job, c);
     const ways = board?.ways ?? 0;
     const free = freeWay(board);

@@ -1,5 +1,5 @@
 import { mainBoard } from "../../job/boards";
-import { behindFuse, tripOf } from "../../job/wired";
+import { asWired, behindFuse, tripOf } from "../../job/wired";
 import { pathLength } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
@@ -175,7 +175,8 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
   const through = holesByRun(holes);
   const { together, warm } = counting(h, runs);
   const main = mainBoard(h.job)?.id ?? "";
-  return h.job.circuits.flatMap((c): LaidCircuit[] => {
+  return h.job.circuits.flatMap((listed): LaidCircuit[] => {
+    const c = asWired(listed, h.job.points);
     const cable = cableOf(c.cable, h.catalogue);
     const own = runs.filter((r) => r.circuit === c.id);
     if (!cable || c.state === "keep" || !own.length) return [];
@@ -243,7 +244,7 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
     }
     return [
       {
-        circuit: c,
+        circuit: listed,
         load,
         input,
         result: checkCircuit(input),

@@ -1,5 +1,5 @@
 import type { Circuit, Job, Point } from "../../job/model";
-import { behindFuse, wiredTo } from "../../job/wired";
+import { asWired, behindFuse, wiredTo } from "../../job/wired";
 import { isLight, isSocket } from "../../rules/accessories";
 import { type Fact, fact } from "../../rules/fact";
 import { lightingOf } from "../lighting/gangs";
@@ -11,7 +11,7 @@ import { switchingFacts } from "../lighting/wire";
  */
 export function wiredFacts(job: Job): Fact[] {
   const pointOf = new Map(job.points.map((p) => [p.id, p]));
-  const judged = job.circuits.filter((c) => c.state !== "keep");
+  const judged = job.circuits.flatMap((c) => (c.state === "keep" ? [] : [asWired(c, job.points)]));
   return [
     ...judged.flatMap((c) => [...outlets(c, pointOf), ...lightsOnSockets(c, pointOf), ...spursOfSpurs(c, pointOf)]),
     ...switching(job),

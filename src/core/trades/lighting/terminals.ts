@@ -1,5 +1,5 @@
 import type { Job, Point } from "../../job/model";
-import { behindFuse, wiredTo } from "../../job/wired";
+import { asWired, behindFuse, wiredTo } from "../../job/wired";
 import type { Run } from "../../laid/laid";
 import { isLight, isSwitch } from "../../rules/accessories";
 import type { Cable } from "../../rules/cables";
@@ -83,8 +83,9 @@ export function wiringAt(
 ): WiredCable[] {
   const pointOf = new Map(job.points.map((p) => [p.id, p]));
   const p = pointOf.get(id);
-  const circuit = job.circuits.find((c) => wiredTo(c).includes(id));
-  if (!p || !circuit) return [];
+  const listed = job.circuits.find((c) => wiredTo(c).includes(id));
+  if (!p || !listed) return [];
+  const circuit = asWired(listed, job.points);
   const own = runs.filter((r) => r.circuit === circuit.id && (r.from === id || r.to === id));
   const light = (x: string): boolean => pointOf.has(x) && isLight(pointOf.get(x)!.kind);
   const end = isSwitch(p.kind)
