@@ -27,6 +27,16 @@ describe("the farthest place of a room", () => {
   it("from four in the corners it is the middle", () => {
     expect(far([0, 0], [6000, 0], [0, 4000], [6000, 4000])).toBeCloseTo(Math.hypot(3000, 2000), 9);
   });
+  it("or a place with three equally near: 3 125 from two corners and the middle of the far side", () => {
+    // (3 000, 875): √(3 000² + 875²) = 4 000 − 875.
+    const three: [number, number][] = [
+      [0, 0],
+      [6000, 0],
+      [3000, 4000],
+    ];
+    expect(far(...three, [0, 4000], [6000, 4000])).toBeCloseTo(3125, 6);
+    expect(far([0, 4000], [6000, 4000], ...three)).toBeCloseTo(3125, 6);
+  });
   it("is nowhere near without any", () => {
     expect(far()).toBe(Infinity);
   });

@@ -122,6 +122,29 @@ describe("spurs", () => {
     expect(wireAs(spur, ids[0]!, ids[1]!)).toMatch(/does not hang on a spur/);
     expect(wireAs(twoRooms(), ids[0]!, ids[1]!)).toMatch(/on no circuit|is none/);
   });
+  it("on a radial a branch may branch, but not come back to itself; behind a fused unit of a ring as many as are wanted", () => {
+    const { job, ids } = wired();
+    const radial = { ...job, circuits: job.circuits.map((c) => ({ ...c, kind: "radial" as const })) };
+    const one = apply(radial, wireAs(radial, ids[2]!, ids[1]!));
+    const two = apply(one, wireAs(one, ids[1]!, ids[0]!));
+    expect(two.circuits[0]!.spurs).toEqual([
+      { point: ids[2], from: ids[1] },
+      { point: ids[1], from: ids[0] },
+    ]);
+    expect(wireAs(two, ids[0]!, ids[2]!)).toMatch(/is fed through/);
+    expect(wireAs(two, ids[0]!, ids[0]!)).toMatch(/is none/);
+    const unit = {
+      ...job,
+      points: job.points.map((p) => (p.id === ids[0] ? { ...p, kind: "fused-unit" as const, gang: 1 as const } : p)),
+    };
+    const first = apply(unit, wireAs(unit, ids[1]!, ids[0]!));
+    const second = apply(first, wireAs(first, ids[2]!, ids[0]!));
+    expect(second.circuits[0]).toMatchObject({ points: [ids[0]], spurs: [{ point: ids[1] }, { point: ids[2] }] });
+    expect(apply(second, wireAs(second, ids[2]!, ids[1]!)).circuits[0]!.spurs[1]).toEqual({
+      point: ids[2],
+      from: ids[1],
+    });
+  });
 });
 
 describe("where a new point goes", () => {

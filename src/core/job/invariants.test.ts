@@ -184,3 +184,66 @@ describe("points off their wall", () => {
     expect(newlyOffWall(at(-1, 450), at(-2, 450))).toEqual([]);
   });
 });
+
+describe("the tree of a circuit", () => {
+  const ring = job.circuits.find((c) => c.points.length >= 4)!;
+  const [a, b, c, d] = ring.points as [string, string, string, string];
+  const refusals = (more: Partial<typeof ring>): string[] =>
+    checkInvariants({
+      ...job,
+      pins: [],
+      circuits: job.circuits.map((x) => (x.id === ring.id ? { ...ring, ...more } : x)),
+    })
+      .filter((r) => r.path.startsWith("circuits."))
+      .map((r) => `${r.path.split(".").slice(2).join(".")}: ${r.message}`);
+  const rest = ring.points.filter((x) => x !== b && x !== c);
+  it("a spur may start from a spur, back to a point of the circuit", () => {
+    expect(
+      refusals({
+        points: rest,
+        spurs: [
+          { point: b, from: a },
+          { point: c, from: b },
+        ],
+      }),
+    ).toEqual([]);
+  });
+  it("one that leads round and round is refused as that", () => {
+    expect(
+      refusals({
+        points: rest,
+        spurs: [
+          { point: b, from: c },
+          { point: c, from: b },
+        ],
+      }),
+    ).toEqual([
+      expect.stringMatching(/^spurs: the spur to .* leads back to itself/),
+      expect.stringMatching(/^spurs: the spur to .* leads back to itself/),
+    ]);
+  });
+  it("one that starts nowhere on it is refused with where it starts", () => {
+    expect(
+      refusals({
+        points: rest,
+        spurs: [
+          { point: b, from: "board" },
+          { point: c, from: a },
+        ],
+      }),
+    ).toEqual([expect.stringMatching(/^spurs: the spur to .* starts at board, which is not a point of/)]);
+  });
+  it("a run has one cable of its own, of the catalogue, between points of the job", () => {
+    const own = (from: string, to: string, number = 1, cable = "te-4") => ({ from, to, number, cable });
+    expect(refusals({ runCables: [own(a, d), own(a, d, 2)] })).toEqual([]);
+    expect(refusals({ runCables: [own(a, d), own(d, a)] })).toEqual([
+      expect.stringMatching(/^runCables\.1: the run .* two cables/),
+    ]);
+    expect(refusals({ runCables: [own(a, d, 1, "nothing")] })).toEqual([
+      expect.stringMatching(/^runCables\.0\.cable: nothing is not in/),
+    ]);
+    expect(refusals({ runCables: [own(a, "nobody")] })).toEqual([
+      expect.stringMatching(/^runCables\.0\.to: nobody is not one of/),
+    ]);
+  });
+});

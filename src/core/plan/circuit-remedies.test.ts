@@ -46,6 +46,14 @@ describe("what would make a circuit hold", () => {
     const { found } = tried({ kind: "ring", device: { rating: 32 } }, { walls, points: [...points, ["s3", "socket"]] });
     expect(found.every((f) => f.kind === "cable")).toBe(true);
   });
+  it("nor is it put on less than 30 A, though that would do for its loop", () => {
+    const long = tried(
+      { kind: "ring", device: { rating: 32 }, cable: "te-2.5" },
+      { supply: { ze: 1.36 }, points: [...points, ["s3", "socket"]] },
+    );
+    expect(long.holds).toBe(false);
+    expect(long.found.map((f) => f.kind)).not.toContain("device");
+  });
   it("says so where nothing does", () => {
     expect(tried({}, { supply: { ze: 19 } })).toMatchObject({ holds: false, found: [] });
   });

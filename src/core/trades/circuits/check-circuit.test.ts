@@ -218,17 +218,18 @@ describe("legs with a cable or a fuse of their own", () => {
       { at: 0, legs: [{ ...leg, length: 2000, cable: cableOf("te-1.0")!, fuse: 13, ambient: 60, method: "103" }] },
     ]);
     expect(warm.facts).toMatchObject([{ rule: "circuit.capacity", measured: 4, limit: 13, of: { fuse: 13 } }]);
-    // A fuse larger than the device asks for no more than the device.
-    const small = checkCircuit(
-      input({
-        kind: "lighting",
-        device: { curve: "B", rating: 6 },
-        designCurrent: 1,
-        cable: cableOf("te-1.0")!,
-        spurs: [behind(13)],
-      }),
-    );
-    expect(small.facts.filter((f) => f.rule === "circuit.capacity")).toEqual([]);
+    // A fuse larger than the device asks for no more than the device: 1.0 by method 103 carries 8 A.
+    const b6 = {
+      kind: "lighting",
+      device: { curve: "B", rating: 6 },
+      designCurrent: 1,
+      cable: cableOf("te-1.0")!,
+    } as const;
+    const small = (fuse: number) =>
+      checkCircuit(input({ ...b6, spurs: [{ at: 0, legs: [{ ...leg, length: 2000, method: "103", fuse }] }] }));
+    expect(small(13).facts).toEqual([]);
+    // And where the device lets a longer loop pass than the fuse, the device decides: 7.28 Ω.
+    expect(small(13)).toMatchObject({ maxZs: 7.28 });
   });
   it("loop and drop go by the resistance of each leg's own cable", () => {
     const r = checkCircuit(input({ spurs: [behind(13)] }));

@@ -27,6 +27,7 @@ describe("the cable of a run", () => {
   });
   it("behind a fused unit is never made thicker", () => {
     expect(of({ cable: "te-1.0", spurs })("f1", "s5")).toBe("te-1.0");
+    expect(of({ cable: "te-1.0", spurs })("f1", "s5", 1, 3)).toBe("te3-1.0");
   });
   it("has three cores where three are needed, of the same section or the next there is", () => {
     expect(of({ cable: "te-1.0" })("w1", "w2", 1, 3)).toBe("te3-1.0");
