@@ -192,6 +192,7 @@ export const circuits = pgTable(
     points: jsonb("points").$type<string[]>().notNull(),
     order: text("order").notNull(),
     spurs: jsonb("spurs").$type<Circuit["spurs"]>().notNull(),
+    insulated: doublePrecision("insulated").notNull().default(0),
     runCables: jsonb("run_cables").$type<Circuit["runCables"]>().notNull().default([]),
     walls: text("walls").notNull(),
     ambient: doublePrecision("ambient").notNull(),

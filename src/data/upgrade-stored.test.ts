@@ -35,6 +35,7 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
     'alter table "points" drop column "watts"',
     'alter table "points" drop column "water"',
     'alter table "circuits" drop column "run_cables"',
+    'alter table "circuits" drop column "insulated"',
     'drop index "edits_key"',
     'alter table "site_entries" drop column "held"',
     'alter table "pins" drop column "number"',

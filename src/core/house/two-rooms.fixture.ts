@@ -111,6 +111,7 @@ export function withCircuit(job: Job, id: string, points: string[], more: Record
     order: "find",
     spurs: [],
     runCables: [],
+    insulated: 0,
     walls: "hidden",
     ambient: 30,
     watts: 0,

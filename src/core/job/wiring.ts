@@ -71,6 +71,8 @@ export const circuitSchema = z.strictObject({
   /** How the cable is taken on walls: hidden in plaster or stud void, or clipped to the surface. */
   walls: z.enum(["hidden", "surface"]).default("hidden"),
   ambient: z.number().min(-10).max(70).default(30),
+  /** Longest stretch that its cable goes through thermal insulation, all round it, mm; 0 where it goes through none. */
+  insulated: z.number().min(0).max(100_000).default(0),
   /** Load to design for, W; 0 when it is not known. */
   watts: z.number().min(0).max(200_000).default(0),
   /** Board that feeds it; null: the first one. */

@@ -1054,3 +1054,8 @@ describe("wrong circuits have exactly their findings", () => {
   it("sixty of them", () => expect(wrong).toHaveLength(60));
   for (const [what, source, d, wanted] of wrong) it(`${what} (${source})`, () => expect(finds(d)).toEqual(wanted));
 });
+
+it("a stretch through insulation takes from what is clipped or in plaster: 27 A × .78 over 100 mm, × .63 over 200", () => {
+  const through = (insulated: number) => finds({ points: S3, circuits: [{ points: ["s1", "s2", "s3"], insulated }] });
+  expect([through(0), through(100), through(200)]).toEqual([[], [], ["circuit.capacity c1"]]);
+});

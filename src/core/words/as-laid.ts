@@ -1,17 +1,23 @@
 import { figure, mm } from "../base/figures";
-import { externalLoop } from "../trades/circuits/check-circuit";
+import { externalLoop, mustCarry } from "../trades/circuits/check-circuit";
 import type { LaidCircuit } from "../trades/circuits/laid-circuit";
 import { conductorResistance } from "../rules/resistance";
-import { RING_LEG, methodNames } from "../rules/ratings";
+import { methodNames } from "../rules/ratings";
 
 /** What the weakest leg of a circuit carries against what it must, in one line. */
 export function carriesWords(x: LaidCircuit): string {
   const { iz, worstLeg } = x.result;
   const l = x.legs[worstLeg]!;
-  const ring = x.input.kind === "ring" && x.input.device.rating >= 30 && x.input.device.rating <= 32;
-  const must = ring ? `a leg of a ring carries ${RING_LEG} A` : `the device is ${mm(x.input.device.rating)} A`;
+  const least = mustCarry(x.input, l);
+  const must =
+    l.fuse !== undefined
+      ? `the fuse lets ${mm(least)} A through`
+      : least < x.input.device.rating
+        ? `a leg of a ring carries ${mm(least)} A`
+        : `the device is ${mm(least)} A`;
   const with_ = l.grouped > 1 ? `, ${l.grouped} circuits together` : "";
-  return `Carries ${figure(iz, 1)} A where it carries least: method ${l.method}, ${methodNames[l.method]}${with_}; ${must}.`;
+  const through = l.insulated > 0 ? `, ${mm(l.insulated)} through insulation` : "";
+  return `Carries ${figure(iz, 1)} A where it carries least: method ${l.method}, ${methodNames[l.method]}${with_}${through}; ${must}.`;
 }
 
 /** How the loop at the worst place is worked out, figure by figure. */
@@ -27,7 +33,9 @@ export function loopWorking(x: LaidCircuit): string {
       : "the whole way to the point counts";
   const metre =
     r1 !== undefined && r2 !== undefined ? `(${figure(r1)} + ${figure(r2)}) mΩ/m at 20 °C` : "line and earth";
-  return `${start} + ${metre} × 1.2 for warmth × length; ${way}.`;
+  return `${start} + ${metre} × 1.2 for warmth × length${
+    x.legs.some((l) => l.cable) ? ", runs of another cable by their own" : ""
+  }; ${way}.`;
 }
 
 /** What was judged of a circuit as it lies, and what was not and why. */

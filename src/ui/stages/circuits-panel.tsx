@@ -205,6 +205,15 @@ function CircuitForm({ c }: { c: Circuit }) {
         step={1}
         onCommit={(ambient) => put({ ambient })}
       />
+      <NumberField
+        label={`Through insulation${c.insulated === 0 ? ", none" : ""}`}
+        name="insulated"
+        value={c.insulated}
+        min={0}
+        max={100_000}
+        step={10}
+        onCommit={(insulated) => put({ insulated })}
+      />
       <SelectField
         label="Order"
         value={c.order}

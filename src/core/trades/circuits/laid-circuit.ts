@@ -186,18 +186,22 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
       const own = cableOf(r.cable, h.catalogue) ?? cable;
       const unit = behind.get(r.from) ?? behind.get(r.to);
       const fuse = unit === undefined ? undefined : h.points[h.pointOfId.get(unit)!]!.point.fuse;
-      return r.legs.map((l, i) => ({
-        run: r.id,
-        leg: i,
-        length: pathLength(l.path),
+      return r.legs.map((l, i) => {
         // Armour is rated by its own methods; on walls and joists it is clipped.
-        method: own.family === "armoured" ? "C" : methodOf(h, l),
-        ...(own === cable ? {} : { cable: own }),
-        ...(fuse === undefined ? {} : { fuse }),
-        grouped: warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : 1,
-        ambient: c.ambient,
-        insulated: 0,
-      }));
+        const method = own.family === "armoured" ? "C" : methodOf(h, l);
+        return {
+          run: r.id,
+          leg: i,
+          length: pathLength(l.path),
+          method,
+          ...(own === cable ? {} : { cable: own }),
+          ...(fuse === undefined ? {} : { fuse }),
+          grouped: warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : 1,
+          ambient: c.ambient,
+          // The tables for insulated places hold it already.
+          insulated: method === "C" ? c.insulated : 0,
+        };
+      });
     };
     const load = circuitLoad(h.job, c);
     const shape = shapeOf(c, own, board);

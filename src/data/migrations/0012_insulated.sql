@@ -1,0 +1,1 @@
+ALTER TABLE "circuits" ADD COLUMN "insulated" double precision DEFAULT 0 NOT NULL;
