@@ -3,7 +3,7 @@ import { useMemo, useState } from "react";
 import { pointLabels } from "../../core/job/labels";
 import { cableOf } from "../../core/rules/catalogue";
 import type { LaidCircuit } from "../../core/trades/circuits/laid-circuit";
-import { expectedReadings } from "../../core/trades/dead-tests/expected";
+import { expectedReadings } from "../../core/plan/expected-readings";
 import { useDesk, usePlan } from "../job/store";
 import { NumberField } from "../kit/field";
 import { SmallHead } from "../kit/small-head";

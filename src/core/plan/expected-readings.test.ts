@@ -1,8 +1,8 @@
 import { describe, expect, it } from "vitest";
-import type { End } from "../../laid/laid";
-import { cableOf } from "../../rules/catalogue";
-import type { LaidCircuit, LaidLeg } from "../circuits/laid-circuit";
-import { expectedReadings } from "./expected";
+import type { End } from "../laid/laid";
+import { cableOf } from "../rules/catalogue";
+import type { LaidCircuit, LaidLeg } from "../trades/circuits/laid-circuit";
+import { expectedReadings } from "./expected-readings";
 
 const leg = (run: string, length: number): LaidLeg & { carries: number } => ({
   ...{ run, leg: 0, length, method: "C", grouped: 1, ambient: 30, insulated: 0, carries: 27 },

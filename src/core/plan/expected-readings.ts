@@ -1,8 +1,8 @@
-import type { End } from "../../laid/laid";
-import { ARMOUR_RESISTANCE, armourSection } from "../../rules/ratings";
-import type { Cable } from "../../rules/cables";
-import type { LaidCircuit, LaidLeg } from "../circuits/laid-circuit";
-import { perMillimetre } from "./ring";
+import type { End } from "../laid/laid";
+import { ARMOUR_RESISTANCE, armourSection } from "../rules/ratings";
+import type { Cable } from "../rules/cables";
+import type { LaidCircuit, LaidLeg } from "../trades/circuits/laid-circuit";
+import { perMillimetre } from "../trades/dead-tests/ring";
 
 /** What a sound circuit should read, dead, at one of its points. Ω. */
 export interface ExpectedPoint {
