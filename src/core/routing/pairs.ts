@@ -141,7 +141,8 @@ export function pairsOf(
       for (const j of places)
         if (j !== 0 && all[j] !== to && (best === null || apart(to, all[j]!) < apart(to, best))) best = all[j]!;
     best ??= boardId;
-    const far = apart(to, best);
+    // The same both ways: from whichever has been searched.
+    const far = searched.has(best) ? apart(best, to) : apart(to, best);
     const legal = far < Infinity;
     out.pairs.push({ from: best, to, legal, carries });
     out.bound = legal && out.bound !== null ? out.bound + far : null;

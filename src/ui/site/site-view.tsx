@@ -8,7 +8,7 @@ import { useEffect, useMemo, useState } from "react";
 import type { Job } from "../../core/job/model";
 import { layHouse } from "../../core/house/house";
 import type { Plan, Run } from "../../core/laid/laid";
-import type { Catalogue } from "../../core/rules/catalogue";
+import { type Catalogue, cableOf } from "../../core/rules/catalogue";
 import { toCut } from "../../core/base/figures";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
@@ -208,6 +208,9 @@ export function SiteView({
                         {plan.clips.filter((c) => c.run === r.id).reduce((s, c) => s + c.marks.length, 0)} clips
                       </span>
                       <span>cut, mm</span>
+                    </span>
+                    <span className="block text-[15px]" data-card-cable>
+                      {cableOf(r.cable, house.catalogue)?.name ?? r.cable}
                     </span>
                     <StepBar needed={needed} state={state} />
                   </button>

@@ -62,6 +62,8 @@ function groupsOf(i: LightingInput): Group[] {
 /** The nearest pair of two lists; the first of equals. */
 function nearest(from: readonly string[], to: readonly string[], apart: (a: string, b: string) => number) {
   let best = { from: from[0]!, to: to[0]!, far: Infinity };
+  // One of each: nothing to look for.
+  if (from.length === 1 && to.length === 1) return best;
   for (const a of from)
     for (const b of to) {
       const far = apart(a, b);
