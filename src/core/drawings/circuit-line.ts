@@ -13,18 +13,16 @@ const TALL = 0.16;
 export function drawCircuitLine(x: LaidCircuit, label: (point: string) => string): Scene {
   const p = pen();
   const ways = x.input.legs.length;
-  const spurs: (typeof x.legs)[] = [];
   let at = ways;
-  for (const s of x.input.spurs ?? []) {
-    spurs.push(x.legs.slice(at, at + s.legs.length));
-    at += s.legs.length;
-  }
-  const key = (legs: typeof x.legs): string => legs.map((l) => `${l.run} ${l.leg}`).join("|");
+  const spurs = (x.input.spurs ?? []).map((s, n) => {
+    const legs = x.legs.slice(at, at + s.legs.length);
+    at += legs.length;
+    return { legs, to: x.off[n]! };
+  });
+  const key = ({ legs }: (typeof spurs)[number]): string => legs.map((l) => `${l.run} ${l.leg}`).join("|");
   // A spur on the way to another is drawn with that one.
-  const whole = spurs.filter(
-    (a) => !spurs.some((b) => b !== a && b.length > a.length && key(b).startsWith(`${key(a)}|`)),
-  );
-  const rows = [x.legs.slice(0, ways), ...whole];
+  const whole = spurs.filter((a) => !spurs.some((b) => b !== a && key(b).startsWith(`${key(a)}|`)));
+  const rows = [x.legs.slice(0, ways), ...whole.map((s) => s.legs)];
   const long = (legs: readonly { length: number }[]): number => legs.reduce((sum, l) => sum + l.length, 0);
   const longest = Math.max(1, ...rows.map(long));
   const most = Math.max(...x.legs.map((l) => Math.max(l.carries, mustCarry(x.input, l))));
@@ -91,18 +89,8 @@ export function drawCircuitLine(x: LaidCircuit, label: (point: string) => string
     free = s.at + longest * 0.13;
     p.text(s.at, 0, s.text, { drop: 1.2, ink: "soft", size: 11, anchor: s.at < longest * 0.05 ? "start" : "middle" });
   }
-  whole.forEach((legs, n) => {
-    const last = legs[legs.length - 1]!;
-    const ends = x.places.find(
-      (q) => q.spur > 0 && last.run.split(".").includes(q.point) && Math.abs(q.spur * 1000 - long(legs)) < 1,
-    );
-    if (ends)
-      p.text(0, (n + 1) * tall * 2.1, `off to ${label(ends.point)}`, {
-        anchor: "start",
-        drop: 1.2,
-        ink: "soft",
-        size: 11,
-      });
-  });
+  whole.forEach(({ to }, n) =>
+    p.text(0, (n + 1) * tall * 2.1, `off to ${label(to)}`, { anchor: "start", drop: 1.2, ink: "soft", size: 11 }),
+  );
   return { label: `What ${x.circuit.label} carries along its cable`, shapes: p.shapes, template: false };
 }

@@ -16,12 +16,7 @@ export function paintCircuit(job: Job, ids: readonly string[], circuitId: string
     if (c.id === circuitId) {
       const add = [...wanted].filter((id) => !on.has(id));
       if (add.length) out.push(changeOf(job, "circuits", c.id, { ...c, points: [...c.points, ...add] }));
-    } else if ([...wanted].some((id) => on.has(id)))
-      out.push(
-        changeOf(job, "circuits", c.id, {
-          ...withoutWired(c, wanted),
-        }),
-      );
+    } else if ([...wanted].some((id) => on.has(id))) out.push(changeOf(job, "circuits", c.id, withoutWired(c, wanted)));
   }
   return out;
 }

@@ -13,7 +13,10 @@ export function roomsOf(h: House, id: string): string[] {
 /** How far below a room's floor a point in that floor may lie, mm. */
 const IN_FLOOR = 400;
 
-/** Id of the one room that a point serves: that of its wall, of the ceiling it hangs from, or of the floor it stands in; null in none. */
+/**
+ * Id of the one room that a point serves: that of its wall, of the ceiling it hangs from, or of the floor it stands in; null where it
+ * lies in none.
+ */
 export function roomServed(h: House, id: string): string | null {
   const p = h.points[h.pointOfId.get(id) ?? -1];
   if (!p) return null;

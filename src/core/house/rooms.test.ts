@@ -81,6 +81,33 @@ describe("points taken out", () => {
     expect(after.foundCables.map((f) => f.id)).toEqual(["f2"]);
     expect(after.points.find((p) => p.kind === "light")!.controls).toEqual([]);
   });
+  it("nor do cables given to runs, those from a board that no circuit names too, and gangs of a light that is gone", () => {
+    const { job, ids } = full();
+    const own = (from: string, to: string) => ({ from, to, number: 1, cable: "te-4" });
+    const c = job.circuits[0]!;
+    const light = job.points.find((p) => p.kind === "light")!;
+    const given = apply(job, [
+      {
+        collection: "circuits",
+        id: c.id,
+        before: c,
+        after: { ...c, runCables: [own(light.id, ids[1]!), own(ids[0]!, ids[1]!)] },
+      },
+      {
+        collection: "points",
+        id: light.id,
+        before: light,
+        after: { ...light, gangOf: { [ids[0]!]: 2, [ids[1]!]: 1 } },
+      },
+    ]);
+    // The light is on none of the circuit's lists, and its cable goes with it all the same.
+    expect(apply(given, withoutPoints(given, new Set([light.id]))).circuits[0]!.runCables).toEqual([
+      own(ids[0]!, ids[1]!),
+    ]);
+    const after = apply(given, withoutPoints(given, new Set([ids[0]!])));
+    expect(after.circuits[0]!.runCables).toEqual([own(light.id, ids[1]!)]);
+    expect(after.points.find((p) => p.kind === "light")!.gangOf).toEqual({ [ids[1]!]: 1 });
+  });
   it("takes only the spur where only its end goes, and lets a found cable end untraced", () => {
     const { job, ids } = full();
     const after = apply(job, withoutPoints(job, new Set([ids[2]!])));

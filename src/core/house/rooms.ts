@@ -1,4 +1,4 @@
-import { withoutWired } from "../job/wired";
+import { wiredTo, withoutWired } from "../job/wired";
 import { type XY, bounds } from "../base/polygon";
 import {
   type Deck,
@@ -149,7 +149,7 @@ export function withoutPoints(job: Job, gone: ReadonlySet<string>): Change[] {
   const out: Change[] = [];
   for (const p of job.pins) if (gone.has(p.from) || gone.has(p.to)) out.push(changeOf(job, "pins", p.id, null));
   for (const c of job.circuits)
-    if (c.points.some((x) => gone.has(x)) || c.spurs.some((s) => gone.has(s.point) || gone.has(s.from)))
+    if ([...wiredTo(c), ...c.runCables.flatMap((r) => [r.from, r.to])].some((x) => gone.has(x)))
       out.push(
         changeOf(job, "circuits", c.id, {
           ...withoutWired(c, gone),
@@ -158,14 +158,20 @@ export function withoutPoints(job: Job, gone: ReadonlySet<string>): Change[] {
       );
   for (const c of job.circuits)
     if (c.board !== null && gone.has(c.board) && !out.some((x) => x.collection === "circuits" && x.id === c.id))
-      out.push(changeOf(job, "circuits", c.id, { ...withoutWired(c, gone), board: null }));
+      out.push(changeOf(job, "circuits", c.id, { ...c, board: null }));
   for (const f of job.foundCables) {
     if (gone.has(f.from)) out.push(changeOf(job, "foundCables", f.id, null));
     else if (f.to !== null && gone.has(f.to)) out.push(changeOf(job, "foundCables", f.id, { ...f, to: null }));
   }
   for (const p of job.points)
     if (!gone.has(p.id) && p.controls.some((x) => gone.has(x)))
-      out.push(changeOf(job, "points", p.id, { ...p, controls: p.controls.filter((x) => !gone.has(x)) }));
+      out.push(
+        changeOf(job, "points", p.id, {
+          ...p,
+          controls: p.controls.filter((x) => !gone.has(x)),
+          gangOf: Object.fromEntries(Object.entries(p.gangOf).filter(([x]) => !gone.has(x))),
+        }),
+      );
   for (const p of gone) out.push(changeOf(job, "points", p, null));
   return out;
 }

@@ -1,7 +1,7 @@
 import { distance, pathLength } from "../base/wall-frame";
 import type { PinnedLeg } from "../job/model";
 import type { House } from "../house/house";
-import type { Hole, Plan } from "./laid";
+import type { End, Hole, Plan } from "./laid";
 
 type Legs = readonly Pick<PinnedLeg, "path">[];
 
@@ -14,6 +14,10 @@ export function runLength(legs: Legs): number {
   });
   return sum;
 }
+
+/** What of a run hangs at its two ends together, mm: its tails from the middle of each box, and the spare of the job's settings twice. */
+export const leftAtEnds = (ends: readonly Pick<End, "measures">[], slack: number): number =>
+  ends.reduce((sum, e) => sum + (e.measures.fromMiddle ?? 0), 0) + 2 * slack;
 
 /** Bends of a run: places where one leg ends and the next goes another way. */
 export function bendsIn(legs: Legs): number {

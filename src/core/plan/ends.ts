@@ -3,7 +3,7 @@ import { toFace } from "../base/wall-frame";
 import { type Entry, PAST, tailLength } from "../trades/ends/tails";
 import type { LaidRun } from "../routing/lay";
 import type { End } from "../laid/laid";
-import { runLength } from "../laid/run-measures";
+import { leftAtEnds, runLength } from "../laid/run-measures";
 
 /** Which edge of the box a run comes in at, seen from the room; "behind" where it comes straight out of the wall or the deck. */
 function entryOf(h: House, run: LaidRun, p: PlacedPoint, atStart: boolean): End["entry"] {
@@ -44,7 +44,6 @@ export function endOf(h: House, run: LaidRun, pointId: string, atStart: boolean)
  */
 export function lengthsOf(h: House, run: LaidRun, ends: readonly End[]): { path: number; cut: number } {
   const path = runLength(run.legs);
-  const left = ends.reduce((sum, e) => sum + (e.measures.fromMiddle ?? 0), 0);
   const { slack, wastePercent } = h.job.settings;
-  return { path, cut: (path + left + 2 * slack) * (1 + wastePercent / 100) };
+  return { path, cut: (path + leftAtEnds(ends, slack)) * (1 + wastePercent / 100) };
 }

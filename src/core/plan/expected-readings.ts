@@ -1,4 +1,3 @@
-import type { End } from "../laid/laid";
 import { ARMOUR_RESISTANCE, armourSection } from "../rules/ratings";
 import type { Cable } from "../rules/cables";
 import type { LaidCircuit, LaidLeg } from "../trades/circuits/laid-circuit";
@@ -48,18 +47,16 @@ function perMm(cable: Cable, temperature: number): Ohms | null {
 const crossed = (a: number, b: number): number => (a + b > 0 ? (a * b) / (a + b) : 0);
 
 /**
- * What the dead tests of a circuit should read, from the length of its conductors: the way of every run and the tails left at both its
- * ends, at the temperature of the day. A ring: end to end, and crossed at every point; every other circuit: from the board to every
+ * What the dead tests of a circuit should read, from the length of its conductors: the way of every run and what is left at both its
+ * ends (see `leftAtEnds`), at the temperature of the day. A ring: end to end, and crossed at every point; every other circuit: from the board to every
  * point. Null where a conductor is in no table. Source: BS 7671:2018+A2:2022 643.2; copper 0.4 % a degree.
  */
 export function expectedReadings(
   laid: LaidCircuit,
-  ends: readonly End[],
+  left: (run: string) => number,
   cableOfRun: (run: string) => Cable | null,
   temperature = 20,
 ): ExpectedReadings | null {
-  const tails = new Map<string, number>();
-  for (const e of ends) tails.set(e.run, (tails.get(e.run) ?? 0) + (e.measures.fromMiddle ?? 0));
   let known = true;
   /** The runs of some legs in their order, each with its resistance. */
   const runsOf = (legs: readonly LaidLeg[]): { run: string; legs: number; ohms: Ohms }[] => {
@@ -69,7 +66,7 @@ export function expectedReadings(
       if (last?.run === l.run) {
         last.legs++;
         last.length += l.length;
-      } else out.push({ run: l.run, legs: 1, length: l.length + (tails.get(l.run) ?? 0) });
+      } else out.push({ run: l.run, legs: 1, length: l.length + left(l.run) });
     }
     return out.map(({ run, legs: n, length }) => {
       const cable = cableOfRun(run);
@@ -91,31 +88,28 @@ export function expectedReadings(
     };
   };
   const points: ExpectedPoint[] = [];
-  const onWay = laid.places.filter((p) => p.spur === 0);
-  /** Legs and resistance from the board to the end of each run of the way. */
-  const to: { legs: number; at: Ohms }[] = [{ legs: 0, at: NOTHING }];
-  for (const r of way) {
-    const last = to[to.length - 1]!;
-    to.push({ legs: last.legs + r.legs, at: sum([last.at, r.ohms]) });
-  }
-  onWay.forEach((p, n) => {
-    const at = to[n + 1]?.at;
-    if (at) points.push({ point: p.point, spur: false, ...read(at, NOTHING) });
+  /** By number of legs from the board: the resistance of the way so far. */
+  const to = new Map<number, Ohms>([[0, NOTHING]]);
+  let [count, at] = [0, NOTHING];
+  way.forEach((r, n) => {
+    count += r.legs;
+    at = sum([at, r.ohms]);
+    to.set(count, at);
+    // A ring comes back to the board: that is no point of its own.
+    const point = laid.way[n]!;
+    if (laid.places.some((p) => p.point === point)) points.push({ point, spur: false, ...read(at, NOTHING) });
   });
-  const off = laid.places.filter((p) => p.spur > 0);
+  const there = new Set(points.map((p) => p.point));
   let from = ways;
-  const seen = new Set<string>();
-  for (const s of laid.input.spurs ?? []) {
+  (laid.input.spurs ?? []).forEach((s, n) => {
     const legs = laid.legs.slice(from, from + s.legs.length);
     from += s.legs.length;
-    const joint = to.find((t) => t.legs === s.at + 1)?.at ?? NOTHING;
-    const long = legs.reduce((x, l) => x + l.length, 0) / 1000;
-    const last = legs[legs.length - 1]?.run.split(".") ?? [];
-    const place = off.find((p) => !seen.has(p.point) && last.includes(p.point) && Math.abs(p.spur - long) < 1e-6);
-    if (!place) continue;
-    seen.add(place.point);
-    points.push({ point: place.point, spur: ring, ...read(joint, sum(runsOf(legs).map((r) => r.ohms))) });
-  }
+    const point = laid.off[n]!;
+    // Where two cables lead to one point the first is the way that is tested.
+    if (there.has(point)) return;
+    there.add(point);
+    points.push({ point, spur: ring, ...read(to.get(s.at + 1) ?? NOTHING, sum(runsOf(legs).map((r) => r.ohms))) });
+  });
   if (!known) return null;
   return {
     ring: ring ? { r1: whole.line, rn: whole.line, r2: whole.cpc } : null,

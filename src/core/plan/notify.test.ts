@@ -1,7 +1,8 @@
 import { describe, expect, it } from "vitest";
 import { board, circuit, house, socket } from "../book/limits/by-hand.fixture";
 import { layHouse } from "../house/house";
-import { NOTIFY_CAUTION, notifySource, notifyWords } from "../words/notify";
+import { notifyRules } from "../rules/notify";
+import { NOTIFY_CAUTION, notifyWords } from "../words/notify";
 import { notifiable } from "./notify";
 
 const lines = (more: object): unknown[] => notifiable(layHouse(house(more))).map((l) => [l.id, l.notify, l.reason]);
@@ -41,7 +42,7 @@ describe("what is notifiable", () => {
     expect(lines({ points: [old, socket("s1", 1)], circuits: [circuit({ state: "keep" })] })).toEqual([]);
     expect(lines({ points: [old], circuits: [circuit({ points: [] })] })).toEqual([]);
     for (const country of ["scotland", "northern-ireland", "elsewhere"])
-      expect(lines({ dwelling: dwelling(country) })).toEqual([["j", null, "ask"]]);
+      expect(lines({ dwelling: dwelling(country) })).toEqual([["j", null, null]]);
   });
   it("is said with its document", () => {
     expect(notifyWords({ kind: "circuit", id: "c", notify: true, reason: "new-circuit" }, "C1")).toBe(
@@ -50,10 +51,12 @@ describe("what is notifiable", () => {
     expect(notifyWords({ kind: "circuit", id: "c", notify: false, reason: "addition" }, "C1")).toMatch(
       /; not notifiable\.$/,
     );
-    expect(notifyWords({ kind: "job", id: "j", notify: null, reason: "ask" }, "")).toMatch(/ask the local authority/);
-    expect(
-      [notifySource("england"), notifySource("wales"), notifySource("scotland")].map((x) => /\d{4}/.exec(x)?.[0]),
-    ).toEqual(["2013", "2006", undefined]);
+    expect(notifyWords({ kind: "job", id: "j", notify: null, reason: null }, "")).toMatch(/ask the local authority/);
+    expect(["england", "wales", "scotland"].map((x) => /\d{4}/.exec(notifyRules[x]?.source ?? "")?.[0])).toEqual([
+      "2013",
+      "2006",
+      undefined,
+    ]);
     expect(NOTIFY_CAUTION).toMatch(/local authority decides/);
   });
 });

@@ -1,5 +1,5 @@
 import { wiredTo } from "../job/wired";
-import { isOnCircuit } from "../rules/accessories";
+import { isOnCircuit, isSignal, isSwitch } from "../rules/accessories";
 import { lowestTop } from "../base/ceiling";
 import { insidePolygon } from "../base/polygon";
 import { contains, overlap, rectAround, rectOf } from "../base/rect";
@@ -75,7 +75,7 @@ function faceFindings(h: House, f: Face): Fact[] {
       if (overlap(rect, rectAround(q))) out.push(fact("point.overlap", "point", p.id, { of: { other: q.id } }));
     if (
       h.job.dwelling.newDwelling &&
-      (p.point.kind === "socket" || p.point.kind === "switch") &&
+      (p.point.kind === "socket" || isSwitch(p.point.kind) || isSignal(p.point.kind)) &&
       !(atLeast(p.v, newDwellingHeights.least) && atMost(p.v, newDwellingHeights.most))
     ) {
       const low = p.v < newDwellingHeights.least;

@@ -31,7 +31,7 @@ function nodesOf(g: RouteGraph, start: number, edges: readonly number[]): number
 
 /**
  * How many edges at the start only shift sideways behind the plate: the cable leaves the box there, not from its middle.
- * Counts up to the last bend that still lies behind the plate.
+ * Counts up to the last bend, or the hole through the wall, that still lies behind the plate.
  */
 function jogsBehindPlate(
   h: House,
@@ -45,8 +45,11 @@ function jogsBehindPlate(
   const plate = rectAround({ ...p.point.place, ...p.plate });
   let jogs = 0;
   for (let k = 1; k < edges.length; k++) {
-    if (g.kind[edges[k - 1]!] !== EDGE.wall || g.kind[edges[k]!] !== EDGE.wall) break;
+    if (g.kind[edges[k - 1]!] !== EDGE.wall) break;
     if (!contains(plate, toFace(face.frame, place(g, nodes[k]!)))) break;
+    // Straight out of the wall behind the box: nothing is chased to get there.
+    if (g.kind[edges[k]!] === EDGE.through) jogs = k;
+    if (g.kind[edges[k]!] !== EDGE.wall) break;
     if (g.axis[edges[k]!] !== g.axis[edges[k - 1]!]) jogs = k;
   }
   return jogs;

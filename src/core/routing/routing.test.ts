@@ -44,7 +44,9 @@ describe("weights", () => {
   it("with least cable the total is never below its printed lower bound, and in no house a tenth above it", () => {
     fc.assert(
       fc.property(houses, (job) => {
-        const { cable } = makePlan(weighed(boarded(job), presets.cable.cost));
+        const { cable, facts } = makePlan(weighed(boarded(job), presets.cable.cost));
+        // A box over another is a fault of the job: what goes round the one is a long way from the other.
+        fc.pre(!facts.some((f) => f.rule === "point.overlap"));
         const ratio = cable.total / cable.lines!;
         expect(ratio).toBeGreaterThanOrEqual(1 - 1e-9);
         expect(ratio).toBeLessThanOrEqual(1.1);

@@ -152,7 +152,10 @@ export const printedDevices = [3, 6, 10, 16, 20, 25, 32, 40, 45, 50, 63] as cons
 export const loopLimit = (curve: "B" | "C", rating: number): number =>
   Math.round((100 * LEAST_VOLTAGE) / (OPENS_AT[curve] * rating)) / 100;
 
-/** Largest loop impedance behind a fuse to BS 1362, Ω; of 5 A, which no table prints, that of 13 A. Source: BS 7671:2018+A2:2022 Table 41.2. */
+/**
+ * Largest loop impedance behind a fuse to BS 1362, Ω; of 5 A, which no table prints, that of 13 A.
+ * Source: BS 7671:2018+A2:2022 Table 41.2.
+ */
 export const fuseLoopLimit = (rating: number): number => (rating <= 3 ? 15.6 : 2.3);
 
 /**

@@ -70,14 +70,20 @@ export const circuitWords = {
     ),
     remedy: "Use larger cable, or keep it out of the insulation.",
   }),
-  "circuit.capacity": (f, n) => ({
-    message: laid(
-      f,
-      n,
-      `${worst(f, n)} carries ${figure(measured(f))} A by method ${txt(f, "method")}; ${flag(f, "fuse") ? "the fuse" : "the device"} lets ${figure(limit(f))} A through.`,
-    ),
-    remedy: "Use larger cable, a smaller device, or another way to run it.",
-  }),
+  "circuit.capacity": (f, n) =>
+    f.case === "not-judged"
+      ? {
+          message: `${c(f, n)} as laid is not judged: no table holds a rating or a resistance for a cable of it.`,
+          remedy: "Give it a cable of the tables, or have it worked out by its maker's sheet.",
+        }
+      : {
+          message: laid(
+            f,
+            n,
+            `${worst(f, n)} carries ${figure(measured(f))} A by method ${txt(f, "method")}; ${flag(f, "fuse") ? "the fuse" : "the device"} lets ${figure(limit(f))} A through.`,
+          ),
+          remedy: "Use larger cable, a smaller device, or another way to run it.",
+        },
   "circuit.min-csa": (f, n) => ({
     message: f.fix ? `${c(f, n)} is wired in ${measured(f)} mm².` : `Wired in ${measured(f)} mm².`,
     remedy: f.fix ? `Use ${limit(f)} mm²` : `Use ${limit(f)} mm² or more.`,

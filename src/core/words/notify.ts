@@ -1,29 +1,20 @@
-import type { Job } from "../job/model";
 import type { NotifyLine } from "../plan/notify";
+import { type NotifyReason } from "../rules/notify";
 
-const reasons: Record<NotifyLine["reason"], string> = {
+const reasons: Record<NotifyReason, string> = {
   "new-circuit": "a new circuit",
   board: "a new consumer unit",
   special: "new in a room with a bath or shower",
   kitchen: "new within 3 m of the sink of a kitchen",
   outdoors: "new out of doors",
   addition: "an addition to a circuit that is there, outside the places named",
-  ask: "",
 };
 
 /** What is said of one part of the work, and by which rule. */
 export function notifyWords(l: NotifyLine, name: string): string {
-  if (l.notify === null) return "No rule is held for this country: ask the local authority before the work begins.";
+  if (l.reason === null) return "No rule is held for this country: ask the local authority before the work begins.";
   return `${name}: ${reasons[l.reason]}; ${l.notify ? "notifiable" : "not notifiable"}.`;
 }
-
-/** The document that the lines go by, with its edition. */
-export const notifySource = (country: Job["dwelling"]["country"]): string =>
-  country === "england"
-    ? "Approved Document P, 2013 edition for England"
-    : country === "wales"
-      ? "Approved Document P, 2006 edition for Wales"
-      : "";
 
 /** Said with every list of them. */
 export const NOTIFY_CAUTION =

@@ -3,11 +3,12 @@ import { FIRST, LOFT, decks, fixtures, openings, rooms, walls } from "./cottage-
 import { circuits, points } from "./cottage-wiring";
 
 /**
- * Tern Cottage: a made-up two-storey stone end-terrace. Kitchen and hall to the south of a spine wall, the glaze room to the north;
- * a landing, a shower room and two bedrooms over them, a loft under the roof, and a detached kiln shed across the yard, fed by armour along the
- * garden wall. Old and new work mixed. It starts with real problems in it: an outlet near the sink, an old hole too near a bearing,
- * a full trunking, drums too short, a kiln circuit without a way, a light on a socket circuit that no label tells of; and with a steel beam, a foil-backed wall and a deck of
- * engineered joists, which nothing may be bored through by rule of thumb.
+ * Tern Cottage: a made-up two-storey stone end-terrace. Kitchen and hall to the south of a spine wall, the glaze room to the
+ * north; a landing, a shower room and two bedrooms over them, a loft under the roof, and a detached kiln shed across the yard,
+ * fed by armour along the garden wall. Old and new work mixed. It starts with real problems in it: an outlet near the sink, an
+ * old hole too near a bearing, a full trunking, drums too short, a kiln circuit without a way, a light on a socket circuit that
+ * no label tells of; and with a steel beam, a foil-backed wall and a deck of engineered joists, which nothing may be bored
+ * through by rule of thumb.
  */
 export function ternCottage(id = "tern-cottage"): Job {
   return canonical(

@@ -1,6 +1,7 @@
 "use client";
 import Link from "next/link";
 import { useState } from "react";
+import { leftAtEnds } from "../../core/laid/run-measures";
 import { expectedR1R2 } from "../../core/rules/resistance";
 import type { House } from "../../core/house/house";
 import type { Job } from "../../core/job/model";
@@ -240,7 +241,12 @@ function StepHead({ job, plan, house, run, step }: Props) {
       />
     );
   }
-  const r = cable ? expectedR1R2(run.cutLength, cable.csa, cable.cpc) : null;
+  // What was cut for waste is off by then: the way, and what hangs at both ends.
+  const hangs = leftAtEnds(
+    plan.ends.filter((e) => e.run === run.id),
+    job.settings.slack,
+  );
+  const r = cable ? expectedR1R2(run.pathLength + hangs, cable.csa, cable.cpc) : null;
   return (
     <Big
       over="R1 + R2 of this run, to expect"

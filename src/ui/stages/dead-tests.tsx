@@ -1,6 +1,7 @@
 "use client";
 import { useMemo, useState } from "react";
 import { pointLabels } from "../../core/job/labels";
+import { leftAtEnds } from "../../core/laid/run-measures";
 import { cableOf } from "../../core/rules/catalogue";
 import type { LaidCircuit } from "../../core/trades/circuits/laid-circuit";
 import { expectedReadings } from "../../core/plan/expected-readings";
@@ -16,8 +17,14 @@ export function DeadTests({ laid }: { laid: LaidCircuit }) {
   const [degrees, setDegrees] = useState(20);
   const expected = useMemo(() => {
     const cableOfRun = new Map((plan?.runs ?? []).map((r) => [r.id, r.cable]));
-    return expectedReadings(laid, plan?.ends ?? [], (r) => cableOf(cableOfRun.get(r) ?? "", catalogue), degrees);
-  }, [laid, plan, catalogue, degrees]);
+    const ends = plan?.ends ?? [];
+    const left = (run: string): number =>
+      leftAtEnds(
+        ends.filter((e) => e.run === run),
+        job.settings.slack,
+      );
+    return expectedReadings(laid, left, (r) => cableOf(cableOfRun.get(r) ?? "", catalogue), degrees);
+  }, [laid, plan, job.settings.slack, catalogue, degrees]);
   const label = pointLabels(job);
   if (!expected) return null;
   const { ring, points } = expected;
@@ -62,7 +69,7 @@ export function DeadTests({ laid }: { laid: LaidCircuit }) {
         </tbody>
       </table>
       <p className="mt-1 text-soft">
-        From the way of each run and its tails, dead and at the board’s end
+        From the way of each run and what hangs at its ends, dead and at the board’s end
         {ring ? " with line of one leg on neutral or earth of the other" : ""}. Isolate, prove dead, prove the tester.
         Readings are judged on the Bench.
       </p>

@@ -1,7 +1,8 @@
 "use client";
 import { useMemo } from "react";
 import { notifiable } from "../../core/plan/notify";
-import { NOTIFY_CAUTION, notifySource, notifyWords } from "../../core/words/notify";
+import { notifyRules } from "../../core/rules/notify";
+import { NOTIFY_CAUTION, notifyWords } from "../../core/words/notify";
 import { useDesk } from "../job/store";
 
 /** Which parts of the job are notifiable where it stands, and why. */
@@ -13,7 +14,7 @@ export function NotifyList() {
     kind === "circuit"
       ? (job.circuits.find((c) => c.id === id)?.label ?? id)
       : (job.points.find((p) => p.id === id)?.label ?? id);
-  const source = notifySource(job.dwelling.country);
+  const source = notifyRules[job.dwelling.country]?.source;
   return (
     <section aria-label="Notification" data-notify>
       <h3 className="mt-4 text-lg">Notification</h3>

@@ -187,7 +187,10 @@ export function atPlace(i: CircuitInput, x: number, spur: readonly CircuitLeg[] 
   return { zs, drop: { volts, percent: (100 * volts) / NOMINAL } };
 }
 
-/** What opens the protection in time at a place, Ω: the device's limit, or that of a fuse it lies behind; of TT by its RCD, null without. */
+/**
+ * What opens the protection in time at a place, Ω: the device's limit, or that of a fuse it lies behind where that is more; of TT by
+ * its RCD, null without.
+ */
 export function mostAt(i: CircuitInput, spur: readonly CircuitLeg[] = []): number | null {
   if (i.earthing === "TT") return i.rcd ? rcdLoopLimit(i.rcd) : null;
   const device = loopLimit(i.device.curve, i.device.rating);

@@ -119,9 +119,10 @@ describe("a circuit (BS 7671 433, 525, 411; Appendix 4)", () => {
 });
 
 describe("cookers and spurs", () => {
-  it("10 kW by hand: 43.48 A in full, 10 + 0.3 × 33.48 + 5 = 25.04 A with an outlet", () => {
+  it("10 kW by hand: 43.48 A in full and 5 for an outlet, 10 + 0.3 × 33.48 + 5 = 25.04 A with an outlet", () => {
     expect(cookerDemand(10_000, 230, true, "diversity").design).toBeCloseTo(10 + 0.3 * (10_000 / 230 - 10) + 5, 9);
-    expect(cookerDemand(10_000, 230, true, "full").design).toBeCloseTo(10_000 / 230, 9);
+    expect(cookerDemand(10_000, 230, true, "full").design).toBeCloseTo(10_000 / 230 + 5, 9);
+    expect(cookerDemand(10_000, 230, false, "full").design).toBeCloseTo(10_000 / 230, 9);
     expect(cookerDemand(2000, 230, false, "diversity").design).toBeCloseTo(2000 / 230, 9);
   });
   const ring = [

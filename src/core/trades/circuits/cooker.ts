@@ -6,7 +6,8 @@ export type CookerSchool = "full" | "diversity";
 
 /**
  * Current of a cooker, A: all of it, and what the school designs for. With diversity the first 10 A count in full, 30 % of the
- * rest, and 5 A for an outlet in the control; a cooker under 10 A counts in full.
+ * rest, and 5 A for an outlet in the control; a cooker under 10 A counts in full. An
+ * outlet counts in full as well, so that this is never the less of the two.
  */
 export function cookerDemand(
   watts: number,
@@ -15,7 +16,7 @@ export function cookerDemand(
   school: CookerSchool,
 ): { full: number; design: number } {
   const full = watts / voltage;
-  if (school === "full") return { full, design: full };
   const { first, rest, outlet: forOutlet } = cookerDiversity;
+  if (school === "full") return { full, design: full + (outlet ? forOutlet : 0) };
   return { full, design: Math.min(full, first) + rest * Math.max(0, full - first) + (outlet ? forOutlet : 0) };
 }

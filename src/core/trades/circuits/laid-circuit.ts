@@ -65,6 +65,9 @@ export interface LaidCircuit {
   result: CircuitResult;
   /** In the order of the input: the legs, then those of the spurs. */
   legs: (LaidLeg & { carries: number })[];
+  /** Points along the way from the board, one at the end of each of its runs, and at the end of each of the spurs of the input. */
+  way: string[];
+  off: string[];
   places: LaidPlace[];
 }
 
@@ -253,6 +256,8 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
         input,
         result: checkCircuit(input),
         legs: [...legs, ...spurs.flatMap((s) => s.legs)].map((l) => ({ ...l, carries: carried(input, l) })),
+        way: shape.main.map((m) => m.to),
+        off: shape.branches.map((b) => b.to),
         places: [...places.values()],
       },
     ];

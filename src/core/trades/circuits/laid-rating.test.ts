@@ -87,7 +87,7 @@ describe("circuits rated as they are laid", () => {
     const run = plan.runs.find((r) => r.id === f!.where!.run)!;
     expect(run.legs[f!.where!.leg!]!.surface.kind).toBe("deck");
   });
-  it("circuits kept as they were, without a known cable or without a run are not judged", () => {
+  it("circuits kept as they were, or without a run, are not judged; without a known cable that is told", () => {
     const j = insulated(101);
     const plan = makePlan(j);
     const none = (more: object): unknown[] =>
@@ -97,7 +97,15 @@ describe("circuits rated as they are laid", () => {
         plan.holes,
       );
     expect(none({ state: "keep" })).toEqual([]);
-    expect(none({ cable: "unknown" })).toEqual([]);
+    // Not judged, and told so: a stranger's cable is dangerous until somebody has looked.
+    expect(none({ cable: "unknown" })).toMatchObject(
+      j.circuits.map((c) => ({
+        rule: "circuit.capacity",
+        case: "not-judged",
+        severity: "warn",
+        subject: { id: c.id },
+      })),
+    );
     expect(laidRatings(layHouse(j), [], [])).toEqual([]);
   });
 });

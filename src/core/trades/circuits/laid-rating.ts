@@ -37,6 +37,10 @@ export function laidRatings(h: House, runs: readonly RatedRun[], holes: readonly
       ];
     }),
   );
+  const judged = new Set(all.map((x) => x.circuit.id));
+  for (const c of h.job.circuits)
+    if (c.state !== "keep" && !judged.has(c.id) && runs.some((r) => r.circuit === c.id))
+      out.push(fact("circuit.capacity", "circuit", c.id, { case: "not-judged", severity: "warn" }));
   const { ze, earthing } = h.job.supply;
   if (all.length && ze === null)
     out.push(

@@ -36,6 +36,15 @@ describe("load of a circuit", () => {
     const thirteen = [points[0]!, at("f1", "fused-unit"), points[2]!];
     expect(load(thirteen, { kind: "fixed", points: ["k1"], spurs })).toEqual([8.696, "points"]);
   });
+  it("the outlet of a control counts 5 A in full as after diversity: never less in full", () => {
+    const points = [at("c1", "cooker-control", { gang: 2 })];
+    const small = (cookerCurrent: string) =>
+      load(points, { kind: "cooker", points: ["c1"], watts: 2300 }, { settings: { schools: { cookerCurrent } } });
+    expect([small("diversity"), small("full")]).toEqual([
+      [15, "given"],
+      [15, "given"],
+    ]);
+  });
   it("hob and oven by the school of the cooker: 10 000 W is 43.48 A, 20.04 after diversity", () => {
     const points = [at("c1", "cooker-control"), at("hb", "hob"), at("ov", "oven")];
     const cooker = { kind: "cooker", points: ["c1", "hb", "ov"] };
