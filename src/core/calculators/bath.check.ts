@@ -1,10 +1,13 @@
 import { z } from "zod";
 import { count } from "../base/figures";
-import { pointKinds } from "../rules/accessories";
+import { accessories, pointKinds } from "../rules/accessories";
 import { bathZone } from "../trades/bath/zones";
 import { judgeInBath } from "../trades/bath/bath-facts";
+import { drawBathRoom } from "../drawings/calculator-drawings";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
+
+const kindNames = Object.fromEntries(pointKinds.map((k) => [k, accessories[k].name]));
 
 /** Height of a bath's rim where nothing else is known, mm. Typical. */
 const RIM = 560;
@@ -30,7 +33,7 @@ export default calculator({
       "Points",
       z.strictObject({
         id: f.name("Point"),
-        kind: z.enum(pointKinds).meta({ title: "Kind" }),
+        kind: f.choice("Kind", pointKinds, kindNames),
         x: f.place("From the west"),
         y: f.place("From the south"),
         z: f.length0("Above the floor"),
@@ -91,7 +94,12 @@ export default calculator({
       }),
     };
   },
-  sheet: (_, o) => ({
+  sheet: (i, o) => ({
     headline: `${count(o.points.filter((p) => p.zone !== null).length, "point")} in the zones; ${o.findings.length ? `${count(o.findings.length, "thing")} to look at` : "all may stand there"}.`,
+    scene: drawBathRoom(
+      i.bath,
+      i.room,
+      i.points.map((p, n) => ({ ...p, zone: o.points[n]!.zone })),
+    ),
   }),
 });

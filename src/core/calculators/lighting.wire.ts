@@ -2,6 +2,7 @@ import { z } from "zod";
 import { count } from "../base/figures";
 import { carriedNames, coresFor } from "../rules/cores";
 import { wireLighting } from "../trades/lighting/wire";
+import { drawLightingWires } from "../drawings/calculator-drawings";
 import { InputFault, calculator } from "./calculator";
 import * as f from "./fields";
 
@@ -29,7 +30,7 @@ export default calculator({
     circuits: z
       .record(f.name(), f.name("Circuit"))
       .optional()
-      .meta({ title: "Circuit of each, where they differ", hint: "from the command line only" }),
+      .meta({ title: "Circuit of each, where they differ", hint: "L1 up, W1 down" }),
     switchNeutral: f.flag("A neutral at the first switch").default(false),
   }),
   output: z.object({
@@ -71,10 +72,16 @@ export default calculator({
     );
     return wireLighting({ ...i, circuits: i.circuits ?? {} });
   },
-  sheet: (_, o) => {
+  sheet: (i, o) => {
     const three = o.cables.filter((c) => coresFor(c.carries) === 3).length;
     return {
       headline: `${count(o.cables.length, "cable")} beyond the feed, ${three} of them with three cores; the feed loops at ${o.loops.join(", ") || "nothing"}.`,
+      scene: drawLightingWires(
+        i.lights,
+        i.switches.map((s) => s.id),
+        o.loops,
+        o.cables,
+      ),
     };
   },
 });

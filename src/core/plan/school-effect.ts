@@ -3,6 +3,7 @@ import { type Fact, factKey } from "../rules/fact";
 import { twoRadials } from "../trades/circuits/two-radials";
 import type { Circuit, Job } from "../job/model";
 import { canonical } from "../job/model";
+import { coresFor } from "../rules/cores";
 import type { Catalogue } from "../rules/catalogue";
 import { type SchoolKey, type Schools, schoolQuestions } from "../rules/schools";
 import { entryOrder } from "../trades/board/entry-order";
@@ -15,6 +16,8 @@ export interface PlanCounts {
   metalClips: number;
   holes: number;
   cable: number;
+  /** Cable of three cores, m. */
+  three: number;
   circuits: number;
   stops: number;
   looks: number;
@@ -39,6 +42,7 @@ function countsOf(plan: Plan, job: Job): PlanCounts {
     metalClips: plan.clips.reduce((s, c) => s + (c.metal ? c.marks.length : 0), 0),
     holes: plan.holes.length,
     cable: plan.runs.reduce((s, r) => s + r.cutLength, 0) / 1000,
+    three: plan.runs.reduce((s, r) => s + (coresFor(r.carries) === 3 ? r.cutLength : 0), 0) / 1000,
     circuits: job.circuits.filter((c) => c.points.length).length,
     stops: plan.facts.filter((f) => f.severity === "stop").length,
     looks: plan.facts.filter((f) => f.severity === "warn").length,

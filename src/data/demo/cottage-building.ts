@@ -225,7 +225,7 @@ export const fixtures = [
     wall: "shower-w3",
     kind: "bath",
     name: "Shower tray",
-    u: 500,
+    u: 550,
     v: 0,
     width: 800,
     height: 150,

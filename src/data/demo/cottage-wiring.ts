@@ -96,14 +96,14 @@ export const points = [
   },
   { id: "fn1", label: "FN1", kind: "fan", place: on("shower-w4", 250, 2100), water: 4 },
   // A fused unit on a spur of the ring, and behind it a light over the worktop with its own switch; nothing is labelled yet.
-  { id: "f1", label: "F1", kind: "fused-unit", place: on("kitchen-w2", 3150, 1056), fuse: 3 },
-  switching("w8", 1, on("kitchen-w2", 3300, 1056), ["b2"]),
+  { id: "f1", label: "F1", kind: "fused-unit", place: on("kitchen-w2", 3350, 1056), fuse: 3 },
+  switching("w8", 1, on("kitchen-w2", 3350, 1320), ["b2"]),
   {
     id: "b2",
     label: "B2",
     kind: "wall-light",
     name: "Over the worktop",
-    place: on("kitchen-w2", 3300, 1500),
+    place: on("kitchen-w2", 3350, 1650),
     watts: 20,
   },
   // Alarms that sound together.

@@ -2,7 +2,7 @@
 import { words as numberWords } from "../kit/number-words";
 import { Plus, Trash2 } from "lucide-react";
 import { createContext, useContext, useEffect, useId, useRef, useState } from "react";
-import { type Field, blankOf, setAt, typedMatrix, typedNumber, variantOf, withKind } from "./form-model";
+import { type Field, blankOf, setAt, typedMatrix, typedPairs, typedNumber, variantOf, withKind } from "./form-model";
 
 type Path = readonly (string | number)[];
 interface Form {
@@ -160,7 +160,7 @@ function List({ field, path }: { field: Extract<Field, { kind: "list" }>; path: 
     setOpen(true);
   };
   return (
-    <fieldset className="border-t border-line pt-2">
+    <fieldset className="col-span-full min-w-0 border-t border-line pt-2">
       <legend className="sr-only">{field.title}</legend>
       <div className="mb-1 flex items-center justify-between gap-2">
         <button
@@ -229,6 +229,10 @@ function freeName(rows: readonly unknown[]): string {
 /** The words of a value as it stands in its box. */
 const shown = (field: Field, value: unknown): string => {
   if (field.kind === "texts") return ((value as unknown[] | undefined) ?? []).join(", ");
+  if (field.kind === "pairs")
+    return Object.entries((value as Record<string, string> | undefined) ?? {})
+      .map((x) => x.join(" "))
+      .join(", ");
   if (field.kind === "matrix") return ((value as unknown[][] | undefined) ?? []).map((r) => r.join(" ")).join("\n");
   return value === undefined || value === null ? "" : typeof value === "boolean" ? "" : String(value);
 };
@@ -356,14 +360,16 @@ function Simple({ field, path }: { field: Exclude<Field, { kind: "group" | "list
           value={typed}
           onChange={(e) =>
             send(
-              field.kind === "texts"
-                ? e.target.value
-                    .split(/[,;]/)
-                    .map((x) => x.trim())
-                    .filter((x) => x !== "")
-                : e.target.value === ""
-                  ? undefined
-                  : e.target.value,
+              field.kind === "pairs"
+                ? typedPairs(e.target.value)
+                : field.kind === "texts"
+                  ? e.target.value
+                      .split(/[,;]/)
+                      .map((x) => x.trim())
+                      .filter((x) => x !== "")
+                  : e.target.value === ""
+                    ? undefined
+                    : e.target.value,
               e.target.value,
             )
           }

@@ -9,6 +9,7 @@ import {
   setAt,
   typedMatrix,
   typedNumber,
+  typedPairs,
   valueName,
   variantOf,
   withKind,
@@ -91,6 +92,23 @@ describe("forms made from schemas", () => {
       [4000, 0],
     ]);
     expect(valueName("caravan-foot")).toBe("caravan foot");
+  });
+  it("reads words by name as they are typed, and leaves a name without its word for the calculator to refuse", () => {
+    expect(typedPairs("L1 up, W1 down;W2  ground floor")).toEqual({ L1: "up", W1: "down", W2: "ground floor" });
+    expect(typedPairs(" , ")).toBeUndefined();
+    const half = typedPairs("L1")!;
+    expect(half).toEqual({ L1: "" });
+    const wire = calculatorNamed("lighting.wire")!;
+    const typed = {
+      feed: "rose",
+      lights: ["L1"],
+      switches: [{ id: "W1", gangs: [{ works: ["L1"] }] }],
+      circuits: half,
+    };
+    expect(wire.input.safeParse(typed).success).toBe(false);
+    expect(wire.input.safeParse({ ...typed, circuits: typedPairs("L1 up") }).success).toBe(true);
+    const field = form("lighting.wire");
+    expect(field.kind === "group" && field.fields.find((f) => f.key === "circuits")!.field.kind).toBe("pairs");
   });
   it("sets one place in a value and takes out what is nothing", () => {
     expect(setAt({ a: [{ b: 1 }, { b: 2 }] }, ["a", 1, "b"], 3)).toEqual({ a: [{ b: 1 }, { b: 3 }] });

@@ -9,6 +9,8 @@ export type Field =
   | { kind: "group"; title: string; fields: { key: string; field: Field; required: boolean; initial?: unknown }[] }
   | { kind: "list"; title: string; row: Field; least: number }
   | { kind: "texts"; title: string; hint: string }
+  /** Words by name, typed as "L1 up, W1 down". */
+  | { kind: "pairs"; title: string; hint: string }
   | { kind: "matrix"; title: string; unit: string; hint: string }
   | { kind: "variants"; title: string; options: { title: string; field: Field; keys: string[] }[] };
 
@@ -23,6 +25,7 @@ interface Schema {
   anyOf?: Schema[];
   oneOf?: Schema[];
   properties?: Record<string, Schema>;
+  additionalProperties?: boolean | Schema;
   required?: string[];
   items?: Schema;
   minItems?: number;
@@ -80,6 +83,8 @@ export function fieldOf(schema: unknown, key: string): Field {
     const text = options.some((o) => o.type === "string");
     return text ? { kind: "text", title, hint } : { kind: "number", title, unit, nullable, hint, whole: false };
   }
+  if (s.type === "object" && !s.properties && typeof s.additionalProperties === "object")
+    return { kind: "pairs", title, hint };
   if (s.type === "object")
     return {
       kind: "group",
@@ -141,6 +146,7 @@ export function blankOf(field: Field): unknown {
     case "number":
       return field.nullable ? null : undefined;
     case "text":
+    case "pairs":
       return undefined;
   }
 }
@@ -179,6 +185,16 @@ export function typedNumber(text: string, nullable: boolean, unit = ""): number 
   if (/^-?\d+(\.\d+)?e[+-]?\d{1,2}$/i.test(text.trim())) return Number(text);
   const r = readNumber(text, unit);
   return r.ok ? r.value : text;
+}
+
+/** What was typed as pairs, "L1 up, W1 down"; a name without its word keeps an empty one, for the calculator to refuse. */
+export function typedPairs(text: string): Record<string, string> | undefined {
+  const pairs = text
+    .split(/[,;]/)
+    .map((x) => x.trim())
+    .filter((x) => x !== "")
+    .map((x) => [x.split(/\s+/)[0]!, x.split(/\s+/).slice(1).join(" ")] as const);
+  return pairs.length ? Object.fromEntries(pairs) : undefined;
 }
 
 /** What was typed into a matrix: a row a line, numbers apart by spaces, semicolons, tabs or a comma with a space. */

@@ -27,6 +27,7 @@ const counted: readonly (readonly [keyof PlanCounts, string])[] = [
   ["metalClips", "metal clips"],
   ["holes", "holes"],
   ["cable", "m of cable"],
+  ["three", "m of it in three cores"],
   ["circuits", "circuits"],
   ["parts", "parts"],
   ["stops", "stops"],

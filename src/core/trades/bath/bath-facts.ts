@@ -116,7 +116,6 @@ export function judgeInBath(
       ...(water === null ? { case: "unknown", severity: "warn" as const } : { measured: water }),
       limit: least,
       sense: "least",
-      unit: "IPX",
       of: { ...of, zone },
     }),
   ];

@@ -59,14 +59,13 @@ export function zonesOnWall(h: House, face: Face): ZoneOnWall[] {
       [plan.x, plan.depth],
       [plan.x + plan.width, plan.depth],
     ].map(([u, into]) => toFace(face.frame, toSpace(own.frame, { u: u!, v: 0 }, into)));
-    const gap = Math.max(0, Math.min(...corners.map((c) => c.into)));
+    const gap = Math.min(...corners.map((c) => c.into));
     const [a, b] = [Math.min(...corners.map((c) => c.u)), Math.max(...corners.map((c) => c.u))];
     const cut = (zone: 1 | 2, u0: number, u1: number): ZoneOnWall[] => {
       const [from, to] = [Math.max(0, u0), Math.min(face.shape.length, u1)];
       return to - from > EPS ? [{ zone, u0: from, u1: to, v0: 0, v1: top }] : [];
     };
-    // A bath touches the walls it stands against, to the width of a seal.
-    if (gap > BATH.seal) {
+    if (gap > EPS) {
       if (gap > BATH.beyond) return [];
       const half = Math.sqrt(BATH.beyond ** 2 - gap ** 2);
       return cut(2, a - half, b + half);
