@@ -20,6 +20,7 @@ export const tables = {
   drums: schema.drums,
   foundCables: schema.foundCables,
   foundTrunkings: schema.foundTrunkings,
+  sections: schema.sections,
   forbidden: schema.forbidden,
   photos: schema.photos,
   traces: schema.traces,

@@ -17,6 +17,7 @@ import type {
   Dwelling,
   Forbidden,
   FoundTrunking,
+  Section,
   Pin,
   Point,
   Room,
@@ -258,6 +259,24 @@ export const foundTrunkings = pgTable(
     from: jsonb("from").$type<FoundTrunking["from"]>().notNull(),
     to: jsonb("to").$type<FoundTrunking["to"]>().notNull(),
     holds: jsonb("holds").$type<FoundTrunking["holds"]>().notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+/** Sections of containment. */
+export const sections = pgTable(
+  "sections",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    label: text("label").notNull(),
+    kind: text("kind").notNull(),
+    size: text("size").notNull(),
+    path: jsonb("path").$type<Section["path"]>().notNull(),
+    corners: text("corners").notNull(),
+    state: text("state").notNull(),
+    holds: jsonb("holds").$type<Section["holds"]>().notNull(),
+    out: jsonb("out").$type<Section["out"]>().notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );

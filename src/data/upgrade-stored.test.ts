@@ -43,6 +43,7 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
     'alter table "jobs" drop column "supply"',
     'alter table "edits" drop column "who"',
     'alter table "edits" drop column "key"',
+    'drop table "sections"',
     "delete from drizzle.__drizzle_migrations where id > 3",
   ])
     await pg.execute(sql.raw(line));

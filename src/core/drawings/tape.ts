@@ -177,4 +177,12 @@ export const legWords: Record<Run["legs"][number]["method"], string> = {
   "across-bay": "across between joists",
   rise: "rise",
   "through-wall": "through the wall",
+  capping: "chase and capping",
+  oval: "chase and oval tube",
+  tube: "in conduit",
+  "mini-trunking": "in mini-trunking",
+  trunking: "in trunking",
+  tray: "on tray",
+  basket: "in basket",
+  ladder: "on ladder",
 };

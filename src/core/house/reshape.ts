@@ -1,8 +1,8 @@
 import { type XY, bounds, insidePolygon } from "../base/polygon";
-import { clamp } from "../base/tolerance";
+import { clamp, same } from "../base/tolerance";
 import { toFace, toSpace, wallFrame } from "../base/wall-frame";
 import { layHouse } from "./house";
-import type { Job, Room, Wall } from "../job/model";
+import type { Job, Room, SectionPlace, Wall } from "../job/model";
 import type { Change } from "../job/patch";
 import { mm } from "../base/figures";
 import { type NewId, changeOf, wallsOf } from "./change-of";
@@ -24,6 +24,8 @@ function redraw(
 ): Change[] {
   const out: Change[] = [changeOf(job, "rooms", room.id, { ...room, outline: outline.map(tidyCorner) })];
   const next = outline.map(tidyCorner);
+  /** By old wall: where places along it now lie. */
+  const went: { source: string; wall: string; mine: (u: number) => boolean; to: (u: number) => number }[] = [];
   for (const w of walls) {
     const was = wallFrame(room.outline, w.old, 0);
     const now = wallFrame(next, w.index, 0);
@@ -34,6 +36,10 @@ function redraw(
     if (w.wall.index !== w.index || !job.walls.some((x) => x.id === w.wall.id))
       out.push(changeOf(job, "walls", w.wall.id, { ...w.wall, index: w.index }));
     const moved = w.wall.id !== source;
+    // A corner of the room stays its corner.
+    const to = (u: number): number =>
+      same(u, was.length) ? tenth(now.length) : same(u, 0) ? 0 : tenth(clamp(there(u), 0, now.length));
+    went.push({ source, wall: w.wall.id, mine, to });
     for (const kind of ["openings", "fixtures"] as const)
       for (const x of job[kind]) {
         if (x.wall !== source || !mine(x.u + (w.u0 === undefined && w.u1 === undefined ? 0 : x.width / 2))) continue;
@@ -53,6 +59,13 @@ function redraw(
         const u = tenth(clamp(there(p.u), 0, now.length));
         if (moved || u !== p.u) out.push(changeOf(job, "photos", p.id, { ...p, wall: w.wall.id, u }));
       }
+  }
+  for (const s of job.sections) {
+    const path = s.path.map((p): SectionPlace => {
+      const w = p.on === "wall" ? went.find((x) => x.source === p.wall && x.mine(p.u)) : undefined;
+      return p.on === "wall" && w ? { ...p, wall: w.wall, u: w.to(p.u) } : p;
+    });
+    if (JSON.stringify(path) !== JSON.stringify(s.path)) out.push(changeOf(job, "sections", s.id, { ...s, path }));
   }
   return out;
 }

@@ -137,6 +137,9 @@ export function removeRoom(job: Job, id: string): Change[] {
     if (at >= 0) out.splice(at, 1);
     out.push(changeOf(job, "foundCables", f.id, { ...now, traced: now.traced.filter((t) => !walls.has(t.wall)) }));
   }
+  // A section with a part on its walls has nothing left to go on from.
+  for (const s of job.sections)
+    if (s.path.some((p) => p.on === "wall" && walls.has(p.wall))) out.push(changeOf(job, "sections", s.id, null));
   for (const x of job.forbidden)
     if (x.place.on === "wall" && walls.has(x.place.wall)) out.push(changeOf(job, "forbidden", x.id, null));
   for (const w of walls) out.push(changeOf(job, "walls", w, null));

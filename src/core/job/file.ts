@@ -108,6 +108,10 @@ export const namedInCatalogue = (job: Job): Set<string> =>
     ...job.circuits.flatMap((c) => [c.cable, ...c.runCables.map((r) => r.cable)].map((x) => `cables ${x}`)),
     ...job.drums.map((d) => `cables ${d.cable}`),
     ...job.foundCables.flatMap((c) => (c.cable ? [`cables ${c.cable}`] : [])),
+    ...job.sections.flatMap((s) => [
+      ...s.holds.map((x) => `cables ${x.cable}`),
+      `${s.kind.startsWith("conduit") ? "conduits" : "trunkings"} ${s.size}`,
+    ]),
     ...job.foundTrunkings.flatMap((t) => [`trunkings ${t.size}`, ...t.holds.map((h) => `cables ${h.cable}`)]),
   ]);
 
@@ -123,6 +127,11 @@ export function renamedInCatalogue(job: Job, table: CatalogueTable, from: string
     })),
     drums: job.drums.map((d) => ({ ...d, cable: cable(d.cable) })),
     foundCables: job.foundCables.map((c) => ({ ...c, cable: cable(c.cable) })),
+    sections: job.sections.map((s) => ({
+      ...s,
+      size: (s.kind.startsWith("conduit") ? "conduits" : "trunkings") === table && s.size === from ? to : s.size,
+      holds: s.holds.map((x) => ({ ...x, cable: cable(x.cable) })),
+    })),
     foundTrunkings: job.foundTrunkings.map((t) => ({
       ...t,
       size: table === "trunkings" && t.size === from ? to : t.size,

@@ -6,6 +6,7 @@ import { EPS } from "../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../rules/catalogue";
 import { type Collection, type Job, collectionNames } from "./model";
 import type { Refusal } from "./patch";
+import { checkSections } from "./section-invariants";
 import { pinId, runKey } from "./run-key";
 
 /** One reference of the model: the ids by which things of one list name things of another, each with its field. */
@@ -43,6 +44,9 @@ const references: readonly Reference[] = [
   ]),
   reference("foundCables", "walls", (c) => c.traced.map((t, i) => [`traced.${i}.wall`, t.wall])),
   reference("foundTrunkings", "walls", (t) => [["wall", t.wall]]),
+  reference("sections", "walls", (s) => s.path.map((p, i) => [`path.${i}.wall`, p.on === "wall" ? p.wall : null])),
+  reference("sections", "decks", (s) => s.path.map((p, i) => [`path.${i}.deck`, p.on === "deck" ? p.deck : null])),
+  reference("sections", "circuits", (s) => s.out.map((id, i) => [`out.${i}`, id])),
   reference("forbidden", "walls", (x) => [["place", x.place.on === "wall" ? x.place.wall : null]]),
   reference("forbidden", "decks", (x) => [["place", x.place.on === "deck" ? x.place.deck : null]]),
   reference("photos", "walls", (p) => [["wall", p.wall]]),
@@ -61,6 +65,7 @@ function catalogueNamed(job: Job): { path: string; table: "cables" | "trunkings"
       { path: `foundTrunkings.${t.id}.size`, table: "trunkings" as const, id: t.size },
       ...t.holds.map((h) => cable(`foundTrunkings.${t.id}.holds`, h.cable)),
     ]),
+    ...job.sections.flatMap((s) => s.holds.map((x) => cable(`sections.${s.id}.holds`, x.cable))),
   ].filter((x) => x.id !== "");
 }
 
@@ -80,6 +85,7 @@ export function checkInvariants(job: Job, catalogue: Catalogue = standardCatalog
     ...checkCircuits(job),
     ...checkPins(job),
     ...checkFound(job),
+    ...checkSections(job, catalogue),
   ];
 }
 

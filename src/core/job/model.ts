@@ -2,12 +2,14 @@ import { z } from "zod";
 import { storeySchema, roomSchema, wallSchema, openingSchema, fixtureSchema, deckSchema } from "./building";
 import { foundCableSchema, foundTrunkingSchema, forbiddenSchema, photoSchema, traceSchema, drumSchema } from "./found";
 import { idSchema, name } from "./measures";
+import { sectionSchema } from "./sections";
 import { settingsSchema, dwellingSchema, supplySchema } from "./settings";
 import { pointSchema, circuitSchema, pinSchema } from "./wiring";
 
 export * from "./building";
 export * from "./found";
 export { FAR, idSchema } from "./measures";
+export * from "./sections";
 export * from "./settings";
 export * from "./wiring";
 
@@ -30,6 +32,7 @@ export const jobSchema = z.strictObject({
   drums: z.array(drumSchema).max(300),
   foundCables: z.array(foundCableSchema).max(1000).default([]),
   foundTrunkings: z.array(foundTrunkingSchema).max(500).default([]),
+  sections: z.array(sectionSchema).max(500).default([]),
   forbidden: z.array(forbiddenSchema).max(500).default([]),
   photos: z.array(photoSchema).max(1000).default([]),
   traces: z.array(traceSchema).max(20).default([]),
@@ -51,6 +54,7 @@ export const collections = {
   drums: drumSchema,
   foundCables: foundCableSchema,
   foundTrunkings: foundTrunkingSchema,
+  sections: sectionSchema,
   forbidden: forbiddenSchema,
   photos: photoSchema,
   traces: traceSchema,
@@ -85,6 +89,7 @@ export function blankJob(id: string, jobName: string): Job {
     drums: [],
     foundCables: [],
     foundTrunkings: [],
+    sections: [],
     forbidden: [],
     photos: [],
     traces: [],

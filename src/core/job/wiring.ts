@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { pointKinds } from "../rules/accessories";
+import { sectionMethods } from "../rules/sections";
 import { coordinate, idSchema, length0, name, xyz } from "./measures";
 
 export const placeSchema = z.discriminatedUnion("on", [
@@ -90,6 +91,7 @@ export const legMethods = [
   "across-bay",
   "rise",
   "through-wall",
+  ...sectionMethods,
 ] as const;
 export const legSchema = z.strictObject({
   surface: z.strictObject({ kind: z.enum(["wall", "deck", "through"]), id: idSchema }),
@@ -98,6 +100,8 @@ export const legSchema = z.strictObject({
   /** Depth below the finished face, mm (0 on the surface). */
   depth: length0,
   protected: z.boolean(),
+  /** The section of containment it lies in. */
+  section: idSchema.optional(),
 });
 export const pinSchema = z.strictObject({
   id: idSchema,

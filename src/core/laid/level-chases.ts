@@ -1,3 +1,4 @@
+import { cutIn } from "../rules/sections";
 import { distance } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { roomsOf } from "../house/rooms-of";
@@ -18,7 +19,7 @@ export function longLevelChases(h: House, run: { from: string; to: string; legs:
   let now: LevelChase | null = null;
   run.legs.forEach((l, leg) => {
     const face = l.surface.kind === "wall" ? h.faces[h.faceOfWall.get(l.surface.id) ?? -1] : undefined;
-    const cut = face?.wall.build === "masonry" && l.method === "chase";
+    const cut = face?.wall.build === "masonry" && cutIn.has(l.method);
     for (let i = 1; i < l.path.length; i++) {
       const [a, b] = [l.path[i - 1]!, l.path[i]!];
       const d = distance(a, b);

@@ -12,6 +12,7 @@ import type { Clips, Hole, Run } from "../laid/laid";
 import { overall } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { deepestChase } from "../rules/chases";
+import { cutIn, onSurface } from "../rules/sections";
 import { needsRcd } from "../trades/circuits/needs-rcd";
 import { again } from "./again";
 import { checkLevelChases } from "./level-chase-facts";
@@ -73,7 +74,7 @@ function faceOf(h: House, leg: PinnedLeg): Face | undefined {
 }
 
 function wantsRcd(h: House, leg: PinnedLeg): boolean {
-  if (leg.surface.kind !== "wall" || leg.method === "surface" || leg.protected) return false;
+  if (leg.surface.kind !== "wall" || onSurface.has(leg.method) || leg.protected) return false;
   const f = faceOf(h, leg);
   return f !== undefined && (leg.depth < 50 || f.shape.thickness - leg.depth < 50 || f.wall.build === "metal-stud");
 }
@@ -149,12 +150,12 @@ function checkWallLeg(h: House, run: Run, leg: PinnedLeg, where: Where): Fact[] 
     f.shape,
     f.zones,
     path,
-    { depth: leg.depth, protected: leg.protected || leg.method === "surface" },
+    { depth: leg.depth, protected: leg.protected || onSurface.has(leg.method) },
     run.id,
     "run",
   );
   for (const x of judged.facts) out.push({ ...x, where, ...(x.severity === "stop" ? again(run) : {}) });
-  if (leg.method === "chase" && !run.held)
+  if (cutIn.has(leg.method) && !run.held)
     for (let i = 1; i < path.length; i++) {
       const way = Math.abs(path[i]!.v - path[i - 1]!.v) > Math.abs(path[i]!.u - path[i - 1]!.u) ? "plumb" : "level";
       const limit = deepestChase(f.wall, way);

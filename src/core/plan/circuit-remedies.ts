@@ -1,4 +1,7 @@
-import type { Job } from "../job/model";
+import { layHouse } from "../house/house";
+import type { Job, Section } from "../job/model";
+import type { Plan } from "../laid/laid";
+import { sectionFigures } from "./section-figures";
 import type { HeldRun } from "../laid/held";
 import { type Catalogue, cableOf } from "../rules/catalogue";
 import type { Fact, Fix } from "../rules/fact";
@@ -14,8 +17,8 @@ const TRIES = 3;
 
 /** A change that was tried: what it is, whether the circuit then holds and nothing else stops, and the metres of cable it takes more. */
 export interface CircuitRemedy {
-  kind: "cable" | "device";
-  /** Id of the cable, or the rating of the device, A. */
+  kind: "cable" | "device" | "section";
+  /** Id of the cable, the rating of the device, A, or the id of the section it is kept out of. */
   to: string | number;
   fix: Fix[];
   metres: number;
@@ -35,8 +38,8 @@ const against = (facts: readonly Fact[], circuit: string): number =>
   ).length;
 
 /**
- * Tries what would make a circuit hold as it is laid: the next thicker cables, and the next smaller devices that still bear its load,
- * each with the whole job laid anew. Only a change after which nothing is against the circuit, and no more stops stand than before, is
+ * Tries what would make a circuit hold as it is laid: a way of its own in place of a section it shares, the next thicker cables, and
+ * the next smaller devices that still bear its load, each with the whole job laid anew. Only a change after which nothing is against the circuit, and no more stops stand than before, is
  * offered. Other ways and less crowding are what the planner has tried by itself.
  */
 export function circuitRemedies(
@@ -55,6 +58,11 @@ export function circuitRemedies(
   const now = cableOf(c.cable, catalogue);
   const load = circuitLoad(job, c);
   const candidates: Omit<CircuitRemedy, "metres">[] = [
+    ...sectionsWith(job, catalogue, before, circuit).map((s) => ({
+      kind: "section" as const,
+      to: s.id,
+      fix: [{ collection: "sections" as const, id: s.id, set: { out: [...s.out, circuit] } }],
+    })),
     ...catalogue.cables
       .filter((x) => now !== null && x.family === now.family && x.cores === now.cores && x.csa > now.csa)
       .sort((a, b) => a.csa - b.csa)
@@ -78,6 +86,18 @@ export function circuitRemedies(
     found.push({ ...x, metres: metres(after) - metres(before) });
   }
   return { holds: false, found, tried };
+}
+
+/** Sections that runs of a circuit lie in, those it carries least in first: it may be kept out of one and go its own way. */
+function sectionsWith(job: Job, catalogue: Catalogue, plan: Plan, circuit: string): Section[] {
+  return sectionFigures(layHouse(job, catalogue), plan)
+    .flatMap((f) => {
+      const own = f.circuits.find((c) => c.circuit === circuit);
+      const section = job.sections.find((s) => s.id === f.laid.section.id);
+      return own && section && !section.out.includes(circuit) ? [{ section, carries: own.carries }] : [];
+    })
+    .sort((a, b) => a.carries - b.carries)
+    .map((x) => x.section);
 }
 
 const set = (id: string, to: Record<string, unknown>): Fix => ({ collection: "circuits", id, set: to });

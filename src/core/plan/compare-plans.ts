@@ -1,3 +1,4 @@
+import { cutIn, onSurface } from "../rules/sections";
 import { layHouse } from "../house/house";
 import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { RADIAL_RATING, twoRadials } from "../trades/circuits/two-radials";
@@ -32,9 +33,9 @@ export function figuresOf(plan: Plan): PlanFigures {
     ratio: plan.cable.plumb > 0 ? plan.cable.total / plan.cable.plumb : 1,
     bores: plan.holes.filter((o) => o.in.kind === "joist").length,
     wallHoles: plan.holes.filter((o) => o.in.kind === "wall").length,
-    chase: legs.filter((l) => l.method === "chase").reduce((s, l) => s + pathLength(l.path), 0) / 1000,
+    chase: legs.filter((l) => cutIn.has(l.method)).reduce((s, l) => s + pathLength(l.path), 0) / 1000,
     bends: plan.runs.reduce((s, r) => s + bendsIn(r.legs), 0),
-    faces: new Set(legs.filter((l) => l.surface.kind === "wall" && l.method !== "surface").map((l) => l.surface.id))
+    faces: new Set(legs.filter((l) => l.surface.kind === "wall" && !onSurface.has(l.method)).map((l) => l.surface.id))
       .size,
     stops: plan.facts.filter((f) => f.severity === "stop").length,
   };

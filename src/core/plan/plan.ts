@@ -11,7 +11,7 @@ import type { HeldRun } from "../laid/held";
 import { heldFacts } from "./held-work";
 import { withTriedFixes } from "./tried-fixes";
 import type { Job } from "../job/model";
-import { trunkingFacts } from "../trades/containment/found-trunking";
+import { sectionFacts } from "../trades/containment/section-facts";
 import { servingFacts } from "../trades/kitchen/room-kitchen";
 import { notifyFacts } from "../trades/kitchen/string-path";
 import { cutDrums } from "./drums";
@@ -115,7 +115,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...laidRatings(h, runs, holes),
     ...foundFacts(h.job),
     ...drawFacts(h.job, runs),
-    ...trunkingFacts(h, runs),
+    ...sectionFacts(h, runs),
     ...stockFacts(h, runs),
     ...heldFacts(h, held, laid.runs),
   ];

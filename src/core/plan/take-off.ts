@@ -3,6 +3,10 @@ import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { accessories } from "../rules/accessories";
 import { cableOf } from "../rules/catalogue";
+import { sectionsOf } from "../house/sections";
+import { sectionCorners, sectionPieces } from "../trades/containment/section-pieces";
+import { sectionFixings } from "../trades/containment/section-supports";
+import { metalInside } from "./metal-inside";
 import { pickGland } from "../trades/ends/gland-pick";
 import type { Clips, Hole, Run, TakeOffLine, End } from "../laid/laid";
 
@@ -44,6 +48,7 @@ export function takeOff(
         add("Capping", `${width} mm`, pathLength(l.path) / 1000, "m", r.circuit);
       }
   }
+  addSections(h, add);
   const kept = new Set(h.job.circuits.filter((c) => c.state === "keep").map((c) => c.id));
   for (const p of h.points) {
     const { point } = p;
@@ -83,6 +88,38 @@ export function takeOff(
     const kb = [b.circuit ?? "\uffff", b.item, b.size].join("\u0000");
     return ka < kb ? -1 : ka > kb ? 1 : 0;
   });
+}
+
+/** What the sections of containment take, once for all their cables: lengths, corners, couplers, ends, fixings. Nothing for found ones. */
+function addSections(
+  h: House,
+  add: (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null) => void,
+): void {
+  for (const s of sectionsOf(h)) {
+    if (s.section.state === "found") continue;
+    const { row } = s;
+    const name = row.name;
+    const size = s.section.size.replace("x", " × ");
+    const pieces = sectionPieces(h, s);
+    const corners = sectionCorners(h, s);
+    const fixings = sectionFixings(s).reduce((sum, f) => sum + f.marks.length, 0);
+    if (row.holds === "alone") {
+      add("Cleat", "", fixings, "each", null);
+    } else {
+      add(name, size, pieces.reduce((sum, p) => sum + p.length, 0) / 1000, "m", null);
+      const folded = s.section.corners === "folded" && row.method !== "tube";
+      if (!folded)
+        for (const c of corners)
+          add(`${name}: ${c.turn === "left" || c.turn === "right" ? "flat" : c.turn} corner`, size, 1, "each", null);
+      // Between the pieces of a stretch, or of the whole where it is folded.
+      const joints = folded ? pieces.length - 1 : pieces.length - s.stretches.length;
+      if (joints > 0) add(`${name}: coupler`, size, joints, "each", null);
+      if (!row.hidden && row.method !== "tube") add(`${name}: end`, size, 2, "each", null);
+    }
+    add("Screw and plug", "", fixings, "each", null);
+    const metal = metalInside(h, s);
+    if (metal) add("Metal clip inside plastic", "", metal, "each", null);
+  }
 }
 
 /** Glands with their parts for armoured runs, one at each end; a plugged spare at the board where the school wants one. */

@@ -6,6 +6,9 @@ import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { servingFacts } from "../trades/kitchen/room-kitchen";
 import { pointFacts } from "./point-facts";
 
+/** Things whose fixes change only what is laid: they are tried when they are pressed, by laying the job. */
+const LATER: ReadonlySet<string> = new Set(["pins", "sections"]);
+
 /** A point's coordinates belong to its place. */
 const PLACE_FIELDS = new Set(["u", "v", "x", "y"]);
 
@@ -46,11 +49,11 @@ const stops = (facts: readonly Fact[]): number => facts.filter((f) => f.severity
  * laying the job.
  */
 export function withTriedFixes(h: House, facts: readonly Fact[]): Fact[] {
-  const tried = facts.some((f) => f.fix?.some((x) => x.collection !== "pins"));
+  const tried = facts.some((f) => f.fix?.some((x) => !LATER.has(x.collection)));
   if (!tried) return [...facts];
   const before = stops(standing(h));
   return facts.map((f) => {
-    if (!f.fix || f.fix.every((x) => x.collection === "pins")) return f;
+    if (!f.fix || f.fix.every((x) => LATER.has(x.collection))) return f;
     const job = withFix(h.job, f.fix);
     if (job) {
       const after = standing(relayHouse(h, job));

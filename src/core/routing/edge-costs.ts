@@ -1,4 +1,5 @@
 import type { House } from "../house/house";
+import { sectionsOf } from "../house/sections";
 import type { Circuit, Costs } from "../job/model";
 import { bitFor } from "../rules/bits";
 import type { Cable } from "../rules/cables";
@@ -16,6 +17,11 @@ const NOT_ASKED = 4;
 
 /** Price of a hole in a stud, plate or noggin, as a share of that of a bore in a joist: it is quicker, and often shared. */
 const STUD_HOLE = 0.5;
+
+/** Price of a mm of cable in a section of containment, as a share of that beside it: what is there is used. */
+export const LIKED = 0.6;
+/** What each mm in a section that is full costs on top, mm of cable: gone round where there is any other way. */
+export const FULL = 30;
 
 /**
  * Price of going from a wall into a deck or out of one, as a share of that of a bore: so much that nobody dips out of a deck and in
@@ -66,7 +72,11 @@ export function edgeCosts(
     const ref = g.ref[e]!;
     let perMm = cost.cable;
     let once = 0;
-    if (kind === EDGE.wall) {
+    const section = g.section[e] ? sectionsOf(h)[g.section[e]! - 1]! : undefined;
+    if (section) {
+      perMm *= LIKED;
+      if (section.row.hidden && hidden) perMm += cost.chase;
+    } else if (kind === EDGE.wall) {
       if (chased(h, c, ref)) perMm += cost.chase;
       else if (hidden) once = g.timbers[e]! * STUD_HOLE * cost.bore;
       if (g.wet[e]) perMm += WET;

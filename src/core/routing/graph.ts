@@ -46,11 +46,26 @@ export interface GraphDraft {
   timbers: Uint8Array;
   /** Walls that a lane or bay edge goes right through between the joists. */
   walls: Uint8Array;
+  /** Section of containment that the edge lies in: its number in the house, from 1; 0 in none. */
+  section: Int32Array;
   bores: BorePlace[];
 }
 
 const ofNodes = ["x", "y", "z", "inBox"] as const;
-const ofEdges = ["a", "b", "length", "kind", "ref", "ref2", "box", "hidden", "wet", "timbers", "walls"] as const;
+const ofEdges = [
+  "a",
+  "b",
+  "length",
+  "kind",
+  "ref",
+  "ref2",
+  "box",
+  "hidden",
+  "wet",
+  "timbers",
+  "walls",
+  "section",
+] as const;
 
 /** An empty draft with room for so many nodes and edges before it must grow. */
 export function draft(nodes = 256, edges = 512): GraphDraft {
@@ -72,6 +87,7 @@ export function draft(nodes = 256, edges = 512): GraphDraft {
     wet: new Uint8Array(edges),
     timbers: new Uint8Array(edges),
     walls: new Uint8Array(edges),
+    section: new Int32Array(edges),
     bores: [],
   };
 }
@@ -111,6 +127,7 @@ export interface EdgeFacts {
   wet?: boolean;
   timbers?: number;
   walls?: number;
+  section?: number;
 }
 const PLAIN: EdgeFacts = {};
 
@@ -138,6 +155,7 @@ export function addEdge(
   g.wet[e] = facts.wet ? 1 : 0;
   g.timbers[e] = facts.timbers ?? 0;
   g.walls[e] = facts.walls ?? 0;
+  g.section[e] = facts.section ?? 0;
   return e;
 }
 
@@ -224,6 +242,7 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     wet: g.wet.slice(0, m),
     timbers: g.timbers.slice(0, m),
     walls: g.walls.slice(0, m),
+    section: g.section.slice(0, m),
     axis,
     square,
     first,

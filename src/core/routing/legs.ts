@@ -3,7 +3,9 @@ import { EPS, tidy } from "../base/tolerance";
 import { type XYZ, toFace } from "../base/wall-frame";
 import type { House, PlacedPoint } from "../house/house";
 import type { Circuit, LegMethod, PinnedLeg, Wall } from "../job/model";
+import { sectionsOf } from "../house/sections";
 import { cableOf } from "../rules/catalogue";
+import { cutIn } from "../rules/sections";
 import { EDGE, type RouteGraph } from "./graph";
 
 /** Where a cable lies in a stud void, mm behind the face: it hangs free and may touch the board. Typical. */
@@ -15,6 +17,7 @@ interface Piece {
   method: LegMethod;
   a: XYZ;
   b: XYZ;
+  section?: string;
 }
 
 const place = (g: RouteGraph, n: number): XYZ => [tidy(g.x[n]!), tidy(g.y[n]!), tidy(g.z[n]!)];
@@ -95,11 +98,24 @@ export function legsOf(
     path: [[...p.a], [...p.b]],
     depth: depthOf(h, p),
     protected: armour,
+    ...(p.section === undefined ? {} : { section: p.section }),
   }));
 }
 
-function surfaceOf(h: House, g: RouteGraph, c: Pick<Circuit, "walls">, e: number): Pick<Piece, "surface" | "method"> {
+function surfaceOf(
+  h: House,
+  g: RouteGraph,
+  c: Pick<Circuit, "walls">,
+  e: number,
+): Pick<Piece, "surface" | "method" | "section"> {
   const ref = g.ref[e]!;
+  const laid = g.section[e] ? sectionsOf(h)[g.section[e]! - 1] : undefined;
+  if (laid)
+    return {
+      surface: { kind: "wall", id: h.faces[ref]!.wall.id },
+      method: laid.row.method,
+      section: laid.section.id,
+    };
   switch (g.kind[e]) {
     case EDGE.wall: {
       const wall = h.faces[ref]!.wall;
@@ -129,6 +145,7 @@ const crossing = (m: LegMethod): boolean => m === "across-bay" || m === "through
 
 function joins(p: Piece, q: Piece): boolean {
   if (p.surface.id !== q.surface.id || p.surface.kind !== q.surface.kind) return false;
+  if (p.section !== q.section) return false;
   if (p.method !== q.method && !(crossing(p.method) && crossing(q.method))) return false;
   const d = (a: XYZ, b: XYZ): XYZ => [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
   const u = d(p.a, p.b);
@@ -139,7 +156,7 @@ function joins(p: Piece, q: Piece): boolean {
 }
 
 function depthOf(h: House, p: Piece): number {
-  if (p.method === "chase") return h.job.settings.chaseDepth;
+  if (cutIn.has(p.method)) return h.job.settings.chaseDepth;
   if (p.method === "stud-void") return STUD_DEPTH;
   if (p.surface.kind === "deck") return h.decks[h.deckOfId.get(p.surface.id)!]!.deck.joists.depth / 2;
   if (p.method === "through-wall") return h.faces[h.faceOfWall.get(p.surface.id)!]!.shape.thickness / 2;

@@ -1,5 +1,6 @@
 import { alike } from "../base/alike";
 import type { House } from "../house/house";
+import { sectionsOf } from "../house/sections";
 import { roomsOf } from "../house/rooms-of";
 import { chaseTooLong } from "../rules/chases";
 import { EDGE, type RouteGraph } from "./graph";
@@ -14,13 +15,15 @@ const DREADS = [1, 4, 20];
 
 const levels = new WeakMap<RouteGraph, Float64Array>();
 
-/** By edge: its length where it is a level stretch on the face of a masonry wall, else 0. */
+/** By edge: its length where a cable would be chased level into the face of a masonry wall, else 0. */
 function levelInMasonry(h: House, g: RouteGraph): Float64Array {
   let out = levels.get(g);
   if (out) return out;
   out = new Float64Array(g.a.length);
+  const seen = sectionsOf(h).map((s) => !s.row.hidden);
   for (let e = 0; e < out.length; e++)
-    if (g.kind[e] === EDGE.wall && g.axis[e] !== 2 && h.faces[g.ref[e]!]!.wall.build === "masonry")
+    if (seen[g.section[e]! - 1]) out[e] = 0;
+    else if (g.kind[e] === EDGE.wall && g.axis[e] !== 2 && h.faces[g.ref[e]!]!.wall.build === "masonry")
       out[e] = g.length[e]!;
   levels.set(g, out);
   return out;

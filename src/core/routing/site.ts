@@ -1,7 +1,9 @@
 import type { House } from "../house/house";
 import type { Circuit, Costs, PinnedLeg } from "../job/model";
 import type { Cable } from "../rules/cables";
-import { borePrice, edgeCosts, usableFor } from "./edge-costs";
+import { sectionFill, cablesThere } from "../trades/containment/section-fill";
+import { sectionOfLeg, sectionsOf } from "../house/sections";
+import { FULL, LIKED, borePrice, edgeCosts, usableFor } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
 import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
 import type { Task } from "./tasks";
@@ -68,6 +70,10 @@ interface Tariff {
   opened: string;
   /** Bore places through which cables have come or gone since. */
   stale: Set<number>;
+  /** By edge in a section: what it costs while there is room. */
+  roomy: Map<number, number>;
+  /** Sections, from 1, into which cables have come or from which they have gone since. */
+  staleSections: Set<number>;
 }
 
 /** What lies in the house already while runs are laid: cables in bores, cables at nodes, faces opened. Kept up as runs come and go. */
@@ -77,6 +83,10 @@ export class Site {
   readonly at: Uint16Array;
   /** By face: how many runs are hidden in it; points in it count too. */
   readonly inFace: Uint16Array;
+  /** By section, from 1: the cables laid in it. */
+  private readonly inSection = new Map<number, Passing[]>();
+  /** By section, from 1: its edges. */
+  private readonly sectionEdges = new Map<number, number[]>();
   private readonly boreEdge: Int32Array;
   private readonly plain = new Map<string, { opened: string; cost: Float64Array }>();
   private readonly tariffs = new Map<string, Tariff>();
@@ -90,7 +100,11 @@ export class Site {
     this.inFace = new Uint16Array(h.faces.length);
     for (const p of h.points) if (p.face >= 0 && p.point.mount === "flush") this.inFace[p.face]!++;
     this.boreEdge = new Int32Array(g.bores.length).fill(-1);
-    for (let e = 0; e < g.kind.length; e++) if (g.kind[e] === EDGE.bore) this.boreEdge[g.ref[e]!] = e;
+    for (let e = 0; e < g.kind.length; e++) {
+      if (g.kind[e] === EDGE.bore) this.boreEdge[g.ref[e]!] = e;
+      const section = g.section[e]!;
+      if (section) this.sectionEdges.set(section, [...(this.sectionEdges.get(section) ?? []), e]);
+    }
   }
 
   /** Puts a way in, or takes it out again. */
@@ -99,7 +113,7 @@ export class Site {
     const faces = new Set<number>();
     for (const e of way.edges) {
       for (const n of [g.a[e]!, g.b[e]!]) this.at[n * 3 + g.axis[e]!]! += by;
-      if (g.kind[e] === EDGE.wall && t.circuit.walls === "hidden") faces.add(g.ref[e]!);
+      if (g.kind[e] === EDGE.wall && t.circuit.walls === "hidden" && !this.seen(e)) faces.add(g.ref[e]!);
       if (g.kind[e] !== EDGE.bore) continue;
       const bore = g.ref[e]!;
       const there = this.passing.get(bore) ?? [];
@@ -113,6 +127,7 @@ export class Site {
       }
     }
     for (const f of faces) this.inFace[f]! += by;
+    if (this.sectionEdges.size) for (const s of new Set(way.edges.map((e) => g.section[e]!))) if (s) this.lie(s, t, by);
   }
 
   /** Counts a run whose legs are given: its cable lies in the bores it passes, and no other may crowd them. */
@@ -120,6 +135,23 @@ export class Site {
     const legs = (t.held ?? t.pin)?.legs ?? [];
     for (const bore of boresPassed(this.h, this.g, legs))
       this.pass(bore, [...(this.passing.get(bore) ?? []), passingOf(t)]);
+    if (!this.sectionEdges.size) return;
+    const all = sectionsOf(this.h);
+    for (const s of new Set(legs.map((l) => sectionOfLeg(this.h, l)))) if (s) this.lie(all.indexOf(s) + 1, t, 1);
+  }
+
+  /** True for an edge in containment on the surface, for which no wall is opened. */
+  private seen(e: number): boolean {
+    const s = this.g.section[e]!;
+    return s > 0 && !sectionsOf(this.h)[s - 1]!.row.hidden;
+  }
+
+  /** Puts the cable of a task into a section, or takes it out. */
+  private lie(section: number, t: Task, by: 1 | -1): void {
+    const there = this.inSection.get(section) ?? [];
+    const i = by > 0 ? -1 : there.findIndex((x) => x.cable === t.cable && x.circuit === t.circuit.id);
+    this.inSection.set(section, by > 0 ? [...there, passingOf(t)] : there.filter((_, k) => k !== i));
+    for (const x of this.tariffs.values()) x.staleSections.add(section);
   }
 
   private pass(bore: number, cables: Passing[]): void {
@@ -134,7 +166,8 @@ export class Site {
     const opened = Uint8Array.from(this.inFace, (n) => (n > 0 ? 1 : 0));
     const key = h.job.settings.cost.faces > 0 ? opened.join("") : "";
     // Alike for circuits on one cable in the same walls; with any kept apart, each has to know its own holes.
-    const kind = `${c.walls} ${c.cable} ${cable.id} ${this.care.short.has(c.id)} ${this.care.apart.size ? c.id : ""}`;
+    const out = this.sectionEdges.size ? this.keptOut(c.id) : "";
+    const kind = `${c.walls} ${c.cable} ${cable.id} ${this.care.short.has(c.id)} ${this.care.apart.size ? c.id : ""} ${out}`;
     let x = this.tariffs.get(kind);
     if (!x || x.opened !== key) {
       const cost = this.plainFor(c, opened, key).slice();
@@ -145,13 +178,34 @@ export class Site {
         bare: Float64Array.from(this.boreEdge, (e) => cost[e]!),
         opened: key,
         stale: new Set(),
+        roomy: new Map([...this.sectionEdges.values()].flatMap((l) => l.map((e) => [e, cost[e]!] as const))),
+        staleSections: new Set(this.sectionEdges.keys()),
       };
       this.tariffs.set(kind, x);
       for (let bore = 0; bore < g.bores.length; bore++) this.price(x, bore);
     }
     for (const bore of x.stale) this.price(x, bore);
     x.stale.clear();
+    for (const s of x.staleSections) this.priceSection(x, s);
+    x.staleSections.clear();
     return x.cost;
+  }
+
+  /** Numbers of the sections that a circuit is kept out of. */
+  private keptOut(circuit: string): string {
+    return sectionsOf(this.h)
+      .flatMap((s, n) => (s.section.out.includes(circuit) ? [n + 1] : []))
+      .join(",");
+  }
+
+  /** Sets what lying in a section costs with what lies there now: dear when it is full, out of the question for a circuit kept out. */
+  private priceSection(x: Tariff, section: number): void {
+    const s = sectionsOf(this.h)[section - 1]!;
+    const there = (this.inSection.get(section) ?? []).map((o) => o.cable);
+    const out = s.section.out.includes(x.circuit.id);
+    const full = !sectionFill(s, [...cablesThere(s, this.h.catalogue), ...there, x.cable]).ok;
+    for (const e of this.sectionEdges.get(section)!)
+      x.cost[e] = out ? Infinity : x.roomy.get(e)! + (full ? FULL * this.g.length[e]! : 0);
   }
 
   /** Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever their cable. */
@@ -220,7 +274,7 @@ export class Site {
     const weights = this.costs(t.circuit);
     return {
       cost: this.costsFor(t.circuit, t.cable),
-      perMm: weights.cable,
+      perMm: weights.cable * (this.sectionEdges.size ? LIKED : 1),
       bend: weights.bend,
       throughBox: THROUGH_BOX,
       ends: [h.pointOfId.get(t.from)!, h.pointOfId.get(t.to)!],

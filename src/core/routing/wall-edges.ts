@@ -6,6 +6,7 @@ import { unionCovers } from "../base/rect-union";
 import { EPS, atMost, same } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import type { Face, House } from "../house/house";
+import { liesOn, sectionsOf } from "../house/sections";
 import { studAt } from "../house/studs";
 import { BAND } from "../house/wall-zones";
 import { zoneUnion } from "../house/zone-union";
@@ -65,6 +66,10 @@ function faceWithLines(h: House, l: FaceLines, surface: boolean): FacePart {
     ...onWall,
     ...kept,
     ...boxes,
+    "sections",
+    ...sectionsOf(h).flatMap((s, n) =>
+      s.stretches.some((x) => x.face === face.n) ? [n, JSON.stringify(s.section)] : [],
+    ),
     "u",
     ...l.us,
     "v",
@@ -112,6 +117,9 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): Int32
     .filter((x) => x.wall === face.wall.id && (x.kind === "bath" || x.kind === "sink"))
     .map(rectOf);
   const boxes = face.points.map((p) => ({ rect: rectAround(p), n: h.pointOfId.get(p.id)! }));
+  const sections = sectionsOf(h).flatMap((s, n) =>
+    s.stretches.flatMap((x) => (x.face === face.n ? [{ x, n: n + 1, hidden: s.row.hidden }] : [])),
+  );
   const node = new Int32Array(us.length * vs.length).fill(-1);
   const nodeAt = (i: number, j: number): number => {
     const k = i + j * us.length;
@@ -135,13 +143,17 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): Int32
     // Within a box nothing is chased: the box is let in as deep as it is.
     const deepEnough =
       (plumb ? plumbChase : levelChase) || (box !== undefined && contains(box.rect, a) && contains(box.rect, b));
-    const hidden = deepEnough && unionCovers(union, a, b) && !(plumb && studAt(face.studs, a.u));
+    const chased = deepEnough && unionCovers(union, a, b) && !(plumb && studAt(face.studs, a.u));
+    const section = sections.find((s) => (!s.hidden || chased) && liesOn(s.x, a, b));
+    // In what stands on the surface a cable may lie outside the zones.
+    const hidden = chased || (section !== undefined && !section.hidden);
     if (!hidden && !surface) return;
     addEdge(g, nodeAt(i, j), nodeAt(i2, j2), EDGE.wall, face.n, {
       box: box?.n ?? -1,
       hidden,
       wet: wet.some((r) => crosses(r, a, b)),
-      timbers: timbersOn(face, a, b),
+      timbers: section && !section.hidden ? 0 : timbersOn(face, a, b),
+      section: section?.n ?? 0,
     });
   };
   const inBand = (j: number): boolean => vs[j]! >= face.shape.height - BAND_LINE - EPS;

@@ -6,6 +6,7 @@ import { toFace, toSpace } from "../base/wall-frame";
 import { type Face, type House, deckReaches, decksOfFace } from "../house/house";
 import type { LaidDeck } from "../house/deck";
 import { BAND, type PointOnFace, THIN_WALL } from "../house/wall-zones";
+import { sectionsOnFace } from "../house/sections";
 import { BESIDE_STUD, studAt } from "../house/studs";
 import { boreLinesBeside } from "./bore-lines";
 
@@ -204,6 +205,13 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
       us.push(...besideJoists(f, d).filter((x) => Math.abs(x - p.u) <= reach && risesAt(f, x, d)));
     }
   }
+  // Along the middle of the sections of containment on it, from end to end and from corner to corner.
+  for (const s of sectionsOnFace(h, f.n))
+    for (const x of s.stretches)
+      if (x.face === f.n) {
+        us.push(x.a.u, x.b.u);
+        vs.push(x.a.v, x.b.v);
+      }
   // Strips of the other face count on a thin wall: those lines come from there, but not the ways past what stands on this side.
   if (f.shape.thickness <= THIN_WALL + EPS)
     for (const p of f.reverse) {

@@ -1,3 +1,4 @@
+import { cutIn } from "../rules/sections";
 import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { EDGE, type RouteGraph } from "./graph";
@@ -66,7 +67,7 @@ function partsOf(h: House, site: Site, t: Task, way: Way): WayParts {
   const { legs } = laidRun(h, g, t, way);
   const chase = { plaster: 0, masonry: 0 };
   for (const l of legs)
-    if (l.method === "chase") {
+    if (cutIn.has(l.method)) {
       const f = h.faces[h.faceOfWall.get(l.surface.id) ?? -1];
       chase[f?.wall.build === "masonry" ? "masonry" : "plaster"] += pathLength(l.path);
     }

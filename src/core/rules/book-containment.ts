@@ -13,6 +13,14 @@ export const containmentRules = {
     source: `${GUIDE}, space factor`,
     why: "Cable must be drawn without harm and shed its heat.",
   },
+  "fill.layer": {
+    title: "Too many side by side",
+    text: "Capping, oval tube, tray, basket and ladder hold one layer: the widths of the cables side by side fit into the inside.",
+    limit: "Σ widths ≤ inside width",
+    severity: "stop",
+    source: "On-site working practice to BS 7671:2018+A2:2022, one layer",
+    why: "A second layer crushes the first and keeps its heat in.",
+  },
   "fill.spare": {
     title: "Little room for later",
     text: "From 38 % there is little room for the next circuit.",

@@ -7,7 +7,7 @@ export type Severity = z.infer<typeof severitySchema>;
 
 /** A change that would put a fact right: fields of one thing in the job set to new values. */
 export const fixSchema = z.object({
-  collection: z.enum(["points", "circuits", "pins", "decks", "walls"]),
+  collection: z.enum(["points", "circuits", "pins", "decks", "walls", "sections"]),
   id: z.string(),
   /** New values by field; `remove` takes the thing out. */
   set: z.record(z.string(), z.unknown()).optional(),
@@ -25,6 +25,7 @@ export const subjectKinds = [
   "hole",
   "cut",
   "trunking",
+  "section",
   "cable",
   "input",
 ] as const;

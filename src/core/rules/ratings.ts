@@ -1,5 +1,5 @@
 /** Current ratings and the factors that take from them. A; mV per A per m. Source: BS 7671:2018+A2:2022 Appendix 4, working values. */
-export const flatMethods = ["100", "101", "102", "103", "C", "A"] as const;
+export const flatMethods = ["100", "101", "102", "103", "C", "A", "B", "E"] as const;
 export const armourMethods = ["C", "E", "D"] as const;
 export type Method = (typeof flatMethods)[number] | (typeof armourMethods)[number];
 
@@ -10,20 +10,21 @@ export const methodNames: Record<Method, string> = {
   "102": "stud wall with insulation, cable touching the inner board",
   "103": "stud wall with insulation, cable not touching the board",
   C: "clipped direct, or in masonry or plaster",
-  A: "in conduit in an insulated wall",
+  A: "in conduit or trunking in an insulated wall",
+  B: "in conduit or trunking on a wall",
   E: "in free air, or on a tray or ladder",
   D: "in the ground, direct or in a duct",
 };
 
 /** Flat twin-and-earth, 70 °C: amperes by method, in the order of `flatMethods`, and volt drop. */
 export const flatRatings: Readonly<Record<string, { amps: readonly number[]; drop: number }>> = {
-  "1": { amps: [13, 10.5, 13, 8, 16, 11.5], drop: 44 },
-  "1.5": { amps: [16, 13, 16, 10, 20, 14.5], drop: 29 },
-  "2.5": { amps: [21, 17, 21, 13.5, 27, 20], drop: 18 },
-  "4": { amps: [27, 22, 27, 17.5, 37, 26], drop: 11 },
-  "6": { amps: [34, 27, 35, 23.5, 47, 32], drop: 7.3 },
-  "10": { amps: [45, 36, 47, 32, 64, 44], drop: 4.4 },
-  "16": { amps: [57, 46, 63, 42.5, 85, 57], drop: 2.8 },
+  "1": { amps: [13, 10.5, 13, 8, 16, 11.5, 13, 17], drop: 44 },
+  "1.5": { amps: [16, 13, 16, 10, 20, 14.5, 16.5, 22], drop: 29 },
+  "2.5": { amps: [21, 17, 21, 13.5, 27, 20, 23, 30], drop: 18 },
+  "4": { amps: [27, 22, 27, 17.5, 37, 26, 30, 40], drop: 11 },
+  "6": { amps: [34, 27, 35, 23.5, 47, 32, 38, 51], drop: 7.3 },
+  "10": { amps: [45, 36, 47, 32, 64, 44, 52, 70], drop: 4.4 },
+  "16": { amps: [57, 46, 63, 42.5, 85, 57, 69, 94], drop: 2.8 },
 };
 
 /** Armoured copper, one-phase loaded pair: amperes by method C, E, D and volt drop, by the temperature the accessories stand. */

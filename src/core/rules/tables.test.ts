@@ -173,22 +173,22 @@ describe("cable factors (on-site practice, conduit and trunking capacities)", ()
 describe("ratings (BS 7671:2018+A2:2022 Appendix 4)", () => {
   it.each(
     rows(`
-    1.0  13 10.5 13 8    16 11.5 44  1.0 7.2  4.5
-    1.5  16 13   16 10   20 14.5 29  1.0 8.2  5.0
-    2.5  21 17   21 13.5 27 20   18  1.5 10.1 5.8
-    4    27 22   27 17.5 37 26   11  1.5 11.5 6.4
-    6    34 27   35 23.5 47 32   7.3 2.5 13.3 7.4
-    10   45 36   47 32   64 44   4.4 4.0 16.9 9.2
-    16   57 46   63 42.5 85 57   2.8 6.0 19.5 10.6`),
+    1.0 13 10.5 13 8 16 11.5 13 17 44  1.0 7.2  4.5
+    1.5 16 13 16 10 20 14.5 16.5 22 29  1.0 8.2  5.0
+    2.5 21 17 21 13.5 27 20 23 30 18  1.5 10.1 5.8
+    4 27 22 27 17.5 37 26 30 40 11  1.5 11.5 6.4
+    6 34 27 35 23.5 47 32 38 51 7.3 2.5 13.3 7.4
+    10 45 36 47 32 64 44 52 70 4.4 4.0 16.9 9.2
+    16 57 46 63 42.5 85 57 69 94 2.8 6.0 19.5 10.6`),
   )("flat %s mm²", (csa, ...cells) => {
     const n = cells.map(Number);
     const row = flatRatings[String(Number(csa))]!;
-    expect(flatMethods).toEqual(["100", "101", "102", "103", "C", "A"]);
-    expect([...row.amps, row.drop]).toEqual(n.slice(0, 7));
+    expect(flatMethods).toEqual(["100", "101", "102", "103", "C", "A", "B", "E"]);
+    expect([...row.amps, row.drop]).toEqual(n.slice(0, 9));
     const cable = cables.find((c) => c.id === `te-${csa}`)!;
-    expect([cable.csa, cable.cpc, cable.width, cable.thickness]).toEqual([Number(csa), ...n.slice(7)]);
-    expect(section(cable)).toBeCloseTo(n[8]! * n[9]!, 9);
-    expect(overall(cable)).toBe(n[8]);
+    expect([cable.csa, cable.cpc, cable.width, cable.thickness]).toEqual([Number(csa), ...n.slice(9)]);
+    expect(section(cable)).toBeCloseTo(n[10]! * n[11]!, 9);
+    expect(overall(cable)).toBe(n[10]);
   });
   it.each(
     rows(`

@@ -1,14 +1,29 @@
 import { count, mm } from "../base/figures";
 import type { Fact } from "../rules/fact";
+import { type SectionKind, sectionRows } from "../rules/sections";
 import { type Names, type Say, flag, leg, limit, list, measured, num, txt } from "./say";
 
 const families: Record<string, string> = { mi: "mineral-insulated" };
 
-/** A trunking found in the house, before what is wrong with its fill. */
-const inTrunking = (f: Fact, n: Names, message: string): string =>
-  f.subject.kind !== "trunking"
-    ? message
-    : `Trunking ${txt(f, "size").replace("x", " × ")} on ${n.wall(f.where?.wall ?? "")}, ${count(num(f, "there"), "cable")} there${flag(f, "coming") ? ` and ${num(f, "coming")} to come` : ""}: ${message}`;
+/** A section of containment of the job, before what is wrong with its fill. */
+const inTrunking = (f: Fact, n: Names, message: string): string => {
+  if (f.subject.kind !== "trunking" && f.subject.kind !== "section") return message;
+  const where = f.where?.wall === undefined ? "" : ` on ${n.wall(f.where.wall)}`;
+  const size = txt(f, "size").replace("x", " × ");
+  const coming = num(f, "coming");
+  if (f.subject.kind === "section") {
+    const { name } = sectionRows[txt(f, "kind") as SectionKind];
+    const inside = flag(f, "there")
+      ? `${count(num(f, "there"), "cable")} there and ${coming} to come`
+      : count(coming, "cable");
+    return `${txt(f, "label")}, ${name.toLowerCase()} ${size}${where}, ${inside}: ${message}`;
+  }
+  return `Trunking ${size}${where}, ${count(num(f, "there"), "cable")} there${coming ? ` and ${coming} to come` : ""}: ${message}`;
+};
+
+/** The size that was found to take them, where there is one. */
+const nextSize = (f: Fact, else_: string): string =>
+  f.of?.to === undefined ? else_ : `Take ${txt(f, "to").replace("x", " × ")}`;
 
 const near: Record<string, (f: Fact) => string> = {
   bedding: (f) => `bedding ${mm(num(f, "bedding"))} of at most ${mm(num(f, "beddingMost"))}`,
@@ -25,7 +40,7 @@ const fillSpace: Say = (f, n) => {
           n,
           `A cable of ${f.of?.diameter !== undefined ? `Ø ${mm(num(f, "diameter"))}` : `${mm(num(f, "width"))} × ${mm(num(f, "thickness"))}`} does not go in at all.`,
         ),
-        remedy: "Take the next size.",
+        remedy: nextSize(f, "Take the next size."),
       };
     case "largest":
       return {
@@ -37,7 +52,7 @@ const fillSpace: Say = (f, n) => {
     default:
       return {
         message: inTrunking(f, n, `${measured(f).toFixed(1)} % of the inside is taken; at most ${mm(limit(f))} %.`),
-        remedy: "Take the next size, or split the cables.",
+        remedy: nextSize(f, "Take the next size, or split the cables."),
       };
   }
 };
@@ -45,6 +60,10 @@ const fillSpace: Say = (f, n) => {
 /** Containment, fixings, glands and ends. */
 export const containmentWords = {
   "fill.space": fillSpace,
+  "fill.layer": (f, n) => ({
+    message: inTrunking(f, n, `they take ${mm(measured(f))} side by side; there is room for ${mm(limit(f))}.`),
+    remedy: nextSize(f, "Take the next size, or a second one beside it."),
+  }),
   "fill.spare": (f, n) => ({
     message: inTrunking(f, n, `${measured(f).toFixed(1)} % is taken: little room for the next circuit.`),
     remedy: "Take the next size if another circuit may come.",

@@ -37,13 +37,13 @@ function patchOf(job: Job, fixes: readonly Fix[]): Change[] | null {
   return out;
 }
 
-/** Letting go of a pin is tried first: the run is laid afresh, and what comes of it is told where it would be worse. */
+/** Letting go of a pin, or changing a section, is tried first: the job is laid afresh, and what comes of it is told where it would be worse. */
 async function tryFirst(fixes: readonly Fix[]): Promise<string | null> {
-  if (fixes.every((f) => f.collection !== "pins")) return null;
+  if (fixes.every((f) => f.collection !== "pins" && f.collection !== "sections")) return null;
   const { job, catalogue, siteBook } = useDesk.getState();
   const told = await askWorker((w) => w.tryFix(job, catalogue, siteBook, [...fixes]));
   return told.after > told.before
-    ? `Laid afresh there would be ${told.after} stops in place of ${told.before}: the run stays as it is pinned.`
+    ? `Laid afresh there would be ${told.after} stops in place of ${told.before}: it stays as it is.`
     : null;
 }
 

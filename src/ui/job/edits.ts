@@ -168,6 +168,9 @@ export function removeCircuit(id: string): string | null {
   const { job } = useDesk.getState();
   return edit([
     ...job.pins.filter((p) => p.circuit === id).map((p) => change("pins", p.id, null)),
+    ...job.sections
+      .filter((s) => s.out.includes(id))
+      .map((s) => change("sections", s.id, { ...s, out: s.out.filter((c) => c !== id) })),
     change("circuits", id, null),
   ]);
 }

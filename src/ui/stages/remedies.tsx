@@ -2,12 +2,21 @@
 import { count, figure } from "../../core/base/figures";
 import type { CircuitRemedies, CircuitRemedy } from "../../core/plan/circuit-remedies";
 import { fixed } from "../../core/plan/tried-fixes";
+import type { Job } from "../../core/job/model";
+import type { Fix } from "../../core/rules/fact";
 import { cableOf } from "../../core/rules/catalogue";
 import { askWorker } from "../job/ask";
 import { say } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { useAsked } from "../job/use-asked";
 import { Button } from "../kit/button";
+
+/** The changes that fixes stand for, on the job as it is now. */
+const changesOf = (job: Job, fixes: readonly Fix[]): ReturnType<typeof change>[] =>
+  fixes.flatMap((f) => {
+    const thing = (job[f.collection] as { id: string }[]).find((x) => x.id === f.id);
+    return thing ? [change(f.collection, f.id, fixed(thing, f) as never)] : [];
+  });
 
 /** Changes that were tried and would make a circuit hold as it is laid. */
 export function Remedies({ circuit }: { circuit: string }) {
@@ -22,13 +31,17 @@ export function Remedies({ circuit }: { circuit: string }) {
   if (r === "working") return <p>Laying the job with each change.</p>;
   if (r.holds) return <p>It holds as it is laid: nothing need be changed.</p>;
   const name = (x: CircuitRemedy): string =>
-    x.kind === "cable" ? (cableOf(String(x.to), catalogue)?.name ?? String(x.to)) : `a ${x.to} A device`;
+    x.kind === "cable"
+      ? (cableOf(String(x.to), catalogue)?.name ?? String(x.to))
+      : x.kind === "device"
+        ? `a ${x.to} A device`
+        : `a way of its own, out of ${job.sections.find((s) => s.id === x.to)?.label ?? "the section"}`;
   return (
     <div className="grid gap-1 border border-line p-2" data-remedies>
       <p>
         {r.found.length
           ? "Tried, and it holds with:"
-          : `${count(r.tried, "change")} of cable and device tried; none of them makes it hold. Split the circuit, or bring the board nearer.`}
+          : `${count(r.tried, "change")} tried; none of them makes it hold. Split the circuit, or bring the board nearer.`}
       </p>
       {r.found.map((x) => (
         <div key={`${x.kind} ${x.to}`} className="flex flex-wrap items-center justify-between gap-1">
@@ -41,7 +54,7 @@ export function Remedies({ circuit }: { circuit: string }) {
               </span>
             ) : null}
           </span>
-          <Button onClick={() => say(edit(x.fix.map((f) => change("circuits", f.id, fixed(c, f)))))}>Take it</Button>
+          <Button onClick={() => say(edit(changesOf(job, x.fix)))}>Take it</Button>
         </div>
       ))}
     </div>

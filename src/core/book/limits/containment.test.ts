@@ -5,7 +5,24 @@ import { termFill } from "../../trades/containment/term-fill";
 import { bendFacts } from "../../trades/fixings/bends";
 import { clipSpacing } from "../../trades/fixings/clips";
 import { checkFire } from "../../trades/fixings/fire";
-import { calc, checked, clips, house, judgeLimits, surface } from "./by-hand.fixture";
+import { layHouse } from "../../house/house";
+import { sectionFacts } from "../../trades/containment/section-facts";
+import { calc, checked, clips, house, judgeLimits, onW1, run, surface } from "./by-hand.fixture";
+
+/** Facts of a capping of 25 on a wall, with so many cables of 2.5 in it. */
+const inCapping = (count: number): Fact[] => {
+  const capping = {
+    id: "t1",
+    label: "T1",
+    kind: "capping",
+    size: "25",
+    path: [450, 2400].map((v) => ({ on: "wall", wall: "w1", u: 1000, v })),
+  };
+  const runs = Array.from({ length: count }, (_, n) =>
+    run([{ method: "capping", section: "t1", path: onW1([1000, 450], [1000, 2400]) }], { id: `r${n}` }),
+  );
+  return sectionFacts(layHouse(house({ sections: [capping] })), runs);
+};
 
 judgeLimits("containment", {
   "fill.space": {
@@ -16,6 +33,11 @@ judgeLimits("containment", {
       measured: 45.1,
       limit: 45,
     }),
+  },
+  // A 25 mm capping takes cables of 23 side by side: two of 2.5, 10.1 each, and not three.
+  "fill.layer": {
+    allowed: () => inCapping(2),
+    broken: () => ({ facts: inCapping(3), severity: "stop", measured: 30.3, limit: 23 }),
   },
   "fill.spare": {
     allowed: () => spaceFill({ width: 100, height: 10 }, [{ width: 37.9, thickness: 10, qty: 1 }]).facts,

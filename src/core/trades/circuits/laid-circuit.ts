@@ -3,6 +3,7 @@ import { asWired, behindFuse, tripOf } from "../../job/wired";
 import { pathLength } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
+import { sectionOfLeg, sectionsOf } from "../../house/sections";
 import type { Hole, Run } from "../../laid/laid";
 import { holesByRun } from "../../laid/run-measures";
 import { cableOf } from "../../rules/catalogue";
@@ -17,6 +18,7 @@ import {
   circuitFault,
   mostAt,
 } from "./check-circuit";
+import { cablesThere } from "../containment/section-fill";
 import { type Load, circuitLoad } from "./load";
 
 /** Insulation over a ceiling up to which the milder of its two methods holds, mm. */
@@ -29,6 +31,11 @@ const WARMS = 16;
  * are fixed against the board. Source: BS 7671:2018+A2:2022 Table 4A2, in our words.
  */
 export function methodOf(h: House, leg: PinnedLeg): Method {
+  const section = sectionOfLeg(h, leg);
+  if (section) {
+    const wall = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1]?.wall;
+    return section.row.rated === "B" && wall?.insulated ? "A" : section.row.rated;
+  }
   if (leg.surface.kind === "deck") {
     const over = h.decks[h.deckOfId.get(leg.surface.id) ?? -1]?.deck.insulationOver ?? 0;
     return over <= 0 ? "C" : over <= THICK ? "100" : "101";
@@ -150,6 +157,30 @@ function farthest(runs: readonly RatedRun[], board: string): Shape["main"] {
 /** Circuits that lie together on a leg, itself among them. */
 type Together = (l: PinnedLeg, own: readonly Hole[], circuit: string) => number;
 
+/** Conductors from which a cable found in a section counts as a loaded circuit, mm². */
+const LOADED = 2.5;
+
+/** By section: the loaded circuits that lie in it, and how many loaded cables were there before. */
+function circuitsInSections(
+  h: House,
+  runs: readonly RatedRun[],
+  warm: ReadonlySet<string>,
+): Map<string, { circuits: Set<string>; there: number }> {
+  const out = new Map<string, { circuits: Set<string>; there: number }>();
+  for (const s of sectionsOf(h)) {
+    const loaded = cablesThere(s, h.catalogue).filter((c) => c.csa >= LOADED);
+    out.set(s.section.id, { circuits: new Set(), there: loaded.length });
+  }
+  if (!out.size) return out;
+  for (const r of runs)
+    if (warm.has(r.circuit))
+      for (const l of r.legs) {
+        const s = sectionOfLeg(h, l);
+        if (s) out.get(s.section.id)!.circuits.add(r.circuit);
+      }
+  return out;
+}
+
 /**
  * Counts circuits in a leg's fullest hole in a joist; in a wall those that go through one stud after another with it, since in a single
  * plate they only meet.
@@ -157,7 +188,13 @@ type Together = (l: PinnedLeg, own: readonly Hole[], circuit: string) => number;
 function counting(h: House, runs: readonly RatedRun[]): { together: Together; warm: ReadonlySet<string> } {
   const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
   const warm = new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
+  const sections = circuitsInSections(h, runs, warm);
   const together: Together = (l, own, circuit) => {
+    const section = sectionOfLeg(h, l);
+    if (section) {
+      const { circuits, there } = sections.get(section.section.id)!;
+      return new Set([...circuits, circuit]).size + there;
+    }
     const others = (o: Hole): string[] =>
       [...new Set(o.runs.map((x) => circuitOf.get(x)!))].filter((x) => x !== circuit && warm.has(x));
     if (l.method === "through-joists")
@@ -191,7 +228,8 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
       const fuse = unit === undefined ? undefined : h.points[h.pointOfId.get(unit)!]!.point.fuse;
       return r.legs.map((l, i) => {
         // Armour is rated by its own methods; on walls and joists it is clipped.
-        const method = own.family === "armoured" ? "C" : methodOf(h, l);
+        const section = sectionOfLeg(h, l);
+        const method = own.family === "armoured" ? (section?.row.rated === "E" ? "E" : "C") : methodOf(h, l);
         return {
           run: r.id,
           leg: i,
@@ -199,6 +237,7 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
           method,
           ...(own === cable ? {} : { cable: own }),
           ...(fuse === undefined ? {} : { fuse }),
+          ...(section ? { arrangement: section.row.grouping } : {}),
           grouped: warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : 1,
           ambient: c.ambient,
           // The tables for insulated places hold it already.

@@ -1,0 +1,62 @@
+import { EPS } from "../base/tolerance";
+import { type WallFrame, distance, toSpace, wallFrame } from "../base/wall-frame";
+import type { Catalogue } from "../rules/catalogue";
+import { sectionRows, sectionSizes } from "../rules/sections";
+import type { Job } from "./model";
+import type { Refusal } from "./patch";
+
+/** How far apart the two places of a corner may lie on its two walls, mm. */
+const SAME_CORNER = 1;
+
+/** Sections have a size of their kind, run level or plumb, and turn from wall to wall where the walls meet. */
+export function checkSections(job: Job, catalogue: Catalogue): Refusal[] {
+  const out: Refusal[] = [];
+  const wallOf = new Map(job.walls.map((w) => [w.id, w]));
+  const roomOf = new Map(job.rooms.map((r) => [r.id, r]));
+  for (const s of job.sections) {
+    const sizes = sectionSizes(s.kind, catalogue).map((x) => x.id);
+    if (!sizes.includes(s.size))
+      out.push({
+        path: `sections.${s.id}.size`,
+        message: `${s.size} is no size of ${sectionRows[s.kind].name.toLowerCase()}; there are ${sizes.join(", ")}`,
+      });
+    const frameOf = (wall: string): WallFrame | null => {
+      const w = wallOf.get(wall);
+      const r = w && roomOf.get(w.room);
+      return w && r && w.index < r.outline.length ? wallFrame(r.outline, w.index, 0) : null;
+    };
+    s.path.forEach((q, i) => {
+      const p = s.path[i - 1];
+      if (!p) return;
+      const path = `sections.${s.id}.path.${i}`;
+      if (p.on !== q.on) return out.push({ path, message: "a section stays on walls, or on one deck" });
+      if (p.on === "deck" || q.on === "deck") {
+        if (p.on === "deck" && q.on === "deck" && p.deck !== q.deck)
+          out.push({ path, message: "a section on a deck stays on that deck" });
+        return;
+      }
+      if (p.wall === q.wall) {
+        if (Math.abs(p.u - q.u) > EPS && Math.abs(p.v - q.v) > EPS)
+          out.push({
+            path,
+            message: "a section runs level or plumb; its next place shares the distance from the left or the height",
+          });
+        return;
+      }
+      const [f, g] = [frameOf(p.wall), frameOf(q.wall)];
+      if (!f || !g) return;
+      if (distance(toSpace(f, p), toSpace(g, q)) > SAME_CORNER)
+        out.push({ path, message: "a section goes from one wall to the next only in the corner where they meet" });
+    });
+    const all = s.path.reduce((sum, q, i) => {
+      const p = s.path[i - 1];
+      return p?.on === "wall" && q.on === "wall" && p.wall === q.wall
+        ? sum + Math.hypot(q.u - p.u, q.v - p.v)
+        : p?.on === "deck" && q.on === "deck"
+          ? sum + Math.hypot(q.x - p.x, q.y - p.y)
+          : sum;
+    }, 0);
+    if (all < 10) out.push({ path: `sections.${s.id}.path`, message: "a section is at least 10 mm long" });
+  }
+  return out;
+}

@@ -1,0 +1,15 @@
+import type { House } from "../house/house";
+import type { LaidSection } from "../house/sections";
+import { roomsOfEscape } from "./escape";
+
+/** Most between metal clips inside plastic over a way out, mm. Typical: none is published. */
+const METAL_INSIDE = 900;
+
+/** Metal clips inside a plastic section on the way out of the house: none where that school does not count it, or metal holds it. */
+export function metalInside(h: House, s: LaidSection): number {
+  if (s.row.material === "metal" || s.row.hidden || h.job.settings.schools.hallCeiling !== "escape") return 0;
+  return s.stretches.reduce((sum, x) => {
+    const room = h.faces[x.face]?.room.kind;
+    return room && roomsOfEscape.has(room) ? sum + Math.max(1, Math.ceil(x.length / METAL_INSIDE)) : sum;
+  }, 0);
+}

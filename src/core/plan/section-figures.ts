@@ -1,0 +1,158 @@
+import { toFace } from "../base/wall-frame";
+import type { House } from "../house/house";
+import { type LaidSection, sectionOfLeg, sectionsOf } from "../house/sections";
+import type { Plan, Run } from "../laid/laid";
+import type { Cable } from "../rules/cables";
+import { RING_LEG } from "../rules/ratings";
+import type { Method } from "../rules/ratings";
+import { laidCircuits } from "../trades/circuits/laid-circuit";
+import { type InSection, runsInSections, sizeFor } from "../trades/containment/section-facts";
+import { type SectionFill, cablesThere, roomFor, sectionFill } from "../trades/containment/section-fill";
+import {
+  type SectionCorner,
+  type SectionPiece,
+  sectionCorners,
+  sectionPieces,
+} from "../trades/containment/section-pieces";
+import { type SectionFixings, sectionFixings } from "../trades/containment/section-supports";
+import { type CutPlan, cutStock } from "./cut-stock";
+import { metalInside } from "./metal-inside";
+
+/** What a section does to a circuit in it. Amperes. */
+export interface CircuitInSection {
+  circuit: string;
+  cable: Cable;
+  method: Method;
+  /** Circuits that lie together in it, this one included. */
+  together: number;
+  carries: number;
+  /** What it must carry: a leg of a ring 20 A, else its device. */
+  needs: number;
+}
+
+/** Everything there is to say of a section. Lengths mm. */
+export interface SectionFigures {
+  laid: LaidSection;
+  /** Runs in it, and cables that were there before. */
+  inside: InSection[];
+  there: Cable[];
+  fill: SectionFill;
+  /** How many more of the cable that is most in it go in; null with nothing in it to go by. */
+  more: { cable: Cable; count: number } | null;
+  /** The smallest size of its kind that takes what is in it; null where none does. */
+  takes: string | null;
+  circuits: CircuitInSection[];
+  corners: SectionCorner[];
+  pieces: SectionPiece[];
+  /** Lengths of stock its pieces are cut from; null where there is nothing to cut. */
+  cutting: CutPlan | null;
+  fixings: SectionFixings[];
+  /** Metal clips inside plastic over a way out, so that the cables do not fall when it softens. */
+  metalInside: number;
+}
+
+/** Width of a saw cut, mm. */
+const KERF = 2;
+
+/** The figures of every section of a house with a plan laid in it, found ones too. */
+export function sectionFigures(h: House, plan: Pick<Plan, "runs" | "holes">): SectionFigures[] {
+  const all = sectionsOf(h);
+  if (!all.length) return [];
+  const inside = runsInSections(h, plan.runs);
+  const rated = laidCircuits(h, plan.runs, plan.holes);
+  const runOf = new Map(plan.runs.map((r) => [r.id, r]));
+  return all.map((laid): SectionFigures => {
+    const coming = inside.get(laid.section.id)!;
+    const there = cablesThere(laid, h.catalogue);
+    const cables = [...there, ...coming.map((x) => x.cable)];
+    const usual = mostOf(cables);
+    const pieces = sectionPieces(h, laid);
+    return {
+      laid,
+      inside: coming,
+      there,
+      fill: sectionFill(laid, cables),
+      more: usual && { cable: usual, count: roomFor(laid, cables, usual) },
+      takes: cables.length ? sizeFor(h, laid, cables) : laid.section.size,
+      circuits: ratedIn(h, laid, rated, runOf),
+      corners: sectionCorners(h, laid),
+      pieces,
+      cutting: pieces.length ? cutFrom(pieces, laid.row.stock) : null,
+      fixings: sectionFixings(laid),
+      metalInside: metalInside(h, laid),
+    };
+  });
+}
+
+/** The cable of which there are most; of as many of two, the thicker. */
+function mostOf(cables: readonly Cable[]): Cable | null {
+  const counts = new Map<string, { cable: Cable; n: number }>();
+  for (const cable of cables) {
+    const c = counts.get(cable.id);
+    if (c) c.n++;
+    else counts.set(cable.id, { cable, n: 1 });
+  }
+  return [...counts.values()].sort((a, b) => b.n - a.n || b.cable.csa - a.cable.csa)[0]?.cable ?? null;
+}
+
+/** What each circuit carries in a section, by the leg of it that carries least there. */
+function ratedIn(
+  h: House,
+  s: LaidSection,
+  rated: ReturnType<typeof laidCircuits>,
+  runOf: ReadonlyMap<string, Run>,
+): CircuitInSection[] {
+  return rated.flatMap(({ circuit, input, legs }): CircuitInSection[] => {
+    const inside = legs.filter((l) => {
+      const leg = runOf.get(l.run)?.legs[l.leg];
+      return leg && sectionOfLeg(h, leg)?.section.id === s.section.id;
+    });
+    if (!inside.length) return [];
+    const worst = inside.reduce((a, b) => (b.carries < a.carries ? b : a));
+    const ring = input.kind === "ring" && (circuit.device.rating === 30 || circuit.device.rating === 32);
+    return [
+      {
+        circuit: circuit.id,
+        cable: worst.cable ?? input.cable,
+        method: worst.method,
+        together: worst.grouped,
+        carries: worst.carries,
+        needs: worst.fuse ?? (ring ? RING_LEG : circuit.device.rating),
+      },
+    ];
+  });
+}
+
+/** Pieces out of lengths of stock, a saw cut between them. */
+function cutFrom(pieces: readonly SectionPiece[], stock: number): CutPlan {
+  const cut = pieces.map((p) => ({ id: String(p.number), length: p.length + KERF }));
+  return cutStock(
+    cut,
+    cut.map((p) => ({ id: `length ${p.id}`, length: stock + KERF })),
+  );
+}
+
+/** A fixing as it is marked: on a wall from its left end and above its floor. */
+export interface FixingMark {
+  wall: string;
+  u: number;
+  v: number;
+}
+
+/** Where the fixings of a section are marked on its walls, each from the left end of its own wall and from the floor, mm. */
+export function fixingMarks(h: House, s: LaidSection, fixings: readonly SectionFixings[]): FixingMark[] {
+  return fixings.flatMap((f) => {
+    const x = s.stretches[f.stretch]!;
+    const face = h.faces[x.face];
+    if (!face) return [];
+    return f.marks.map((m): FixingMark => {
+      const t = m / x.length;
+      const { u, v } = toFace(face.frame, [
+        x.from[0] + t * (x.to[0] - x.from[0]),
+        x.from[1] + t * (x.to[1] - x.from[1]),
+        x.from[2] + t * (x.to[2] - x.from[2]),
+      ]);
+      return { wall: face.wall.id, u, v };
+    });
+  });
+}
