@@ -6,6 +6,7 @@ import { planScene } from "./plan-scene";
 import { UNKNOWN_STYLE, planRuns, runLine, runStyles, storeyBand } from "./run-lines";
 import { type Scene, type Shape, pen, shifted } from "./scene";
 import { unroll } from "./unrolled-runs";
+import { sectionShapes } from "./section-drawings";
 import { wallScene } from "./wall-scene";
 
 /** Radius of a point on a plan, mm. */
@@ -68,7 +69,9 @@ export function roomSheet(h: House, roomId: string, plan: Plan | null): Scene {
     label: `${job.name}, ${room?.name ?? roomId}, unrolled`,
     template: false,
     shapes: [
-      ...walls.flatMap((w) => shifted([...wallScene(h, w.face), ...pointShapes(h, w.face.points)], w.x, 0)),
+      ...walls.flatMap((w) =>
+        shifted([...wallScene(h, w.face), ...sectionShapes(h, w.face), ...pointShapes(h, w.face.points)], w.x, 0),
+      ),
       ...legs.map((l) =>
         runLine(l.run, styles.get(l.run.circuit) ?? UNKNOWN_STYLE, [
           [l.a.x, l.a.y],

@@ -58,6 +58,7 @@ export type Layer =
   | "OBSTACLES"
   | "OLD-CUTS"
   | "CHALK"
+  | "CONTAINMENT"
   | "BORES"
   | "POINTS"
   | "LABELS"

@@ -21,7 +21,7 @@ const buildWords: Record<Wall["build"], string> = {
 
 /** What of the house is drawn on a wall. */
 export type WallHouse = Pick<House, "decks" | "catalogue"> & {
-  job: Pick<Job, "fixtures" | "forbidden" | "foundTrunkings">;
+  job: Pick<Job, "fixtures" | "forbidden">;
 };
 
 const behind: Record<Wall["backing"], string> = { room: "", outside: ", outside behind", party: ", party wall" };
@@ -144,22 +144,6 @@ function studShapes(f: Face): Shape[] {
   return p.shapes;
 }
 
-/** Trunkings found on the wall, to the width of their size. */
-function foundShapes(h: WallHouse, f: Face): Shape[] {
-  const p = pen({ layer: "FOUND" });
-  for (const t of h.job.foundTrunkings) {
-    if (t.wall !== f.wall.id) continue;
-    const half = (h.catalogue.trunkings.find((x) => x.id === t.size)?.width ?? 25) / 2;
-    const plumb = Math.abs(t.from.u - t.to.u) < 1;
-    const [du, dv] = plumb ? [half, 0] : [0, half];
-    const u0 = Math.min(t.from.u, t.to.u) - du;
-    const v1 = Math.max(t.from.v, t.to.v) + dv;
-    const [w, tall] = [Math.abs(t.to.u - t.from.u) + 2 * du, Math.abs(t.to.v - t.from.v) + 2 * dv];
-    p.rect(u0, -v1, w, tall, "paper", "ink", { id: t.id, cover: 0.8 });
-  }
-  return p.shapes;
-}
-
 /** The deck over (or under) a wall as a strip along it, with its joists where they meet it. */
 function deckStrip(h: WallHouse, f: Face, decks: readonly number[], over: boolean): Shape[] {
   const { length, height } = f.shape;
@@ -232,7 +216,6 @@ export function wallScene(h: WallHouse, f: Face, zones = true): Shape[] {
     ...fixtureShapes(h, f),
     ...openingShapes(f),
     ...keptFreeShapes(h, f),
-    ...foundShapes(h, f),
     ...deckStrip(h, f, over, true),
     ...deckStrip(h, f, under, false),
     ...nameShapes(f),

@@ -94,7 +94,7 @@ function Opened({ actions }: { actions: JobActions }) {
   const snap = useDesk((s) => s.snap);
   const instruments = useDesk((s) => s.instruments);
   const find = useDesk((s) => s.find);
-  const drawing = ["survey", "points", "circuits", "routes", "timber"].includes(stage);
+  const drawing = ["survey", "points", "circuits", "routes", "timber", "containment"].includes(stage);
   return (
     <div className="desk flex h-dvh flex-col">
       <TopBar />

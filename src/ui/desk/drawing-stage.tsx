@@ -8,7 +8,8 @@ import { useDesk } from "../job/store";
 import { cancelPlanning } from "../job/use-planner";
 import { Button } from "../kit/button";
 import { commands } from "./commands";
-import { BoringSheet } from "./later";
+import { DrawSection } from "../stages/containment/draw-section";
+import { BoringSheet, ContainmentSheet, SectionBench } from "./later";
 
 /** Three dimensions are fetched only when they are looked at. */
 const SolidView = dynamic(() => import("../drawing/solid-view").then((m) => m.SolidView), {
@@ -27,6 +28,7 @@ export function DrawingStage() {
   const levels = useDesk((s) => s.job.storeys);
   const storeys = [...levels].sort((a, b) => a.level - b.level);
   const instruments = useDesk((s) => s.instruments);
+  const section = useDesk((s) => (s.selection?.kind === "section" ? s.selection.id : null));
   const planning = useDesk((s) => s.planning);
   const command = (name: string): void => commands.find((c) => c.name === name)?.run();
   return (
@@ -39,7 +41,7 @@ export function DrawingStage() {
               ["plan", "Plan"],
               ["deck", "Deck"],
               ["solid", "Solid"],
-              ...(stage === "timber" ? ([["schedule", "Schedule"]] as const) : []),
+              ...(stage === "timber" || stage === "containment" ? ([["schedule", "Schedule"]] as const) : []),
             ] as const
           ).map(([v, name]) => (
             <button
@@ -97,15 +99,21 @@ export function DrawingStage() {
           aria-label="Simulated instruments"
           title="Simulated instruments"
         />
-        <Button hint="L" onClick={() => command("Lay all runs")}>
-          Lay all
-        </Button>
+        {stage === "containment" ? (
+          view === "unrolled" ? (
+            <DrawSection />
+          ) : null
+        ) : (
+          <Button hint="L" onClick={() => command("Lay all runs")}>
+            Lay all
+          </Button>
+        )}
         {view === "unrolled" ? (
           <Button hint="Z" aria-pressed={zones} onClick={() => command("Show or hide zones")}>
             Zones
           </Button>
         ) : null}
-        {view === "unrolled" || view === "plan" ? (
+        {stage !== "containment" && (view === "unrolled" || view === "plan") ? (
           <Button hint="P" onClick={() => command("Add a point")}>
             Add point
           </Button>
@@ -116,13 +124,17 @@ export function DrawingStage() {
       ) : view === "solid" ? (
         <SolidView />
       ) : view === "schedule" ? (
-        <BoringSheet />
+        stage === "containment" ? (
+          <ContainmentSheet />
+        ) : (
+          <BoringSheet />
+        )
       ) : view === "unrolled" && room ? (
         <UnrolledRoom roomId={room} />
       ) : (
         <PlanDrawing deck={view === "deck"} />
       )}
-      {view === "schedule" ? null : <Tape />}
+      {view === "schedule" ? null : stage === "containment" && section ? <SectionBench id={section} /> : <Tape />}
     </>
   );
 }

@@ -20,6 +20,7 @@ function concerns({ subject, where }: Fact, s: Selection, points: ReadonlySet<st
       return where?.run === s.id || (subject.kind === "run" && subject.id === s.id);
     case "deck":
       return where?.deck === s.id;
+    case "section":
     case "point":
     case "circuit":
       return subject.kind === s.kind && subject.id === s.id;

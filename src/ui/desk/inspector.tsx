@@ -11,6 +11,8 @@ import {
   PointsPanel,
   RoutesPanel,
   RunDetails,
+  SectionForm,
+  SectionsPanel,
   SettingsPanel,
   SurveyPanel,
   WallForm,
@@ -37,6 +39,7 @@ export function Inspector() {
       {stage === "survey" ? <SurveyPanel /> : null}
       {stage === "points" ? <PointsPanel /> : null}
       {stage === "circuits" ? <CircuitsPanel /> : null}
+      {stage === "containment" ? <SectionsPanel /> : null}
       {stage === "materials" ? <DrumsPanel /> : null}
       <FindingsList picked={false} />
       {stage === "routes" ? <RoutesPanel /> : null}
@@ -63,6 +66,10 @@ function Picked() {
   if (selection?.kind === "wall") {
     const face = house.faces[house.faceOfWall.get(selection.id) ?? -1];
     return face ? <WallForm key={face.wall.id} face={face} /> : null;
+  }
+  if (selection?.kind === "section") {
+    const section = job.sections.find((s) => s.id === selection.id);
+    return section ? <SectionForm key={section.id} section={section} /> : null;
   }
   if (selection?.kind === "joist")
     return <JoistCard deck={selection.deck} joist={selection.joist} span={selection.span} />;

@@ -11,7 +11,11 @@ const parts = {
   run: () => import("../stages/run-details"),
   survey: () => import("../stages/survey/survey-panel"),
   drums: () => import("../stages/drums-panel"),
+  section: () => import("../stages/containment/section-form"),
+  sections: () => import("../stages/containment/sections-panel"),
+  sectionBench: () => import("../stages/containment/section-bench"),
   wall: () => import("../stages/survey/wall/wall-form"),
+  containment: () => import("../stages/sheets/containment"),
   boring: () => import("../stages/boring-sheet"),
   instruments: () => import("../instruments/drawer"),
   find: () => import("./find-box"),
@@ -29,6 +33,10 @@ export const RunDetails = dynamic(() => parts.run().then((m) => m.RunDetails));
 export const SurveyPanel = dynamic(() => parts.survey().then((m) => m.SurveyPanel));
 export const DrumsPanel = dynamic(() => parts.drums().then((m) => m.DrumsPanel));
 export const WallForm = dynamic(() => parts.wall().then((m) => m.WallForm));
+export const SectionForm = dynamic(() => parts.section().then((m) => m.SectionForm));
+export const SectionsPanel = dynamic(() => parts.sections().then((m) => m.SectionsPanel));
+export const SectionBench = dynamic(() => parts.sectionBench().then((m) => m.SectionBench));
+export const ContainmentSheet = dynamic(() => parts.containment().then((m) => m.ContainmentSheet));
 export const BoringSheet = dynamic(() => parts.boring().then((m) => m.BoringSheet));
 export const InstrumentDrawer = dynamic(() => parts.instruments().then((m) => m.InstrumentDrawer));
 export const FindBox = dynamic(() => parts.find().then((m) => m.FindBox));

@@ -3,9 +3,6 @@ import dynamic from "next/dynamic";
 import { useDesk } from "../job/store";
 
 const waiting = (): React.ReactNode => <p className="flex-1 border border-line p-4 text-soft">Opening the sheet.</p>;
-const ContainmentSheet = dynamic(() => import("../stages/sheets/containment").then((m) => m.ContainmentSheet), {
-  loading: waiting,
-});
 const FixingsSheet = dynamic(() => import("../stages/sheets/fixings").then((m) => m.FixingsSheet), {
   loading: waiting,
 });
@@ -22,8 +19,6 @@ const SiteBookSheet = dynamic(() => import("../stages/sheets/site-book").then((m
 export function SheetStage() {
   const stage = useDesk((s) => s.stage);
   switch (stage) {
-    case "containment":
-      return <ContainmentSheet />;
     case "fixings":
       return <FixingsSheet />;
     case "ends":

@@ -9,6 +9,7 @@ export function DrawingFrame({
   fit,
   zoom,
   label,
+  over,
   children,
 }: {
   frame: RefObject<HTMLDivElement | null>;
@@ -16,6 +17,8 @@ export function DrawingFrame({
   fit: () => void;
   zoom: (by: number) => void;
   label: string;
+  /** What lies over the drawing: the bar of the tool in hand. */
+  over?: ReactNode;
   children: ReactNode;
 }) {
   const tool =
@@ -32,6 +35,7 @@ export function DrawingFrame({
       >
         {children}
       </svg>
+      {over}
       <div className="no-print absolute right-2 bottom-2 flex">
         <button type="button" className={tool} aria-label="Zoom out" title="Zoom out (−)" onClick={() => zoom(1 / 1.3)}>
           <Minus size={16} />

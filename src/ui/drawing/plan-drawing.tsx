@@ -82,7 +82,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   };
 
   const pressTool = (e: RPointer): void => {
-    if (e.button !== 0 || !tool) return;
+    if (e.button !== 0 || !tool || tool.kind === "section") return;
     e.stopPropagation();
     const p = toPlan(e);
     useDesk.setState({

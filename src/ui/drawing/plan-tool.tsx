@@ -11,7 +11,7 @@ import { RectangleRoom } from "../stages/survey/rectangle-room";
 /** Shapes of the tool in hand, under the pointer. */
 export function ToolShapes({ px, hover }: { px: (n: number) => number; hover: XY | null }) {
   const tool = useDesk((s) => s.tool);
-  if (!tool) return null;
+  if (!tool || tool.kind === "section") return null;
   const points = tool.kind === "outline" ? tool.corners : [tool.a, tool.b].filter((p): p is XY => p !== null);
   const next = hover && (tool.kind === "outline" ? nextCorner(points, hover, false) : points.length < 2 ? hover : null);
   const all = next ? [...points, next] : points;

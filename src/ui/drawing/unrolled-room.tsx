@@ -13,6 +13,8 @@ import { Hatches } from "./hatches";
 import { PointTag } from "./point-tag";
 import { LegOutline, RunLine } from "./run-line";
 import { Shapes } from "./shape-view";
+import { SectionBar, SectionDraft } from "./section-tool";
+import { SectionWalls } from "./section-walls";
 import { dragLegOnWall } from "./tools/move-leg";
 import { dragWallPoint } from "./tools/move-point";
 import { useViewport } from "./viewport";
@@ -30,6 +32,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const zones = useDesk((s) => s.zones);
   const selection = useDesk((s) => s.selection);
   const sweep = useDesk((s) => s.sweep);
+  const tool = useDesk((s) => s.tool);
   const frame = useRef<HTMLDivElement>(null);
   // Walls and points as they are; runs from the newest plan, on the house it was worked out for.
   const drawn = useMemo(() => unroll(house, roomId, null), [house, roomId]);
@@ -104,6 +107,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       fit={fit}
       zoom={zoom}
       label={`Unrolled walls of ${drawn.walls[0]?.face.room.name ?? "the room"}`}
+      over={tool?.kind === "section" ? <SectionBar tool={tool} walls={drawn.walls} /> : null}
     >
       <Hatches prefix={HATCHES} unit={px(1)} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
@@ -126,6 +130,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             sweep={sweep?.wall === w.face.wall.id ? sweep : null}
           />
         ))}
+        <SectionWalls walls={drawn.walls} house={house} px={px} hatches={HATCHES} toDrawing={toDrawing} />
         {guide !== null ? (
           <line
             x1={0}
@@ -187,6 +192,9 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             onDown={dragPoint}
           />
         ))}
+        {tool?.kind === "section" ? (
+          <SectionDraft tool={tool} walls={drawn.walls} px={px} scale={view.scale} toDrawing={toDrawing} />
+        ) : null}
       </g>
     </DrawingFrame>
   );

@@ -34,11 +34,11 @@ export const WallFace = memo(function WallFace({
   const { wall } = face;
   const { length } = face.shape;
   const { decks, catalogue } = house;
-  const { fixtures, forbidden, foundTrunkings, photos } = house.job;
+  const { fixtures, forbidden, photos } = house.job;
   // Painted afresh only when something on this wall is another: a point dragged elsewhere leaves it as it is.
   const shapes = useMemo(
-    () => wallScene({ decks, catalogue, job: { fixtures, forbidden, foundTrunkings } }, face, zones),
-    [face, zones, decks, catalogue, fixtures, forbidden, foundTrunkings],
+    () => wallScene({ decks, catalogue, job: { fixtures, forbidden } }, face, zones),
+    [face, zones, decks, catalogue, fixtures, forbidden],
   );
   const bath = useMemo(() => (zones ? bathZoneShapes(house, face) : []), [zones, house, face]);
   const outline = faceOutline(face)

@@ -13,6 +13,7 @@ import type { Plan } from "../../core/laid/laid";
 import type { SiteEntry } from "../../core/job/site-entry";
 import type { KeptAnswer } from "../bench/actions";
 import type { ScaleTool } from "../drawing/tools/known-length";
+import type { SectionTool } from "../drawing/tools/draw-section";
 import type { OutlineTool } from "../drawing/tools/outline";
 import type { StageId, View } from "./stages";
 
@@ -25,10 +26,11 @@ export type Selection =
   | { kind: "joist"; deck: string; joist: number; span: number }
   | { kind: "circuit"; id: string }
   | { kind: "deck"; id: string }
+  | { kind: "section"; id: string }
   | null;
 
 /** What pressing the plan does, when it does more than pick. */
-export type PlanTool = OutlineTool | ScaleTool | null;
+export type PlanTool = OutlineTool | ScaleTool | SectionTool | null;
 
 export type { View } from "./stages";
 

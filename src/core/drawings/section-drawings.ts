@@ -1,0 +1,280 @@
+import { mm } from "../base/figures";
+import { toFace } from "../base/wall-frame";
+import type { Face, House } from "../house/house";
+import { type LaidSection, sectionsOnFace } from "../house/sections";
+import type { SectionFigures } from "../plan/section-figures";
+import { sectionFixings } from "../trades/containment/section-supports";
+import type { Fold, SectionPiece } from "../trades/containment/section-pieces";
+import { layerWidth, fillingOf } from "../trades/containment/section-fill";
+import { type Packed, pack } from "../trades/containment/pack";
+import type { Cable } from "../rules/cables";
+import { type Fill, type Scene, type Shape, pen } from "./scene";
+
+/** What a section is called: its label, kind and size. */
+export const sectionName = (s: LaidSection): string =>
+  `${s.section.label} ${s.row.name.toLowerCase()}${s.row.holds === "alone" ? "" : ` ${s.section.size.replace("x", " × ")}`}`;
+
+/** Sections on a wall to the width of their size, with their fixings; named once, on the longest stretch. x along it, y down, floor at 0. */
+export function sectionShapes(h: House, f: Face): Shape[] {
+  const p = pen({ layer: "CONTAINMENT" });
+  for (const s of sectionsOnFace(h, f.n)) {
+    const { id, state } = s.section;
+    const half = s.size.width / 2;
+    const mine = s.stretches.filter((x) => x.face === f.n);
+    for (const x of mine) {
+      const [u0, u1] = [Math.min(x.a.u, x.b.u), Math.max(x.a.u, x.b.u)];
+      const [v0, v1] = [Math.min(x.a.v, x.b.v), Math.max(x.a.v, x.b.v)];
+      // In the plane of the wall the corner is filled; at its very ends it stops where it is drawn to.
+      const [l, r, t, b] = x.plumb
+        ? [u0 - half, u1 + half, v1, v0]
+        : [
+            u0 - (joined(mine, x.a.u === u0 ? x.a : x.b) ? half : 0),
+            u1 + (joined(mine, x.a.u === u1 ? x.a : x.b) ? half : 0),
+            v1 + half,
+            v0 - half,
+          ];
+      p.rect(l, -t, r - l, t - b, s.row.hidden ? "soft" : "paper", "ink", {
+        id,
+        cover: s.row.hidden ? 0.18 : 0.85,
+        width: s.row.hidden ? 1 : 1.4,
+        ...(s.row.hidden ? { dash: [5, 3] } : {}),
+      });
+    }
+    for (const fix of sectionFixings(s)) {
+      const x = s.stretches[fix.stretch]!;
+      if (x.face !== f.n) continue;
+      for (const m of fix.marks) {
+        const t = m / x.length;
+        const at = toFace(f.frame, [
+          x.from[0] + t * (x.to[0] - x.from[0]),
+          x.from[1] + t * (x.to[1] - x.from[1]),
+          x.from[2] + t * (x.to[2] - x.from[2]),
+        ]);
+        p.circle(at.u, -at.v, Math.min(6, half * 0.5), "paper", "ink", { least: 2, width: 1, id });
+      }
+    }
+    const longest = mine.reduce((a, x) => (x.length > a.length ? x : a));
+    const mid = { u: (longest.a.u + longest.b.u) / 2, v: (longest.a.v + longest.b.v) / 2 };
+    const words = `${sectionName(s)}${state === "found" ? ", found" : ""}`;
+    if (longest.plumb) p.text(mid.u + half, -mid.v, words, { anchor: "start", shift: 6, drop: 0.3, size: 11 });
+    else p.text(mid.u, -mid.v - half, words, { drop: -0.45, size: 11, room: { width: longest.length } });
+  }
+  return p.shapes;
+}
+
+/** True where another stretch of the section goes on from a place. */
+const joined = (
+  all: readonly { a: { u: number; v: number }; b: { u: number; v: number } }[],
+  at: { u: number; v: number },
+): boolean =>
+  all.filter((x) => [x.a, x.b].some((q) => Math.abs(q.u - at.u) < 0.05 && Math.abs(q.v - at.v) < 0.05)).length > 1;
+
+const fills: readonly Fill[] = ["cable", "cable2", "cable3"];
+/** Cables that are drawn dashed, to show what more goes in: a few are enough. */
+const SHOWN = 6;
+
+/** A section cut across to scale, with its cables where they would lie, those there before among them, and dashed what more goes in. */
+export function drawSectionCut(f: SectionFigures, labelOf: (circuit: string) => string): Scene {
+  const p = pen();
+  const { size, row } = f.laid;
+  const { inside } = size;
+  const ordered = [
+    ...f.there.map((cable) => ({ cable, text: "old" })),
+    ...f.inside.map((x) => ({ cable: x.cable, text: labelOf(x.circuit) })),
+  ];
+  const fillOf = new Map<string, Fill>();
+  for (const { text } of ordered)
+    if (!fillOf.has(text)) fillOf.set(text, text === "old" ? "soft" : fills[fillOf.size % fills.length]!);
+  const spare = f.more ? Array.from({ length: Math.min(SHOWN, f.more.count) }, () => f.more!.cable) : [];
+  if ("diameter" in inside) {
+    const R = size.width / 2;
+    p.circle(R, R, R, "metal", "ink", { heavy: true });
+    p.circle(R, R, inside.diameter / 2, "paper", "ink");
+    const off = R - inside.diameter / 2;
+    lying(
+      p,
+      pack(
+        inside,
+        ordered.map((x) => fillingOf(x.cable)),
+      ).placed,
+      off,
+      off + inside.diameter,
+      ordered,
+      fillOf,
+    );
+    p.dim([0, 2 * R], [2 * R, 2 * R], `Ø ${mm(size.width)}`, 1.4);
+  } else {
+    const [w, h] = [size.width, size.depth];
+    const [left, top] = [(w - inside.width) / 2, (h - inside.height) / 2];
+    p.rect(0, 0, w, h, row.holds === "layer" ? "paper" : "metal", "ink", { heavy: true });
+    p.rect(left, top, inside.width, inside.height, "paper", "ink", { width: 0.8 });
+    if (row.holds === "layer") inLayer(p, ordered, spare, left, top + inside.height, fillOf);
+    else {
+      const all = [...ordered.map((x) => x.cable), ...spare];
+      const { placed } = pack(
+        inside,
+        all.map((c) => fillingOf(c)),
+      );
+      lying(p, placed, left, top + inside.height, ordered, fillOf);
+    }
+    p.dim([0, h], [w, h], mm(w), 1.4);
+    p.dim([w, 0], [w, h], mm(h), 1.4);
+  }
+  return {
+    label: `${sectionName(f.laid)} cut across, with ${ordered.length} cables in it`,
+    shapes: p.shapes,
+    template: true,
+  };
+}
+
+type Pen = ReturnType<typeof pen>;
+type Named = { cable: Cable; text: string };
+
+/** Packed cables: those that are there filled and named, the others dashed. `left` and `floor` of the inside, mm. */
+function lying(
+  p: Pen,
+  placed: readonly Packed[],
+  left: number,
+  floor: number,
+  ordered: readonly Named[],
+  fillOf: ReadonlyMap<string, Fill>,
+): void {
+  for (const c of placed) {
+    const named = ordered[c.size];
+    const fill = named ? fillOf.get(named.text)! : "none";
+    const more = named ? {} : { dash: [3, 3] as const };
+    const [x, y] = [left + c.x, floor - c.y];
+    if (c.shape === "round") p.circle(x, y, c.r, fill === "none" ? undefined : fill, named ? "ink" : "soft", more);
+    else p.rect(x - c.w / 2, y - c.h / 2, c.w, c.h, fill === "none" ? undefined : fill, named ? "ink" : "soft", more);
+    if (named) p.text(x, y, named.text, { size: 9, drop: 0.35, room: { width: c.shape === "round" ? c.r * 2 : c.w } });
+  }
+}
+
+/** Cables side by side on the bottom of a layer. */
+function inLayer(
+  p: Pen,
+  ordered: readonly Named[],
+  spare: readonly Cable[],
+  left: number,
+  floor: number,
+  fillOf: ReadonlyMap<string, Fill>,
+): void {
+  let x = left;
+  const put = (c: Cable, named: Named | null): void => {
+    const [w, t] = [layerWidth(c), Math.min(c.width, c.thickness)];
+    const fill = named ? fillOf.get(named.text) : undefined;
+    if (c.width === c.thickness)
+      p.circle(x + w / 2, floor - w / 2, w / 2, fill, named ? "ink" : "soft", named ? {} : { dash: [3, 3] });
+    else p.rect(x, floor - t, w, t, fill, named ? "ink" : "soft", named ? {} : { dash: [3, 3] });
+    if (named) p.text(x + w / 2, floor - t / 2, named.text, { size: 9, drop: 0.35, room: { width: w } });
+    x += w;
+  };
+  for (const o of ordered) put(o.cable, o);
+  for (const c of spare) put(c, null);
+}
+
+/** What is cut and what is only folded at a corner, in words. */
+export const foldWords: Record<Fold["turn"], string> = {
+  left: "fold left: the left side is notched out with the back, the right side is the hinge",
+  right: "fold right: the right side is notched out with the back, the left side is the hinge",
+  inside: "fold in: both sides are notched, the back is the hinge",
+  outside: "fold out: both sides are slit, the back is the hinge",
+};
+
+/**
+ * A piece opened flat: left side, back, right side, with what is cut out hatched, slits and fold lines. Along it from its start. `from`
+ * and `to` show only a part of it.
+ */
+export function drawPiece(piece: SectionPiece, size: LaidSection["size"], from = 0, to = piece.length): Scene {
+  const p = pen();
+  const [d, w] = [size.depth, size.width];
+  const whole = from <= 0 && to >= piece.length;
+  const [a, b] = [Math.max(0, from), Math.min(piece.length, to)];
+  p.rect(a - from, 0, b - a, d, "metal");
+  p.rect(a - from, d, b - a, w, "metal");
+  p.rect(a - from, d + w, b - a, d, "metal");
+  for (const f of piece.folds) {
+    if (f.at + f.half < from || f.at - f.half > to) continue;
+    const x = f.at - from;
+    const line = (y0: number, y1: number): void =>
+      p.line(
+        [
+          [x, y0],
+          [x, y1],
+        ],
+        "fold",
+        { dash: true, heavy: true },
+      );
+    if (f.turn === "inside") {
+      notch(p, x, f.half, d, 0);
+      notch(p, x, f.half, d + w, 2 * d + w);
+      line(d, d + w);
+    } else if (f.turn === "outside") {
+      p.line(
+        [
+          [x, 0],
+          [x, d],
+        ],
+        "cut",
+        { heavy: true },
+      );
+      p.line(
+        [
+          [x, d + w],
+          [x, 2 * d + w],
+        ],
+        "cut",
+        { heavy: true },
+      );
+      line(d, d + w);
+    } else {
+      // The side towards which it turns comes out with a triangle of the back; the other side is the hinge.
+      const left = f.turn === "left";
+      const [edge, hinge, out] = left ? [d, d + w, 0] : [d + w, d, 2 * d + w];
+      notch(p, x, f.half, hinge, edge);
+      p.area(
+        [
+          [x - f.half, edge],
+          [x + f.half, edge],
+          [x + f.half, out],
+          [x - f.half, out],
+        ],
+        "waste",
+        "cut",
+        { heavy: true },
+      );
+      line(hinge, left ? 2 * d + w : 0);
+    }
+    p.dim([x - f.half, 0], [x + f.half, 0], f.half > 0 ? mm(2 * f.half) : "slit", -1.3);
+    p.text(x, 2 * d + w, mm(Math.round(f.at * 10) / 10), { type: "figures", drop: 1.2, ink: "cut" });
+  }
+  p.text(a - from, d / 2, "left side", { anchor: "start", shift: 4, ink: "soft", drop: 0.3, size: 10 });
+  p.text(a - from, d + w / 2, "back", { anchor: "start", shift: 4, ink: "soft", drop: 0.3, size: 10 });
+  p.text(a - from, d * 1.5 + w, "right side", { anchor: "start", shift: 4, ink: "soft", drop: 0.3, size: 10 });
+  if (whole) p.dim([0, 2 * d + w], [piece.length, 2 * d + w], mm(Math.round(piece.length * 10) / 10), 2.8);
+  return {
+    label: `Piece ${piece.number} opened flat, ${mm(piece.length)} long, with ${piece.folds.length} folds`,
+    shapes: p.shapes,
+    template: true,
+  };
+}
+
+/** A triangle taken out of a side: its tip at `tip`, its open end at `edge`. */
+const notch = (p: Pen, x: number, half: number, tip: number, edge: number): void =>
+  p.area(
+    [
+      [x - half, edge],
+      [x, tip],
+      [x + half, edge],
+    ],
+    "waste",
+    "cut",
+    { heavy: true },
+  );
+
+/** Shown either side of a fold on paper, mm. */
+const ROUND_FOLD = 40;
+
+/** One fold of a piece alone, for paper at true scale: laid on with its fold line on the mark. */
+export const drawFold = (piece: SectionPiece, fold: Fold, size: LaidSection["size"]): Scene =>
+  drawPiece({ ...piece, folds: [fold] }, size, fold.at - fold.half - ROUND_FOLD, fold.at + fold.half + ROUND_FOLD);

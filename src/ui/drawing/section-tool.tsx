@@ -1,0 +1,225 @@
+"use client";
+import { useEffect, useMemo, useRef, useState } from "react";
+import { mm } from "../../core/base/figures";
+import type { StripWall } from "../../core/house/unrolled";
+import { sectionSchema } from "../../core/job/model";
+import { nextLabel } from "../../core/plan/choose-sections";
+import { sectionRows, sectionSizes } from "../../core/rules/sections";
+import { newId, say } from "../job/edits";
+import { change, edit, useDesk } from "../job/store";
+import { Button } from "../kit/button";
+import { words } from "../kit/number-words";
+import {
+  type Draft,
+  type SectionTool,
+  type StripPlace,
+  pathOf,
+  placeAtLength,
+  placeFor,
+  snapsOf,
+  withPlace,
+} from "./tools/draw-section";
+
+/** Nearness at which the pointer snaps, px. */
+const SNAP = 8;
+const put = (tool: SectionTool | null): void => useDesk.setState({ tool });
+
+/** Makes the section that was drawn; says why it is refused. Without two places there is nothing to make. */
+export function finishSection(walls: readonly StripWall[], tool: SectionTool): string | null {
+  put(null);
+  if (tool.draft.length < 2) return null;
+  const { job } = useDesk.getState();
+  const id = newId("se");
+  const refused = edit([
+    change(
+      "sections",
+      id,
+      sectionSchema.parse({
+        id,
+        label: nextLabel(new Set(job.sections.map((s) => s.label))),
+        kind: tool.section,
+        size: tool.size,
+        path: pathOf(walls, tool.draft),
+        corners: tool.section.startsWith("trunking") ? "folded" : "fitted",
+      }),
+    ),
+  ]);
+  if (!refused) useDesk.setState({ selection: { kind: "section", id } });
+  return refused;
+}
+
+/** The section being drawn on the unrolled walls, and the ground that takes the presses meanwhile. Drawing mm, y down. */
+export function SectionDraft({
+  tool,
+  walls,
+  px,
+  scale,
+  toDrawing,
+}: {
+  tool: SectionTool;
+  walls: readonly StripWall[];
+  px: (n: number) => number;
+  scale: number;
+  toDrawing: (m: { clientX: number; clientY: number }) => { x: number; y: number };
+}) {
+  const catalogue = useDesk((s) => s.catalogue);
+  const snaps = useMemo(() => snapsOf(walls), [walls]);
+  const down = useRef<{ x: number; y: number } | null>(null);
+  const [hover, setHover] = useState<StripPlace | null>(null);
+  const at = (e: { clientX: number; clientY: number; altKey: boolean }, draft: Draft): StripPlace => {
+    const d = toDrawing(e);
+    return placeFor(walls, draft, { x: d.x, v: -d.y }, snaps, SNAP / scale, e.altKey);
+  };
+  const show = (p: StripPlace): void => {
+    setHover(p);
+    if (tool.hover?.x !== p.x || tool.hover.v !== p.v) put({ ...tool, hover: p });
+  };
+  const last = tool.draft[tool.draft.length - 1];
+  const all = last && hover ? [...tool.draft, hover] : tool.draft;
+  const end = walls[walls.length - 1];
+  const height = Math.max(0, ...walls.map((w) => w.face.shape.height));
+  const width = sectionSizes(tool.section, catalogue).find((x) => x.id === tool.size)?.width ?? 20;
+  return (
+    <g data-section-draft>
+      <polyline
+        points={all.map((p) => `${p.x},${-p.v}`).join(" ")}
+        fill="none"
+        stroke="var(--accent)"
+        strokeOpacity={0.45}
+        strokeWidth={Math.max(width, px(3))}
+        strokeLinejoin="miter"
+      />
+      {tool.draft.map((p, i) => (
+        <circle key={i} cx={p.x} cy={-p.v} r={px(4)} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
+      ))}
+      {last && hover ? (
+        <text
+          x={hover.x + px(12)}
+          y={-hover.v - px(10)}
+          fontSize={px(13)}
+          fontFamily="var(--font-mono)"
+          fill="var(--ink)"
+        >
+          {mm(Math.abs(hover.x - last.x) + Math.abs(hover.v - last.v))}
+        </text>
+      ) : null}
+      <rect
+        x={0}
+        y={-height}
+        width={(end?.x ?? 0) + (end?.face.shape.length ?? 0)}
+        height={height}
+        fill="transparent"
+        className="cursor-crosshair"
+        onPointerDown={(e) => {
+          if (e.button !== 0) return;
+          e.stopPropagation();
+          down.current = { x: e.clientX, y: e.clientY };
+          const p = at(e, tool.draft);
+          // The last place pressed again ends it.
+          if (last && tool.draft.length > 1 && p.x === last.x && p.v === last.v) return say(finishSection(walls, tool));
+          put({ ...tool, draft: withPlace(tool.draft, p), hover: p });
+        }}
+        onPointerMove={(e) => show(at(e, tool.draft))}
+        onPointerUp={(e) => {
+          const from = down.current;
+          down.current = null;
+          // Drawn in one stroke: where it is let go is a place too.
+          if (from && Math.hypot(e.clientX - from.x, e.clientY - from.y) > 6)
+            put({ ...tool, draft: withPlace(tool.draft, at(e, tool.draft)) });
+        }}
+      />
+    </g>
+  );
+}
+
+/** What the tool in hand asks, over the drawing: the size, a typed length, and its end. */
+export function SectionBar({ tool, walls }: { tool: SectionTool; walls: readonly StripWall[] }) {
+  const catalogue = useDesk((s) => s.catalogue);
+  const [text, setText] = useState("");
+  const [fault, setFault] = useState<string | null>(null);
+  const latest = useRef(tool);
+  latest.current = tool;
+  useEffect(() => {
+    const key = (e: KeyboardEvent): void => {
+      if (e.key === "Escape") put(null);
+      else if (e.key === "Enter" && !(e.target instanceof HTMLInputElement)) say(finishSection(walls, latest.current));
+      else return;
+      e.preventDefault();
+      e.stopPropagation();
+    };
+    window.addEventListener("keydown", key, true);
+    return () => window.removeEventListener("keydown", key, true);
+  }, [walls]);
+  const row = sectionRows[tool.section];
+  const typed = (): void => {
+    const n = words.parse(text, "mm");
+    const bad = words.fault("Length", text, 10, 20_000, "mm");
+    const next = n === null || !tool.hover ? null : placeAtLength(walls, tool.draft, tool.hover, n);
+    if (bad || !next)
+      return setFault(
+        bad ??
+          (tool.draft.length ? "Point the way it goes on first; it must stay on the walls." : "Press where it begins."),
+      );
+    setFault(null);
+    setText("");
+    put({ ...tool, draft: withPlace(tool.draft, next), hover: next });
+  };
+  return (
+    <div
+      data-section-bar
+      className="absolute top-2 left-2 z-10 flex max-w-[calc(100%-1rem)] flex-wrap items-center gap-2 border border-ink bg-panel px-2 py-1.5 text-[13.5px]"
+    >
+      <b>{row.name}</b>
+      <label className="flex items-center gap-1">
+        Size
+        <select
+          className="min-h-8 border border-line bg-field px-1"
+          value={tool.size}
+          onChange={(e) => put({ ...tool, size: e.target.value })}
+        >
+          {sectionSizes(tool.section, catalogue).map((s) => (
+            <option key={s.id} value={s.id}>
+              {s.id.replace("x", " × ")}
+            </option>
+          ))}
+        </select>
+      </label>
+      <span className="text-soft">
+        {tool.draft.length
+          ? "Level or plumb, corner by corner; the last place again ends it."
+          : "Press where it begins."}
+      </span>
+      {tool.draft.length ? (
+        <>
+          <label className="flex items-center gap-1">
+            Length
+            <input
+              className="num min-h-8 w-20 border border-line bg-field px-1 text-right"
+              value={text}
+              inputMode="decimal"
+              onChange={(e) => setText(e.target.value)}
+              onKeyDown={(e) => {
+                if (e.key === "Enter") typed();
+              }}
+            />
+            mm
+          </label>
+          <Button look="quiet" onClick={() => put({ ...tool, draft: tool.draft.slice(0, -1) })}>
+            Back
+          </Button>
+          <Button look="solid" onClick={() => say(finishSection(walls, tool))}>
+            Done
+          </Button>
+        </>
+      ) : null}
+      <Button look="quiet" onClick={() => put(null)}>
+        Cancel
+      </Button>
+      {fault ? (
+        <p role="alert" className="basis-full text-stop">
+          {fault}
+        </p>
+      ) : null}
+    </div>
+  );
+}

@@ -1,0 +1,69 @@
+"use client";
+import { useMemo } from "react";
+import { sectionShapes } from "../../core/drawings/section-drawings";
+import type { House } from "../../core/house/house";
+import { sectionsOnFace } from "../../core/house/sections";
+import type { StripWall } from "../../core/house/unrolled";
+import { stretchMeasures } from "../../core/job/move-section";
+import { useDesk } from "../job/store";
+import { pressed } from "./pressed";
+import { Shapes } from "./shape-view";
+import { dragSection } from "./tools/move-section";
+
+/** Sections of containment on the walls of the unrolled room. In the stage of containment they are picked and taken hold of here. */
+export function SectionWalls({
+  walls,
+  house,
+  px,
+  hatches,
+  toDrawing,
+}: {
+  walls: readonly StripWall[];
+  house: House;
+  px: (n: number) => number;
+  hatches: string;
+  toDrawing: (m: { clientX: number; clientY: number }) => { x: number; y: number };
+}) {
+  const stage = useDesk((s) => s.stage);
+  const selection = useDesk((s) => s.selection);
+  const drawn = useMemo(() => walls.map((w) => ({ w, shapes: sectionShapes(house, w.face) })), [walls, house]);
+  const live = stage === "containment";
+  return drawn.map(({ w, shapes }) => (
+    <g key={w.face.wall.id} transform={`translate(${w.x} 0)`} pointerEvents={live ? undefined : "none"}>
+      <Shapes shapes={shapes} unit={px(1)} hatches={hatches} />
+      {live
+        ? sectionsOnFace(house, w.face.n).map((s) => {
+            const own = house.job.sections.find((x) => x.id === s.section.id);
+            const on = selection?.kind === "section" && selection.id === s.section.id;
+            const half = Math.max(s.size.width / 2, px(7));
+            return (own ? stretchMeasures(own) : [])
+              .filter((m) => m.wall === w.face.wall.id)
+              .map((m) => {
+                const [lo, hi] = [Math.min(m.from, m.end), Math.max(m.from, m.end)];
+                const box =
+                  m.measure === "v"
+                    ? { x: lo, y: -m.value - half, width: hi - lo, height: 2 * half }
+                    : { x: m.value - half, y: -hi, width: 2 * half, height: hi - lo };
+                return (
+                  <rect
+                    key={`${s.section.id} ${m.to}`}
+                    {...box}
+                    role="button"
+                    tabIndex={0}
+                    data-section={s.section.id}
+                    aria-label={`${s.section.label}, ${s.row.name.toLowerCase()}, stretch ${m.to}`}
+                    aria-pressed={on}
+                    className="focusable cursor-move"
+                    fill="transparent"
+                    stroke={on ? "var(--accent)" : "none"}
+                    strokeWidth={px(2.5)}
+                    onPointerDown={(e) => own && dragSection(e, own, m.to, w, toDrawing)}
+                    onKeyDown={pressed(() => useDesk.setState({ selection: { kind: "section", id: s.section.id } }))}
+                  />
+                );
+              });
+          })
+        : null}
+    </g>
+  ));
+}

@@ -1,0 +1,71 @@
+"use client";
+import { sectionKinds, sectionRows, sectionSizes, type SectionKind } from "../../../core/rules/sections";
+import { useDesk } from "../../job/store";
+
+/** Sizes to begin with: what is usual. */
+const USUAL: Record<SectionKind, string> = {
+  capping: "25",
+  oval: "20",
+  "conduit-plastic": "20",
+  "conduit-metal": "20",
+  "mini-trunking": "25x16",
+  "trunking-plastic": "50x50",
+  "trunking-metal": "50x50",
+  tray: "100",
+  basket: "150",
+  ladder: "300",
+  cleats: "one",
+};
+
+/** Takes the tool in hand that draws a section of some kind on the walls. */
+export function takeSectionTool(section: SectionKind): void {
+  const sizes = sectionSizes(section, useDesk.getState().catalogue);
+  const size = sizes.find((s) => s.id === USUAL[section]) ?? sizes[0];
+  if (size)
+    useDesk.setState({ tool: { kind: "section", section, size: size.id, draft: [], hover: null }, selection: null });
+}
+
+/** "Draw a section": the kinds that are drawn most as buttons, the rest in a list. */
+export function DrawSection() {
+  const tool = useDesk((s) => s.tool);
+  const now = tool?.kind === "section" ? tool.section : null;
+  const first: [SectionKind, string][] = [
+    ["trunking-plastic", "Trunking"],
+    ["mini-trunking", "Mini"],
+    ["conduit-plastic", "Conduit"],
+    ["capping", "Capping"],
+  ];
+  return (
+    <div role="group" aria-label="Draw a section" className="flex flex-wrap items-center">
+      <span className="mr-1.5 text-[13px] text-soft">Draw</span>
+      {first.map(([kind, name]) => (
+        <button
+          key={kind}
+          type="button"
+          aria-pressed={now === kind}
+          className={`min-h-8 cursor-pointer border border-line px-2 font-cond font-semibold ${now === kind ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
+          onClick={() => takeSectionTool(kind)}
+        >
+          {name}
+        </button>
+      ))}
+      <select
+        aria-label="Draw another kind"
+        className="min-h-8 max-w-24 border border-line bg-field px-1"
+        value={now && !first.some(([k]) => k === now) ? now : ""}
+        onChange={(e) => takeSectionTool(e.target.value as SectionKind)}
+      >
+        <option value="" disabled>
+          other
+        </option>
+        {sectionKinds
+          .filter((k) => !first.some(([x]) => x === k))
+          .map((k) => (
+            <option key={k} value={k}>
+              {sectionRows[k].name}
+            </option>
+          ))}
+      </select>
+    </div>
+  );
+}

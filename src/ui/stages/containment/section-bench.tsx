@@ -1,0 +1,140 @@
+"use client";
+import { ChevronLeft, ChevronRight, Printer } from "lucide-react";
+import { useEffect, useState } from "react";
+import { drawFold, drawPiece, drawSectionCut, foldWords } from "../../../core/drawings/section-drawings";
+import { count, mm } from "../../../core/base/figures";
+import type { SectionFigures } from "../../../core/plan/section-figures";
+import type { SectionPiece } from "../../../core/trades/containment/section-pieces";
+import { Ribbon } from "../../drawing/ribbon";
+import { SceneView, TrueScalePrint } from "../../drawing/scene-view";
+import { useDesk } from "../../job/store";
+import { Button } from "../../kit/button";
+import { useSectionFigures } from "./use-figures";
+
+const round = (x: number): number => Math.round(x * 10) / 10;
+
+/** At the foot of the drawing: the picked section cut across, and its pieces opened flat with their marks. */
+export function SectionBench({ id }: { id: string }) {
+  const f = useSectionFigures().find((x) => x.laid.section.id === id);
+  const circuits = useDesk((s) => s.job.circuits);
+  if (!f) return <p className="h-36 shrink-0 border border-line bg-panel p-3 text-soft">Working out the section.</p>;
+  const labelOf = (c: string): string => circuits.find((x) => x.id === c)?.label ?? c;
+  return (
+    <div className="grid shrink-0 gap-2 md:grid-cols-[minmax(200px,1fr)_2fr]">
+      <section aria-label="Cut across" className="min-w-0" data-section-cut>
+        <h2 className="text-[14px]">{f.laid.section.label} cut across</h2>
+        <SceneView scene={drawSectionCut(f, labelOf)} tall={200} beside={40} />
+        <p className="num text-[13px]">{fillWords(f)}</p>
+        <p className="text-[13px] text-soft">{moreWords(f)}</p>
+      </section>
+      <Pieces f={f} />
+    </div>
+  );
+}
+
+/** How full it is, in words. */
+export const fillWords = ({ fill }: SectionFigures): string =>
+  fill.unit === "%"
+    ? `${fill.used.toFixed(1)} % used · most ${fill.most}`
+    : fill.unit === "mm"
+      ? `${mm(round(fill.used))} mm side by side · room ${mm(round(fill.most))}`
+      : `${count(fill.used, "cable")}, each on its own cleats`;
+
+const moreWords = ({ more, fill }: SectionFigures): string =>
+  !more || fill.unit === ""
+    ? ""
+    : more.count
+      ? `dashed: ${more.count} more of ${more.cable.name} fit`
+      : `no more of ${more.cable.name} fits`;
+
+function Pieces({ f }: { f: SectionFigures }) {
+  const [n, setN] = useState(0);
+  useEffect(() => setN(0), [f.laid.section.id]);
+  const [printed, setPrinted] = useState(false);
+  useEffect(() => {
+    if (!printed) return;
+    const done = (): void => setPrinted(false);
+    window.addEventListener("afterprint", done, { once: true });
+    window.print();
+    return () => window.removeEventListener("afterprint", done);
+  }, [printed]);
+  const piece = f.pieces[Math.min(n, f.pieces.length - 1)];
+  if (!piece)
+    return (
+      <section aria-label="Pieces" className="min-w-0">
+        <h2 className="text-[14px]">Pieces</h2>
+        <p className="border border-line bg-panel p-3 text-soft">
+          {f.laid.section.state === "found"
+            ? "It was found in the house: nothing is cut for it."
+            : "Cleats stand one by one: nothing is cut to length."}
+        </p>
+      </section>
+    );
+  const stock = f.laid.row.stock;
+  return (
+    <section aria-label="Pieces" className="min-w-0" data-section-pieces>
+      <div className="flex flex-wrap items-center justify-between gap-1">
+        <h2 className="text-[14px]">
+          Piece {piece.number} of {f.pieces.length}, opened flat · cut {mm(round(piece.length))} from a {mm(stock)}{" "}
+          length
+        </h2>
+        <div className="no-print flex gap-1">
+          <Button
+            look="quiet"
+            className="min-h-7"
+            aria-label="Piece before"
+            icon={<ChevronLeft size={14} />}
+            disabled={n <= 0}
+            onClick={() => setN(n - 1)}
+          />
+          <Button
+            look="quiet"
+            className="min-h-7"
+            aria-label="Next piece"
+            icon={<ChevronRight size={14} />}
+            disabled={n >= f.pieces.length - 1}
+            onClick={() => setN(n + 1)}
+          />
+          {piece.folds.length ? (
+            <Button look="quiet" className="min-h-7" icon={<Printer size={14} />} onClick={() => setPrinted(true)}>
+              Print the folds, true scale
+            </Button>
+          ) : null}
+        </div>
+      </div>
+      <SceneView scene={drawPiece(piece, f.laid.size)} tall={170} beside={24} />
+      <Ribbon length={piece.length} marks={pieceMarks(piece)} words={(m) => `${mm(m.at)} ${m.text}`} />
+      <ol className="max-h-16 overflow-auto text-[13px]" aria-label="Marks of the piece">
+        {piece.folds.map((x) => (
+          <li key={x.at}>
+            <span className="num font-medium">{mm(round(x.at))}</span>{" "}
+            <span className="text-soft">
+              {foldWords[x.turn]}, {mm(round(x.angle))}°
+              {x.half > 0 ? `; from ${mm(round(x.at - x.half))} to ${mm(round(x.at + x.half))}` : ""}
+            </span>
+          </li>
+        ))}
+        <li className="text-soft">
+          {piece.folds.length
+            ? "Square all round first: if the lines do not meet, the square lies. Eyes, ears and hands covered; deburr until a finger runs clean."
+            : "Cut square; deburr until a finger runs clean. Eyes, ears and hands covered."}
+        </li>
+      </ol>
+      {printed ? piece.folds.map((x) => <TrueScalePrint key={x.at} scene={drawFold(piece, x, f.laid.size)} />) : null}
+    </section>
+  );
+}
+
+/** Marks on a piece: the cuts either side of each fold, and its fold line. */
+export const pieceMarks = (piece: SectionPiece): { at: number; text: string }[] => [
+  ...piece.folds.flatMap((x) =>
+    x.half > 0
+      ? [
+          { at: round(x.at - x.half), text: "cut" },
+          { at: round(x.at), text: "fold" },
+          { at: round(x.at + x.half), text: "cut" },
+        ]
+      : [{ at: round(x.at), text: "slit and fold" }],
+  ),
+  { at: round(piece.length), text: "end" },
+];

@@ -1,0 +1,278 @@
+"use client";
+import { Trash2 } from "lucide-react";
+import { count, figure, mm } from "../../../core/base/figures";
+import { sectionName } from "../../../core/drawings/section-drawings";
+import { pathBeside, stretchMeasures, withEndAt, withStretchAt } from "../../../core/job/move-section";
+import type { Section } from "../../../core/job/model";
+import { nextLabel } from "../../../core/plan/choose-sections";
+import { fixingMarks } from "../../../core/plan/section-figures";
+import { methodNames } from "../../../core/rules/ratings";
+import { type SectionKind, sectionKinds, sectionRows, sectionSizes } from "../../../core/rules/sections";
+import { wallName } from "../../../core/words/ways";
+import { newId, say } from "../../job/edits";
+import { change, edit, useDesk } from "../../job/store";
+import { Button } from "../../kit/button";
+import { CheckField, NumberField, SelectField, TextField } from "../../kit/field";
+import { Gauge } from "../../kit/gauge";
+import { useSectionFigures } from "./use-figures";
+
+/** The picked section: what it is, where it goes, and what it does to the cables in it. */
+export function SectionForm({ section }: { section: Section }) {
+  const house = useDesk((s) => s.house);
+  const catalogue = useDesk((s) => s.catalogue);
+  const circuits = useDesk((s) => s.job.circuits);
+  const f = useSectionFigures().find((x) => x.laid.section.id === section.id);
+  const row = sectionRows[section.kind];
+  const put = (next: Partial<Section>): string | null =>
+    edit([change("sections", section.id, { ...section, ...next })]);
+  const setKind = (kind: SectionKind): string | null => {
+    const sizes = sectionSizes(kind, catalogue);
+    const size =
+      sizes.find((x) => x.id === section.size) ?? sizes.find((x) => x.width >= (f?.laid.size.width ?? 0)) ?? sizes[0]!;
+    return put({ kind, size: size.id });
+  };
+  const stretches = stretchMeasures(section);
+  const labelOf = (id: string): string => circuits.find((c) => c.id === id)?.label ?? id;
+  const length = f?.laid.length ?? 0;
+  const fixings = f?.fixings.reduce((n, x) => n + x.marks.length, 0) ?? 0;
+  return (
+    <section aria-label={`Section ${section.label}`} className="grid gap-2" data-section-form={section.id}>
+      <h2 className="text-lg">
+        {section.label} · {row.name}
+      </h2>
+      <p className="text-[13px] text-soft">{row.about}</p>
+      <TextField label="Label" value={section.label} most={12} onCommit={(label) => put({ label })} />
+      <SelectField
+        label="Kind"
+        value={section.kind}
+        options={sectionKinds.map((k) => ({ value: k, name: sectionRows[k].name }))}
+        onCommit={setKind}
+      />
+      {row.holds === "alone" ? null : (
+        <SelectField
+          label="Size"
+          value={section.size}
+          options={sectionSizes(section.kind, catalogue).map((s) => ({ value: s.id, name: s.id.replace("x", " × ") }))}
+          onCommit={(size) => put({ size })}
+        />
+      )}
+      <SelectField
+        label="Corners"
+        value={section.corners}
+        options={[
+          { value: "folded", name: "folded by hand" },
+          { value: "fitted", name: "bought fittings" },
+        ]}
+        onCommit={(corners) => put({ corners })}
+      />
+      <SelectField
+        label="It is"
+        value={section.state}
+        options={[
+          { value: "new", name: "new" },
+          { value: "found", name: "found here" },
+        ]}
+        onCommit={(state) => put({ state })}
+      />
+      {f ? (
+        <dl className="grid grid-cols-[1fr_auto] gap-y-0.5 text-[13.5px]">
+          <dt className="text-soft">Length</dt>
+          <dd className="num">{mm(Math.round(length))}</dd>
+          {f.fixings.length ? (
+            <>
+              <dt className="text-soft">Fixings, most {mm(Math.min(...f.fixings.map((x) => x.max)))} apart</dt>
+              <dd className="num" data-fixings>
+                {fixings}
+              </dd>
+            </>
+          ) : null}
+          {f.cutting ? (
+            <>
+              <dt className="text-soft">Cut from {mm(row.stock)}, lengths</dt>
+              <dd className="num">{f.cutting.cuts.length}</dd>
+            </>
+          ) : null}
+        </dl>
+      ) : null}
+      <h3>How full</h3>
+      {f && f.fill.unit !== "" ? (
+        <>
+          <Gauge
+            measured={Math.round(f.fill.used * 10) / 10}
+            limit={Math.round(f.fill.most * 10) / 10}
+            sense="most"
+            unit={f.fill.unit}
+            severity={f.fill.ok ? "note" : "stop"}
+          />
+          {!f.fill.ok && f.takes && f.takes !== section.size ? (
+            <Button onClick={() => say(put({ size: f.takes! }))}>Take {f.takes.replace("x", " × ")}</Button>
+          ) : null}
+          {!f.fill.ok && !f.takes ? (
+            <p className="text-[13px] text-stop">No size of its kind takes them: put some in a second section.</p>
+          ) : null}
+        </>
+      ) : (
+        <p className="text-[13px] text-soft">{f ? "Each cable stands by itself." : "Working it out."}</p>
+      )}
+      <h3>What it does to its cables</h3>
+      {f?.circuits.length ? (
+        <table className="text-[13.5px]" data-section-circuits>
+          <caption className="sr-only">What circuits in {sectionName(f.laid)} carry</caption>
+          <thead>
+            <tr className="text-left text-soft">
+              <th scope="col">Circuit</th>
+              <th scope="col">Method</th>
+              <th scope="col" className="text-right">
+                Carries
+              </th>
+              <th scope="col" className="text-right">
+                Needs
+              </th>
+              <td />
+            </tr>
+          </thead>
+          <tbody>
+            {f.circuits.map((c) => (
+              <tr key={c.circuit} className={c.carries < c.needs - 1e-6 ? "text-stop" : ""}>
+                <td>
+                  {labelOf(c.circuit)} <span className="text-soft">{c.cable.csa} mm²</span>
+                </td>
+                <td title={methodNames[c.method]}>
+                  {c.method} · {c.together} together
+                </td>
+                <td className="num text-right">{figure(c.carries, 1)} A</td>
+                <td className="num text-right">{figure(c.needs, 1)} A</td>
+                <td className="text-right">
+                  <Button
+                    look="quiet"
+                    className="min-h-7"
+                    title={`Lay ${labelOf(c.circuit)} elsewhere`}
+                    onClick={() => say(put({ out: [...section.out, c.circuit] }))}
+                  >
+                    Keep out
+                  </Button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ) : (
+        <p className="text-[13px] text-soft">No run lies in it: runs take it where it leads their way.</p>
+      )}
+      {section.out.map((c) => (
+        <CheckField
+          key={c}
+          label={`${labelOf(c)} is kept out`}
+          value
+          onCommit={() => say(put({ out: section.out.filter((x) => x !== c) }))}
+        />
+      ))}
+      {f?.circuits.some((c) => c.carries < c.needs - 1e-6) && section.state === "new" ? (
+        <Button
+          onClick={() =>
+            say(
+              splitSection(
+                section,
+                f.circuits.map((c) => c.circuit),
+                f.laid.size.width,
+              ),
+            )
+          }
+        >
+          Split {section.label} in two
+        </Button>
+      ) : null}
+      {f?.metalInside ? (
+        <>
+          <h3>Fire</h3>
+          <p className="text-[13px]">
+            Plastic on the way out: {count(f.metalInside, "metal clip")} inside hold the cables when it softens.
+          </p>
+        </>
+      ) : null}
+      {f?.corners.length || stretches.length ? <h3>Where it goes</h3> : null}
+      {stretches.map((m, i) => {
+        const shape = house.faces[house.faceOfWall.get(m.wall) ?? -1]?.shape;
+        return (
+          <div key={m.to} className="grid gap-1 border-t border-dotted border-line pt-1">
+            <span className="text-[13px] text-soft">{wallName(house, m.wall)}</span>
+            <NumberField
+              label={m.measure === "v" ? "Level, from the floor" : "Plumb, from the left"}
+              name={`stretch ${i + 1}`}
+              value={m.value}
+              min={0}
+              {...(shape ? { max: m.measure === "v" ? shape.height : shape.length } : {})}
+              onCommit={(x) => put({ path: withStretchAt(section, m.to, x) })}
+            />
+            {i === 0 ? (
+              <NumberField
+                label={m.measure === "v" ? "Begins, from the left" : "Begins, from the floor"}
+                name="section begins"
+                value={m.from}
+                min={0}
+                onCommit={(x) => put({ path: withEndAt(section, "first", x) })}
+              />
+            ) : null}
+            {i === stretches.length - 1 ? (
+              <NumberField
+                label={m.measure === "v" ? "Ends, from the left" : "Ends, from the floor"}
+                name="section ends"
+                value={m.end}
+                min={0}
+                onCommit={(x) => put({ path: withEndAt(section, "last", x) })}
+              />
+            ) : null}
+          </div>
+        );
+      })}
+      {f?.fixings.length ? (
+        <details className="text-[13px]">
+          <summary className="cursor-pointer">Fixing marks, each from its own wall</summary>
+          <ol className="grid gap-0.5 pt-1">
+            {fixingMarks(house, f.laid, f.fixings).map((x, i) => (
+              <li key={i}>
+                <span className="num">{mm(Math.round(x.u))}</span> from the left,{" "}
+                <span className="num">{mm(Math.round(x.v))}</span> up{" "}
+                <span className="text-soft">{wallName(house, x.wall)}</span>
+              </li>
+            ))}
+          </ol>
+        </details>
+      ) : null}
+      <Button
+        look="quiet"
+        icon={<Trash2 size={14} />}
+        onClick={() => {
+          say(edit([change("sections", section.id, null)]));
+          useDesk.setState({ selection: null });
+        }}
+      >
+        Remove
+      </Button>
+    </section>
+  );
+}
+
+/** A second section beside the first, half of the circuits in each; on the other side where there is no room on the one. */
+function splitSection(section: Section, circuits: readonly string[], width: number): string | null {
+  const { job } = useDesk.getState();
+  const half = Math.ceil(circuits.length / 2);
+  const id = newId("se");
+  const out = (kept: readonly string[]): string[] => [...new Set([...section.out, ...kept])];
+  const label = nextLabel(new Set(job.sections.map((s) => s.label)));
+  const tried = (by: number): string | null =>
+    edit([
+      change("sections", section.id, { ...section, out: out(circuits.slice(half)) }),
+      change("sections", id, {
+        ...section,
+        id,
+        label,
+        path: pathBeside(section, by),
+        out: out(circuits.slice(0, half)),
+      }),
+    ]);
+  return tried(width + BESIDE) === null ? null : tried(-width - BESIDE);
+}
+
+/** Room for a lid between two sections side by side, mm. */
+const BESIDE = 10;

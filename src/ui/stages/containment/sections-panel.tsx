@@ -1,0 +1,159 @@
+"use client";
+import { useState } from "react";
+import { count, mm } from "../../../core/base/figures";
+import { sectionName } from "../../../core/drawings/section-drawings";
+import { type Proposed, proposeSections } from "../../../core/plan/choose-sections";
+import { laySection } from "../../../core/house/sections";
+import { wallName } from "../../../core/words/ways";
+import { newId, say } from "../../job/edits";
+import { change, edit, useDesk, useSnapshot } from "../../job/store";
+import { Button } from "../../kit/button";
+import { SelectField } from "../../kit/field";
+import { fillWords } from "./section-bench";
+import { useSectionFigures } from "./use-figures";
+
+/** Every section of the job with how full it is, and what is proposed for the room shown. */
+export function SectionsPanel() {
+  const figures = useSectionFigures();
+  const selection = useDesk((s) => s.selection);
+  const job = useDesk((s) => s.job);
+  return (
+    <>
+      <section aria-label="Sections" className="grid gap-1">
+        <h2 className="text-lg">Sections</h2>
+        {figures.length ? null : (
+          <p className="text-soft">
+            None yet. Draw one on a wall, or have them chosen for the room: capping in masonry, nothing in a stud void,
+            trunking down to the board.
+          </p>
+        )}
+        {figures.map((f) => {
+          const { id, state } = f.laid.section;
+          const own = job.sections.some((s) => s.id === id);
+          const weak = f.circuits.filter((c) => c.carries < c.needs - 1e-6).length;
+          const first = f.laid.section.path[0]!;
+          return (
+            <button
+              key={id}
+              type="button"
+              disabled={!own}
+              aria-pressed={selection?.kind === "section" && selection.id === id}
+              className="grid cursor-pointer gap-0.5 border border-line px-2 py-1 text-left hover:border-ink disabled:cursor-default"
+              onClick={() => {
+                const room = f.laid.stretches[0]!.face;
+                const face = useDesk.getState().house.faces[room];
+                useDesk.setState({
+                  selection: { kind: "section", id },
+                  ...(face ? { room: face.room.id, storey: face.room.storey } : {}),
+                });
+              }}
+              data-section-row={id}
+            >
+              <span className="font-semibold">
+                {sectionName(f.laid)}
+                {state === "found" ? ", found" : ""}
+              </span>
+              <span className={`num text-[12.5px] ${f.fill.ok ? "text-soft" : "text-stop"}`}>{fillWords(f)}</span>
+              {first.on === "wall" ? (
+                <span className="text-[12.5px] text-soft">
+                  {wallName(useDesk.getState().house, first.wall)}, {mm(Math.round(f.laid.length))} long
+                </span>
+              ) : null}
+              {weak ? (
+                <span className="text-[12.5px] text-stop">{count(weak, "circuit")} carry too little in it</span>
+              ) : null}
+            </button>
+          );
+        })}
+      </section>
+      <Choose />
+    </>
+  );
+}
+
+/** "Choose for me": containment for the room shown, or along the picked run, each with its reason. */
+function Choose() {
+  const { house, plan } = useSnapshot();
+  const room = useDesk((s) => s.room);
+  const selection = useDesk((s) => s.selection);
+  const name = house.job.rooms.find((r) => r.id === room)?.name ?? "";
+  const [masonry, setMasonry] = useState<"capping" | "oval">("capping");
+  const [surface, setSurface] = useState<"mini-trunking" | "conduit-plastic">("mini-trunking");
+  const [found, setFound] = useState<{ for: string; list: Proposed[] } | null>(null);
+  if (!plan || !room) return null;
+  const run = selection?.kind === "run" ? selection.id : undefined;
+  const key = run ?? room;
+  const list = found?.for === key ? found.list : null;
+  const propose = (): void =>
+    setFound({
+      for: key,
+      list: proposeSections(house, plan, { masonry, surface }, run ? { run } : { room }, () => newId("se")),
+    });
+  const take = (some: readonly Proposed[]): void => {
+    const refused = edit(some.map((p) => change("sections", p.section.id, p.section)));
+    say(refused);
+    if (!refused && list) setFound({ for: key, list: list.filter((p) => !some.includes(p)) });
+  };
+  return (
+    <section aria-label="Choose for me" className="grid gap-1.5" data-choose>
+      <h2 className="text-lg">Choose for me</h2>
+      <SelectField
+        label="Under plaster"
+        value={masonry}
+        options={[
+          { value: "capping", name: "capping" },
+          { value: "oval", name: "oval tube, withdrawable" },
+        ]}
+        onCommit={(x) => {
+          setMasonry(x);
+          setFound(null);
+        }}
+      />
+      <SelectField
+        label="On the surface"
+        value={surface}
+        options={[
+          { value: "mini-trunking", name: "mini-trunking" },
+          { value: "conduit-plastic", name: "plastic conduit" },
+        ]}
+        onCommit={(x) => {
+          setSurface(x);
+          setFound(null);
+        }}
+      />
+      <Button onClick={propose}>{run ? "For the picked run" : `For ${name}`}</Button>
+      {list ? (
+        list.length ? (
+          <>
+            <ul className="grid gap-1">
+              {list.map((p) => {
+                const laid = laySection(house, p.section);
+                const first = p.section.path[0]!;
+                return (
+                  <li key={p.section.id} className="grid gap-0.5 border border-line px-2 py-1 text-[13px]">
+                    <span className="font-semibold">{laid ? sectionName(laid) : p.section.label}</span>
+                    <span className="text-soft">
+                      {first.on === "wall" ? wallName(house, first.wall) : ""}
+                      {laid ? `, ${mm(Math.round(laid.length))} long` : ""}
+                    </span>
+                    <span>{p.reason}</span>
+                    <Button look="quiet" className="min-h-7 justify-self-start" onClick={() => take([p])}>
+                      Put it in
+                    </Button>
+                  </li>
+                );
+              })}
+            </ul>
+            <Button look="solid" onClick={() => take(list)}>
+              Put all {list.length} in
+            </Button>
+          </>
+        ) : (
+          <p className="text-[13px] text-soft">
+            Nothing to choose: what runs here lies in a void or in a section already.
+          </p>
+        )
+      ) : null}
+    </section>
+  );
+}
