@@ -160,6 +160,8 @@ describe("the demo", () => {
   it("starts with its known problems and nothing else to stop for", () => {
     const plan = makePlan(job);
     expect(plan.facts.filter((f) => f.severity !== "note").map((f) => `${f.rule} ${f.subject.id}`)).toEqual([
+      "circuit.capacity r2",
+      "circuit.ring r1",
       "circuit.way k",
       "fill.space trunking-1",
       "kitchen.sink s4",

@@ -1,12 +1,12 @@
 import { rectAround } from "../base/rect";
-import { type House, decksOfStorey, pointsOfStorey } from "../house/house";
+import { type Face, type House, decksOfStorey, pointsOfStorey } from "../house/house";
 import type { Plan } from "../laid/laid";
 import { deckScene, holeShapes } from "./deck-scene";
 import { planScene } from "./plan-scene";
 import { UNKNOWN_STYLE, planRuns, runLine, runStyles, storeyBand } from "./run-lines";
 import { type Scene, type Shape, pen, shifted } from "./scene";
 import { unroll } from "./unrolled-runs";
-import { sectionShapes } from "./section-drawings";
+import { deckSectionShapes, sectionShapes, sectionTags } from "./section-drawings";
 import { wallScene } from "./wall-scene";
 
 /** Radius of a point on a plan, mm. */
@@ -31,6 +31,7 @@ export function storeySheet(h: House, storeyId: string, plan: Plan | null): Scen
     shapes: [
       ...planScene(h, storeyId),
       ...decks.flatMap((d) => deckScene(d, job, holes)),
+      ...deckSectionShapes(h, storeyId),
       ...(plan ? planRuns(job, plan, storeyId) : []),
       ...holeShapes(holes),
       ...p.shapes,
@@ -57,6 +58,15 @@ function pointShapes(
   return p.shapes;
 }
 
+/** Names of the sections on a wall. */
+function tagShapes(h: House, f: Face): Shape[] {
+  const p = pen({ layer: "LABELS" });
+  for (const t of sectionTags(h, f))
+    if (t.plumb) p.text(t.u - t.half, -t.v, t.text, { anchor: "end", shift: -4, size: 9, id: t.id });
+    else p.text(t.u, -t.v - t.half, t.text, { drop: -0.4, size: 9, id: t.id });
+  return p.shapes;
+}
+
 /** The walls of one room unrolled, turning right from its start wall, with the decks over and under, points, runs and holes. */
 export function roomSheet(h: House, roomId: string, plan: Plan | null): Scene {
   const { job } = h;
@@ -70,7 +80,16 @@ export function roomSheet(h: House, roomId: string, plan: Plan | null): Scene {
     template: false,
     shapes: [
       ...walls.flatMap((w) =>
-        shifted([...wallScene(h, w.face), ...sectionShapes(h, w.face), ...pointShapes(h, w.face.points)], w.x, 0),
+        shifted(
+          [
+            ...wallScene(h, w.face),
+            ...sectionShapes(h, w.face),
+            ...tagShapes(h, w.face),
+            ...pointShapes(h, w.face.points),
+          ],
+          w.x,
+          0,
+        ),
       ),
       ...legs.map((l) =>
         runLine(l.run, styles.get(l.run.circuit) ?? UNKNOWN_STYLE, [

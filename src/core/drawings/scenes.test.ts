@@ -1,3 +1,4 @@
+import { sectionShapes } from "./section-drawings";
 import { describe, expect, it } from "vitest";
 import { layHouse } from "../house/house";
 import { twoRooms } from "../house/two-rooms.fixture";
@@ -117,9 +118,10 @@ describe("the scene of a wall", () => {
       ["k1", { x0: 50, x1: 120, y0: -140, y1: -60 }],
     ]);
     const width = h.catalogue.trunkings.find((t) => t.id === "25x16")!.width;
-    expect(on(shapes, "FOUND").map(box)).toEqual([
-      { x0: 300 - width / 2, x1: 300 + width / 2, y0: -2400, y1: -1500 },
-      { x0: 300, x1: 900, y0: -200 - width / 2, y1: -200 + width / 2 },
+    const sections = sectionShapes(h, face(h)).filter((s) => s.kind === "line");
+    expect(sections.map((s) => [s.id, box(s)])).toEqual([
+      ["t1", { x0: 300 - width / 2, x1: 300 + width / 2, y0: -2400, y1: -1500 }],
+      ["t2", { x0: 300, x1: 900, y0: -200 - width / 2, y1: -200 + width / 2 }],
     ]);
     expect(said(shapes)).toEqual(expect.arrayContaining(["window 1\u2009000", "hob", "Press", "kept free"]));
   });

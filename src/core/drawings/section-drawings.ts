@@ -1,7 +1,7 @@
 import { mm } from "../base/figures";
 import { toFace } from "../base/wall-frame";
-import type { Face, House } from "../house/house";
-import { type LaidSection, sectionsOnFace } from "../house/sections";
+import { type Face, type House, decksOfStorey } from "../house/house";
+import { type LaidSection, sectionsOf, sectionsOnFace } from "../house/sections";
 import type { SectionFigures } from "../plan/section-figures";
 import { sectionFixings } from "../trades/containment/section-supports";
 import type { Fold, SectionPiece } from "../trades/containment/section-pieces";
@@ -18,7 +18,7 @@ export const sectionName = (s: LaidSection): string =>
 export function sectionShapes(h: House, f: Face): Shape[] {
   const p = pen({ layer: "CONTAINMENT" });
   for (const s of sectionsOnFace(h, f.n)) {
-    const { id, state } = s.section;
+    const { id } = s.section;
     const half = s.size.width / 2;
     const mine = s.stretches.filter((x) => x.face === f.n);
     for (const x of mine) {
@@ -53,11 +53,63 @@ export function sectionShapes(h: House, f: Face): Shape[] {
         p.circle(at.u, -at.v, Math.min(6, half * 0.5), "paper", "ink", { least: 2, width: 1, id });
       }
     }
-    const longest = mine.reduce((a, x) => (x.length > a.length ? x : a));
-    const mid = { u: (longest.a.u + longest.b.u) / 2, v: (longest.a.v + longest.b.v) / 2 };
-    const words = `${sectionName(s)}${state === "found" ? ", found" : ""}`;
-    if (longest.plumb) p.text(mid.u + half, -mid.v, words, { anchor: "start", shift: 6, drop: 0.3, size: 11 });
-    else p.text(mid.u, -mid.v - half, words, { drop: -0.45, size: 11, room: { width: longest.length } });
+  }
+  return p.shapes;
+}
+
+/** Where a section is named on a wall: beside the middle of its longest stretch there. */
+export interface SectionTag {
+  id: string;
+  text: string;
+  u: number;
+  v: number;
+  /** Half the width of the section, and whether the name goes to its left or over it. */
+  half: number;
+  plumb: boolean;
+}
+
+/** Names of the sections on a wall, each once: its label and size. */
+export const sectionTags = (h: House, f: Face): SectionTag[] =>
+  sectionsOnFace(h, f.n).map((s) => {
+    const mine = s.stretches.filter((x) => x.face === f.n);
+    const longest = mine.reduce((a, x) => (x.length > a.length + 1 ? x : a));
+    const size = s.row.holds === "alone" ? s.row.name.toLowerCase() : s.section.size.replace("x", " × ");
+    return {
+      id: s.section.id,
+      text: `${s.section.label} ${size}`,
+      u: (longest.a.u + longest.b.u) / 2,
+      v: (longest.a.v + longest.b.v) / 2,
+      half: s.size.width / 2,
+      plumb: longest.plumb,
+    };
+  });
+
+/** Sections that lie on the decks of a storey, from above to their width; named once. x east, y down (south), mm. */
+export function deckSectionShapes(h: House, storey: string): Shape[] {
+  const decks = new Set(decksOfStorey(h.job, storey).map((d) => d.id));
+  const p = pen({ layer: "CONTAINMENT" });
+  for (const s of sectionsOf(h)) {
+    const mine = s.stretches.filter((x) => x.deck >= 0 && decks.has(h.decks[x.deck]!.deck.id));
+    const half = s.size.width / 2;
+    for (const x of mine) {
+      const [x0, x1] = [Math.min(x.a.u, x.b.u), Math.max(x.a.u, x.b.u)];
+      const [y0, y1] = [Math.min(x.a.v, x.b.v), Math.max(x.a.v, x.b.v)];
+      const along = x1 - x0 > y1 - y0;
+      const [dx, dy] = along ? [0, half] : [half, 0];
+      p.rect(x0 - dx, -y1 - dy, x1 - x0 + 2 * dx, y1 - y0 + 2 * dy, "metal", "ink", {
+        id: s.section.id,
+        cover: 0.55,
+        width: 1.2,
+      });
+    }
+    const longest = mine.length ? mine.reduce((a, x) => (x.length > a.length ? x : a)) : null;
+    if (longest)
+      p.text((longest.a.u + longest.b.u) / 2 + half, -(longest.a.v + longest.b.v) / 2, sectionName(s), {
+        anchor: "start",
+        shift: 4,
+        drop: -0.4,
+        size: 11,
+      });
   }
   return p.shapes;
 }
@@ -179,6 +231,7 @@ export const foldWords: Record<Fold["turn"], string> = {
   right: "fold right: the right side is notched out with the back, the left side is the hinge",
   inside: "fold in: both sides are notched, the back is the hinge",
   outside: "fold out: both sides are slit, the back is the hinge",
+  over: "fold back: the back is cut out, the open edges are the hinge",
 };
 
 /**
@@ -193,6 +246,7 @@ export function drawPiece(piece: SectionPiece, size: LaidSection["size"], from =
   p.rect(a - from, 0, b - a, d, "metal");
   p.rect(a - from, d, b - a, w, "metal");
   p.rect(a - from, d + w, b - a, d, "metal");
+  let labelled = -Infinity;
   for (const f of piece.folds) {
     if (f.at + f.half < from || f.at - f.half > to) continue;
     const x = f.at - from;
@@ -209,6 +263,20 @@ export function drawPiece(piece: SectionPiece, size: LaidSection["size"], from =
       notch(p, x, f.half, d, 0);
       notch(p, x, f.half, d + w, 2 * d + w);
       line(d, d + w);
+    } else if (f.turn === "over") {
+      notch(p, x, f.half, 0, d);
+      notch(p, x, f.half, 2 * d + w, d + w);
+      p.area(
+        [
+          [x - f.half, d],
+          [x + f.half, d],
+          [x + f.half, d + w],
+          [x - f.half, d + w],
+        ],
+        "waste",
+        "cut",
+        { heavy: true },
+      );
     } else if (f.turn === "outside") {
       p.line(
         [
@@ -245,12 +313,25 @@ export function drawPiece(piece: SectionPiece, size: LaidSection["size"], from =
       );
       line(hinge, left ? 2 * d + w : 0);
     }
-    p.dim([x - f.half, 0], [x + f.half, 0], f.half > 0 ? mm(2 * f.half) : "slit", -1.3);
+    // Where folds follow one another closely the tape and the list carry their figures.
+    if (labelled > x - (b - a) / 14) continue;
+    labelled = x;
+    p.dim([x - f.half, 0], [x + f.half, 0], f.half > 0 ? mm(Math.round(20 * f.half) / 10) : "slit", -1.3);
     p.text(x, 2 * d + w, mm(Math.round(f.at * 10) / 10), { type: "figures", drop: 1.2, ink: "cut" });
   }
-  p.text(a - from, d / 2, "left side", { anchor: "start", shift: 4, ink: "soft", drop: 0.3, size: 10 });
-  p.text(a - from, d + w / 2, "back", { anchor: "start", shift: 4, ink: "soft", drop: 0.3, size: 10 });
-  p.text(a - from, d * 1.5 + w, "right side", { anchor: "start", shift: 4, ink: "soft", drop: 0.3, size: 10 });
+  for (const [words, y, tall] of [
+    ["left side", d / 2, d],
+    ["back", d + w / 2, w],
+    ["right side", d * 1.5 + w, d],
+  ] as const)
+    p.text(a - from, y, words, {
+      anchor: "start",
+      shift: 4,
+      ink: "soft",
+      drop: 0.3,
+      size: 10,
+      room: { width: b - a, height: tall },
+    });
   if (whole) p.dim([0, 2 * d + w], [piece.length, 2 * d + w], mm(Math.round(piece.length * 10) / 10), 2.8);
   return {
     label: `Piece ${piece.number} opened flat, ${mm(piece.length)} long, with ${piece.folds.length} folds`,

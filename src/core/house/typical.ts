@@ -18,6 +18,7 @@ export const fixtureSizes: Record<Fixture["kind"], { v: number; width: number; h
   bath: { v: 0, width: 1700, height: 560, depth: 700 },
   radiator: { v: 150, width: 1000, height: 600, depth: 100 },
   wardrobe: { v: 0, width: 1200, height: 2000, depth: 600 },
+  pipe: { v: 0, width: 22, height: 2400, depth: 35 },
   beam: { v: 2200, width: 300, height: 200, depth: 300 },
 };
 
@@ -33,5 +34,6 @@ export const fixtureNames: Record<Fixture["kind"], string> = {
   bath: "bath",
   radiator: "radiator",
   wardrobe: "wardrobe",
+  pipe: "pipe",
   beam: "beam",
 };

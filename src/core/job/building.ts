@@ -91,6 +91,7 @@ export const fixtureKinds = [
   "radiator",
   "wardrobe",
   "beam",
+  "pipe",
 ] as const;
 export const fixtureSchema = z.strictObject({
   id: idSchema,

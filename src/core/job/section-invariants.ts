@@ -31,6 +31,8 @@ export function checkSections(job: Job, catalogue: Catalogue): Refusal[] {
       const path = `sections.${s.id}.path.${i}`;
       if (p.on !== q.on) return out.push({ path, message: "a section stays on walls, or on one deck" });
       if (p.on === "deck" || q.on === "deck") {
+        if (p.on === "deck" && q.on === "deck" && Math.abs(p.x - q.x) > EPS && Math.abs(p.y - q.y) > EPS)
+          out.push({ path, message: "a section on a deck runs along or across it; its next place shares x or y" });
         if (p.on === "deck" && q.on === "deck" && p.deck !== q.deck)
           out.push({ path, message: "a section on a deck stays on that deck" });
         return;

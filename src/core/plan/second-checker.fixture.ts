@@ -68,7 +68,17 @@ export function secondLook(job: Job, plan: Pick<Plan, "runs" | "holes">): string
       const places = Array.from({ length: steps + 1 }, (_, k): V3 => a.map((x, j) => x + ((b[j]! - x) * k) / steps));
       if (l.surface.kind === "wall") {
         const w = wallOf.get(l.surface.id)!;
-        const hidden = l.method !== "surface" && !l.protected && w.room.kind !== "yard";
+        // What stands on the wall as it is drawn needs no zone, as long as the cable keeps to its middle.
+        const seen = job.sections.find((s) => s.id === l.section && !["capping", "oval"].includes(s.kind));
+        const drawnThere = (u: number, v: number): boolean =>
+          seen!.path.some((q, n) => {
+            const p = seen!.path[n - 1];
+            if (p?.on !== "wall" || q.on !== "wall" || p.wall !== w.id || q.wall !== w.id) return false;
+            const [u0, u1] = [Math.min(p.u, q.u), Math.max(p.u, q.u)];
+            const [v0, v1] = [Math.min(p.v, q.v), Math.max(p.v, q.v)];
+            return u > u0 - 1 && u < u1 + 1 && v > v0 - 1 && v < v1 + 1;
+          });
+        const hidden = l.method !== "surface" && !l.protected && w.room.kind !== "yard" && !seen;
         const steel = boxes(
           job.fixtures.filter((x) => x.kind === "beam"),
           w,
@@ -77,6 +87,8 @@ export function secondLook(job: Job, plan: Pick<Plan, "runs" | "holes">): string
         for (const p of places) {
           const { u, v, out: off } = on(w, p);
           if (Math.abs(off) > 1) return tell(`leg ${i} is off its wall`);
+          if (seen && !drawnThere(u, v))
+            return tell(`leg ${i} leaves ${seen.label} at ${u.toFixed(0)}, ${v.toFixed(0)}`);
           if (hidden && !inZone(w, u, v))
             return tell(`leg ${i} leaves the zones of ${w.id} at ${u.toFixed(0)}, ${v.toFixed(0)}`);
           if (openings.get(w.id)!.some((o) => insideBox(o, u, v)))
@@ -110,6 +122,8 @@ export function secondLook(job: Job, plan: Pick<Plan, "runs" | "holes">): string
           const alongPlace = a[deck.along]!;
           if (!(lo < x - half + 1 && hi > x + half - 1) || !deck.plain) return;
           if (deck.d.kind === "concrete") return;
+          // On a tray that lies over the joists.
+          if (l.section !== undefined && near(a[2]!, deck.d.underside + deck.d.joists.depth, 1)) return;
           const hole = plan.holes.find(
             (o) =>
               o.in.kind === "joist" &&

@@ -9,8 +9,10 @@ import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { type InSection, runsInSections, sizeFor } from "../trades/containment/section-facts";
 import { type SectionFill, cablesThere, roomFor, sectionFill } from "../trades/containment/section-fill";
 import {
+  type PipeSet,
   type SectionCorner,
   type SectionPiece,
+  pipeSets,
   sectionCorners,
   sectionPieces,
 } from "../trades/containment/section-pieces";
@@ -43,6 +45,8 @@ export interface SectionFigures {
   takes: string | null;
   circuits: CircuitInSection[];
   corners: SectionCorner[];
+  /** Sets over the pipes that it crosses. */
+  sets: PipeSet[];
   pieces: SectionPiece[];
   /** Lengths of stock its pieces are cut from; null where there is nothing to cut. */
   cutting: CutPlan | null;
@@ -76,6 +80,7 @@ export function sectionFigures(h: House, plan: Pick<Plan, "runs" | "holes">): Se
       takes: cables.length ? sizeFor(h, laid, cables) : laid.section.size,
       circuits: ratedIn(h, laid, rated, runOf),
       corners: sectionCorners(h, laid),
+      sets: pipeSets(h, laid),
       pieces,
       cutting: pieces.length ? cutFrom(pieces, laid.row.stock) : null,
       fixings: sectionFixings(laid),

@@ -4,7 +4,7 @@ import type { House } from "../house/house";
 import { accessories } from "../rules/accessories";
 import { cableOf } from "../rules/catalogue";
 import { sectionsOf } from "../house/sections";
-import { sectionCorners, sectionPieces } from "../trades/containment/section-pieces";
+import { isFolded, sectionCorners, sectionPieces } from "../trades/containment/section-pieces";
 import { sectionFixings } from "../trades/containment/section-supports";
 import { metalInside } from "./metal-inside";
 import { pickGland } from "../trades/ends/gland-pick";
@@ -107,7 +107,7 @@ function addSections(
       add("Cleat", "", fixings, "each", null);
     } else {
       add(name, size, pieces.reduce((sum, p) => sum + p.length, 0) / 1000, "m", null);
-      const folded = s.section.corners === "folded" && row.method !== "tube";
+      const folded = isFolded(s);
       if (!folded)
         for (const c of corners)
           add(`${name}: ${c.turn === "left" || c.turn === "right" ? "flat" : c.turn} corner`, size, 1, "each", null);

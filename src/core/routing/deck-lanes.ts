@@ -9,6 +9,7 @@ import { type LaidDeck, canReach, meetsPolygon, nogginBody, placeOn } from "../h
 import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { boreLinesOf } from "./bore-lines";
 import type { Entry } from "./meeting-decks";
+import { addDeckSections } from "./section-lanes";
 import { EDGE, type GraphDraft, addEdge, addNode, append, draft } from "./graph";
 import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
 
@@ -43,7 +44,12 @@ export function addDeck(
   joined: readonly Entry[],
 ): void {
   const l = h.decks[n]!;
-  const entries = [...wallEntries(g, h, n, lines), ...deckPoints(g, h, n, terminal), ...joined];
+  const entries = [
+    ...wallEntries(g, h, n, lines),
+    ...deckPoints(g, h, n, terminal),
+    ...addDeckSections(g, h, n),
+    ...joined,
+  ];
   if (l.deck.kind === "concrete" || l.joists.length === 0) return;
   append(
     g,

@@ -112,7 +112,10 @@ function surfaceOf(
   const laid = g.section[e] ? sectionsOf(h)[g.section[e]! - 1] : undefined;
   if (laid)
     return {
-      surface: { kind: "wall", id: h.faces[ref]!.wall.id },
+      surface:
+        g.kind[e] === EDGE.wall
+          ? { kind: "wall", id: h.faces[ref]!.wall.id }
+          : { kind: "deck", id: h.decks[ref]!.deck.id },
       method: laid.row.method,
       section: laid.section.id,
     };
@@ -158,6 +161,7 @@ function joins(p: Piece, q: Piece): boolean {
 function depthOf(h: House, p: Piece): number {
   if (cutIn.has(p.method)) return h.job.settings.chaseDepth;
   if (p.method === "stud-void") return STUD_DEPTH;
+  if (p.surface.kind === "deck" && p.section !== undefined) return 0;
   if (p.surface.kind === "deck") return h.decks[h.deckOfId.get(p.surface.id)!]!.deck.joists.depth / 2;
   if (p.method === "through-wall") return h.faces[h.faceOfWall.get(p.surface.id)!]!.shape.thickness / 2;
   return 0;

@@ -202,7 +202,9 @@ export class Site {
   private priceSection(x: Tariff, section: number): void {
     const s = sectionsOf(this.h)[section - 1]!;
     const there = (this.inSection.get(section) ?? []).map((o) => o.cable);
-    const out = s.section.out.includes(x.circuit.id);
+    // Armour is its own containment: it lies on cleats, tray, basket or ladder, never inside.
+    const armour = x.cable.family === "armoured" && (s.row.hidden || s.row.holds === "space");
+    const out = armour || s.section.out.includes(x.circuit.id);
     const full = !sectionFill(s, [...cablesThere(s, this.h.catalogue), ...there, x.cable]).ok;
     for (const e of this.sectionEdges.get(section)!)
       x.cost[e] = out ? Infinity : x.roomy.get(e)! + (full ? FULL * this.g.length[e]! : 0);

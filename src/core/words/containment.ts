@@ -97,10 +97,20 @@ export const containmentWords = {
     message: `Inner radius ${mm(measured(f))} for conduit of ${mm(num(f, "outside"))}; at least ${mm(limit(f))}.`,
     remedy: "Use a larger former.",
   }),
-  "fold.room": (f) => ({
-    message: `The notch would start ${mm(-measured(f))} before the end.`,
-    remedy: `Fold at ${mm(num(f, "half"))} or farther.`,
-  }),
+  "fold.room": (f, n) =>
+    f.case === "section"
+      ? {
+          message: inTrunking(
+            f,
+            n,
+            `the notch at ${mm(Math.round(num(f, "at")))} of piece ${num(f, "piece")} meets the end or the next notch by ${mm(Math.round(-measured(f)))}.`,
+          ),
+          remedy: "Move the corner or the pipe's side of it farther off, or use a bought fitting.",
+        }
+      : {
+          message: `The notch would start ${mm(-measured(f))} before the end.`,
+          remedy: `Fold at ${mm(num(f, "half"))} or farther.`,
+        },
   "clip.spacing": (f, n) => ({
     message: `${leg(f, n)}: clips ${mm(measured(f))} apart.`,
     remedy: "Space them evenly within the limit.",

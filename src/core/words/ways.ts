@@ -9,7 +9,9 @@ export const wallName = (h: House, id: string): string => {
   const f = h.faces[h.faceOfWall.get(id) ?? -1];
   return f ? `wall ${f.wall.index + 1} of ${f.room.name}` : "the wall";
 };
-const deckName = (h: House, id: string | undefined): string => h.job.decks.find((d) => d.id === id)?.name ?? "the deck";
+/** What a deck is called. */
+export const deckName = (h: House, id: string | undefined): string =>
+  h.job.decks.find((d) => d.id === id)?.name ?? "the deck";
 
 /** What was closed to find another way. */
 export function closedWords(h: House, c: Closed): string {

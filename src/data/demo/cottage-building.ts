@@ -219,6 +219,17 @@ export const fixtures = [
     height: 200,
     depth: 100,
   },
+  {
+    id: "hall-pipe",
+    wall: "hall-w3",
+    kind: "pipe",
+    name: "heating pipe",
+    u: 2940,
+    v: 0,
+    width: 22,
+    height: 2400,
+    depth: 35,
+  },
   { id: "kiln", wall: "shed-w3", kind: "appliance", name: "Kiln", u: 500, v: 0, width: 800, height: 1000, depth: 800 },
   {
     id: "tray",

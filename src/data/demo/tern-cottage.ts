@@ -1,12 +1,14 @@
 import { type Job, canonical, jobSchema } from "../../core/job/model";
 import { FIRST, LOFT, decks, fixtures, openings, rooms, walls } from "./cottage-building";
+import { sections } from "./cottage-sections";
 import { circuits, points } from "./cottage-wiring";
 
 /**
  * Tern Cottage: a made-up two-storey stone end-terrace. Kitchen and hall to the south of a spine wall, the glaze room to the
  * north; a landing, a shower room and two bedrooms over them, a loft under the roof, and a detached kiln shed across the yard,
  * fed by armour along the garden wall. Old and new work mixed. It starts with real problems in it: an outlet near the sink, an
- * old hole too near a bearing, a full trunking, drums too short, a kiln circuit without a way, a light on a socket circuit that
+ * old hole too near a bearing, a full trunking, another in which the ring lies with the
+ * radial and carries too little, drums too short, a kiln circuit without a way, a light on a socket circuit that
  * no label tells of; and with a steel beam, a foil-backed wall and a deck of engineered joists, which nothing may be bored
  * through by rule of thumb.
  */
@@ -66,6 +68,7 @@ export function ternCottage(id = "tern-cottage"): Job {
           ],
         },
       ],
+      sections,
       drums: [
         { id: "drum-1", label: "Drum 1", cable: "te-2.5", length: 100_000 },
         { id: "drum-2", label: "Drum 2", cable: "te-2.5", length: 18_000 },

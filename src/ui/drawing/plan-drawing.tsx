@@ -2,6 +2,7 @@
 import { type PointerEvent as RPointer, useCallback, useMemo, useRef, useState } from "react";
 import { type XY, bounds } from "../../core/base/polygon";
 import { decksOfStorey, pointsOfStorey } from "../../core/house/house";
+import { deckSectionShapes } from "../../core/drawings/section-drawings";
 import { holeShapes } from "../../core/drawings/deck-scene";
 import { planZoneShapes } from "../../core/drawings/room-zones";
 import type { Deck } from "../../core/job/model";
@@ -81,6 +82,8 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
     return { x: (e.clientX - r.left - view.x) / view.scale, y: -(e.clientY - r.top - view.y) / view.scale };
   };
 
+  const onDecks = useMemo(() => deckSectionShapes(house, storey), [house, storey]);
+
   const pressTool = (e: RPointer): void => {
     if (e.button !== 0 || !tool || tool.kind === "section") return;
     e.stopPropagation();
@@ -126,6 +129,11 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
           {visibleDecks.map((l) => (
             <DeckLayer key={l.deck.id} l={l} px={px} hatches={HATCHES} toPlan={toPlan} holes={holes} />
           ))}
+          {onDecks.length ? (
+            <g pointerEvents="none">
+              <Shapes shapes={onDecks} unit={px(1)} hatches={HATCHES} />
+            </g>
+          ) : null}
           <PlanRuns storey={storey} faint={surveying} px={px} toPlan={toPlan} />
           {reach.length ? <Shapes shapes={reach} unit={px(1)} hatches={HATCHES} /> : null}
           {deck ? <Shapes shapes={holeShapes(holes)} unit={px(1)} hatches={HATCHES} /> : null}

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { sectionShapes } from "../../core/drawings/section-drawings";
+import { sectionShapes, sectionTags } from "../../core/drawings/section-drawings";
 import type { House } from "../../core/house/house";
 import { sectionsOnFace } from "../../core/house/sections";
 import type { StripWall } from "../../core/house/unrolled";
@@ -66,4 +66,44 @@ export function SectionWalls({
         : null}
     </g>
   ));
+}
+
+/** Names of the sections, over all that lies in them. */
+export function SectionNames({
+  walls,
+  house,
+  px,
+}: {
+  walls: readonly StripWall[];
+  house: House;
+  px: (n: number) => number;
+}) {
+  const tags = useMemo(
+    () => walls.flatMap((w) => sectionTags(house, w.face).map((t) => ({ ...t, x: w.x + t.u }))),
+    [walls, house],
+  );
+  return (
+    <g pointerEvents="none">
+      {tags.map((t) => {
+        const wide = px(t.text.length * 5.8 + 8);
+        const [x, y] = t.plumb ? [t.x - t.half - px(6) - wide, -t.v - px(8)] : [t.x - wide / 2, -t.v - t.half - px(20)];
+        return (
+          <g key={`${t.id} ${t.x}`}>
+            <rect
+              x={x}
+              y={y}
+              width={wide}
+              height={px(16)}
+              fill="var(--plate)"
+              stroke="var(--ink)"
+              strokeWidth={px(0.8)}
+            />
+            <text x={x + wide / 2} y={y + px(12)} fontSize={px(11)} textAnchor="middle" fill="var(--ink)">
+              {t.text}
+            </text>
+          </g>
+        );
+      })}
+    </g>
+  );
 }

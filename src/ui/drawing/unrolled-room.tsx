@@ -14,7 +14,7 @@ import { PointTag } from "./point-tag";
 import { LegOutline, RunLine } from "./run-line";
 import { Shapes } from "./shape-view";
 import { SectionBar, SectionDraft } from "./section-tool";
-import { SectionWalls } from "./section-walls";
+import { SectionNames, SectionWalls } from "./section-walls";
 import { dragLegOnWall } from "./tools/move-leg";
 import { dragWallPoint } from "./tools/move-point";
 import { useViewport } from "./viewport";
@@ -177,6 +177,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1}
           />
         ) : null}
+        <SectionNames walls={drawn.walls} house={house} px={px} />
         {points.map(({ w, p, point }) => (
           <PointTag
             key={p.id}

@@ -6,6 +6,7 @@ import { cableOf } from "../../rules/catalogue";
 import { type Fact, fact } from "../../rules/fact";
 import { sectionSizes } from "../../rules/sections";
 import { cablesThere, sectionFill } from "./section-fill";
+import { foldFaults, sectionPieces } from "./section-pieces";
 import { SPARE_FROM } from "./space-fill";
 import { atLeast } from "../../base/tolerance";
 
@@ -60,6 +61,17 @@ export function sectionFacts(h: House, runs: readonly Run[]): Fact[] {
     };
     const size = fill.ok || s.section.state === "found" ? null : sizeFor(h, s, all);
     const remedy = size ? { fix: [{ collection: "sections" as const, id: s.section.id, set: { size } }] } : {};
+    const folds = foldFaults(sectionPieces(h, s)).map((x) =>
+      fact("fold.room", "section", s.section.id, {
+        ...more,
+        case: "section",
+        measured: x.room,
+        limit: 0,
+        sense: "least",
+        unit: "mm",
+        of: { ...more.of, piece: x.piece, at: x.at },
+      }),
+    );
     const judge = (rule: "fill.space" | "fill.spare" | "fill.layer", x: object): Fact => {
       const f = fact(rule, found ? "trunking" : "section", s.section.id, { ...more, ...x });
       return size ? { ...f, of: { ...f.of, to: size }, ...remedy } : f;
@@ -67,13 +79,14 @@ export function sectionFacts(h: House, runs: readonly Run[]): Fact[] {
     if (!fill.enters) {
       const wide = all.reduce((a, b) => (b.width > a.width ? b : a));
       return [
+        ...folds,
         judge("fill.space", { case: "enters", of: { ...more.of, width: wide.width, thickness: wide.thickness } }),
       ];
     }
     const limits = { measured: fill.used, limit: fill.most, sense: "most" as const, unit: fill.unit };
-    if (!fill.ok) return [judge(fill.unit === "mm" ? "fill.layer" : "fill.space", limits)];
+    if (!fill.ok) return [...folds, judge(fill.unit === "mm" ? "fill.layer" : "fill.space", limits)];
     if (fill.unit === "%" && atLeast(fill.used, SPARE_FROM))
-      return [judge("fill.spare", { ...limits, limit: SPARE_FROM })];
-    return [];
+      return [...folds, judge("fill.spare", { ...limits, limit: SPARE_FROM })];
+    return folds;
   });
 }

@@ -1,11 +1,14 @@
 import type { House } from "../../house/house";
 import type { LaidSection, Stretch } from "../../house/sections";
-import { halfNotch } from "./fold";
+import { halfNotch, setMarks } from "./fold";
 
 const RAD = 180 / Math.PI;
 
-/** How a section turns: in the plane of its wall to the left or right, into an inside corner or round an outside one. */
-export type Turn = "left" | "right" | "inside" | "outside";
+/**
+ * How a section turns: in the plane of its wall to the left or right, into an inside corner (also off its wall), round an outside one, or
+ * over: back along the wall at the top of a set, its hinge at the open edges.
+ */
+export type Turn = "left" | "right" | "inside" | "outside" | "over";
 
 /** A corner between two stretches. */
 export interface SectionCorner {
@@ -24,6 +27,8 @@ export interface Fold {
   at: number;
   /** Half of the notch at its open side; 0 where the sides are only slit. */
   half: number;
+  /** The pipe it goes over, where it is part of a set. */
+  pipe?: string;
 }
 
 /** A length cut from stock. */
@@ -73,30 +78,99 @@ const beyond = (s: LaidSection, c: { turn: Turn; angle: number }): number =>
 /** Least that is left between a cut end and a notch, mm. */
 const CLEAR = 20;
 
+/** Angle of the folds of a set, degrees: shallow, so that cables draw through. */
+export const SET_ANGLE = 22.5;
+/** Room beside a pipe, and between it and the back of the section over it, mm. */
+const PIPE_ROOM = 10;
+const PIPE_GAP = 2;
+
+/** A pipe that a stretch of a section crosses, and the set that takes it over. Lengths mm along the stretch. */
+export interface PipeSet {
+  pipe: string;
+  name: string;
+  stretch: number;
+  /** How far the back is lifted off the wall. */
+  offset: number;
+  /** Where on the wall the back leaves it, and where it lies on it again. */
+  from: number;
+  to: number;
+  /** Where the level top over the pipe begins and ends on the wall. */
+  top: readonly [number, number];
+}
+
+/** The sets of a section over the pipes on its walls, in their order along it. */
+export function pipeSets(h: Pick<House, "faces" | "job">, s: LaidSection): PipeSet[] {
+  if (s.row.hidden || s.row.holds === "alone") return [];
+  return s.stretches.flatMap((x, stretch) => {
+    const wall = h.faces[x.face]?.wall.id;
+    const half = s.size.width / 2;
+    const [k, m] = x.plumb ? (["u", "v"] as const) : (["v", "u"] as const);
+    const sets = h.job.fixtures.flatMap((p): PipeSet[] => {
+      if (p.kind !== "pipe" || p.wall !== wall) return [];
+      const [across, along] = x.plumb ? ([p.width, p.height] as const) : ([p.height, p.width] as const);
+      // Beside it: the section passes, and no set is needed.
+      if (x.a[k] + half <= p[k] || x.a[k] - half >= p[k] + across) return [];
+      const up = x.b[m] > x.a[m];
+      const near = up ? p[m] - x.a[m] : x.a[m] - (p[m] + along);
+      if (near + along <= 0 || near >= x.length) return [];
+      const offset = p.depth + PIPE_GAP;
+      const top = [near - PIPE_ROOM, near + along + PIPE_ROOM] as const;
+      const run = offset / Math.tan(SET_ANGLE / RAD);
+      return [{ pipe: p.id, name: p.name || "pipe", stretch, offset, top, from: top[0] - run, to: top[1] + run }];
+    });
+    return sets.sort((a, b) => a.from - b.from);
+  });
+}
+
+/** The four folds of a set, and how much longer the piece is for it; places from the start of its stretch as if it were flat. */
+function foldsOfSet(s: LaidSection, set: PipeSet): { folds: Fold[]; longer: number } {
+  const { halfNotch: half, pitch } = setMarks(s.size.depth, set.offset, SET_ANGLE);
+  const level = set.top[1] - set.top[0];
+  const fold = (turn: "inside" | "over", at: number): Fold => ({ turn, angle: SET_ANGLE, at, half, pipe: set.pipe });
+  const second = set.from + pitch;
+  const third = second + 2 * half + level;
+  return {
+    folds: [fold("inside", set.from), fold("over", second), fold("over", third), fold("inside", third + pitch)],
+    longer: third + pitch - set.to,
+  };
+}
+
+/** The folds within a stretch, over its pipes, and its length with them; places from its start. */
+function stretchFolds(sets: readonly PipeSet[], s: LaidSection, stretch: number): { folds: Fold[]; longer: number } {
+  const folds: Fold[] = [];
+  let longer = 0;
+  for (const set of sets.filter((x) => x.stretch === stretch)) {
+    const one = foldsOfSet(s, set);
+    folds.push(...one.folds.map((f) => ({ ...f, at: f.at + longer })));
+    longer += one.longer;
+  }
+  return { folds, longer };
+}
+
 /**
  * The pieces a section is made of, cut from lengths of stock. Folded: the length goes on round its corners, each a fold with its
  * notch, and is joined only where the stock ends. Fitted: a straight piece for each stretch, less what the fittings take (typical:
  * half the width in the plane, the depth in a corner), in lengths of stock. None for what is found, nor for cleats.
  */
-export function sectionPieces(h: Pick<House, "faces">, s: LaidSection): SectionPiece[] {
+export function sectionPieces(h: Pick<House, "faces" | "job">, s: LaidSection): SectionPiece[] {
   if (s.section.state === "found" || s.row.holds === "alone") return [];
   const corners = sectionCorners(h, s);
   const cornerAfter = new Map(corners.map((c) => [c.after, c]));
-  const { stock } = s.row;
+  const sets = pipeSets(h, s);
   const pieces: SectionPiece[] = [];
-  const put = (length: number, folds: Fold[]): void => {
-    pieces.push({ number: pieces.length + 1, length, folds });
+  const put = (length: number, folds: readonly Fold[]): void => {
+    for (const p of fromStock(length, folds, s.row.stock)) pieces.push({ ...p, number: pieces.length + 1 });
   };
-  if (s.section.corners === "fitted" || s.row.method === "tube") {
+  if (!isFolded(s)) {
     const takes = (c: SectionCorner | undefined): number =>
       !c ? 0 : c.turn === "left" || c.turn === "right" ? s.size.width / 2 : c.turn === "inside" ? s.size.depth : 0;
     s.stretches.forEach((x, i) => {
-      let left = x.length - takes(cornerAfter.get(i - 1)) - takes(cornerAfter.get(i));
-      while (left > stock + 1e-6) {
-        put(stock, []);
-        left -= stock;
-      }
-      if (left > 1e-6) put(left, []);
+      const [first, last] = [takes(cornerAfter.get(i - 1)), takes(cornerAfter.get(i))];
+      const { folds, longer } = stretchFolds(sets, s, i);
+      put(
+        x.length - first - last + longer,
+        folds.map((f) => ({ ...f, at: f.at - first })),
+      );
     });
     return pieces;
   }
@@ -105,29 +179,61 @@ export function sectionPieces(h: Pick<House, "faces">, s: LaidSection): SectionP
   let at = 0;
   s.stretches.forEach((x, i) => {
     const [before, after] = [cornerAfter.get(i - 1), cornerAfter.get(i)];
-    at += x.length + (before ? beyond(s, before) : 0) + (after ? beyond(s, after) : 0);
+    const over = stretchFolds(sets, s, i);
+    const start = at + (before ? beyond(s, before) : 0);
+    folds.push(...over.folds.map((f) => ({ ...f, at: f.at + start })));
+    at = start + x.length + over.longer + (after ? beyond(s, after) : 0);
     if (after)
       folds.push({ turn: after.turn, angle: after.angle, at, half: halfNotch(across(s, after.turn), after.angle) });
   });
-  const whole = at;
-  let start = 0;
-  while (whole - start > stock + 1e-6) {
-    let end = start + stock;
-    // Not through a notch: the joint comes before it.
-    for (const f of folds) if (Math.abs(f.at - end) < f.half + CLEAR) end = Math.min(end, f.at - f.half - CLEAR);
-    if (end <= start + CLEAR) end = start + stock;
-    put(
-      end - start,
-      folds.filter((f) => f.at > start && f.at < end).map((f) => ({ ...f, at: f.at - start })),
-    );
-    start = end;
-  }
-  put(
-    whole - start,
-    folds.filter((f) => f.at > start).map((f) => ({ ...f, at: f.at - start })),
-  );
+  put(at, folds);
   return pieces;
 }
+
+/** True for a section whose corners are folded from the length: tube is bent or fitted, never folded. */
+export const isFolded = (s: LaidSection): boolean => s.section.corners === "folded" && s.row.method !== "tube";
+
+/** A length with its folds cut into lengths of stock; a joint never goes through a notch. */
+function fromStock(whole: number, folds: readonly Fold[], stock: number): Omit<SectionPiece, "number">[] {
+  const out: Omit<SectionPiece, "number">[] = [];
+  let start = 0;
+  const put = (end: number): void => {
+    if (end - start <= 1e-6) return;
+    const mine = folds.filter((f) => f.at > start && f.at < end).map((f) => ({ ...f, at: f.at - start }));
+    out.push({ length: end - start, folds: mine });
+    start = end;
+  };
+  while (whole - start > stock + 1e-6) {
+    let end = start + stock;
+    // From the last fold backwards: where one is moved clear of, it may meet the one before.
+    for (const f of [...folds].reverse())
+      if (Math.abs(f.at - end) < f.half + CLEAR) end = Math.min(end, f.at - f.half - CLEAR);
+    put(end <= start + CLEAR ? start + stock : end);
+  }
+  put(whole);
+  return out;
+}
+
+/** A fold for which there is no room: it meets the end of its piece or the fold before it. */
+export interface FoldFault {
+  piece: number;
+  at: number;
+  /** Room there is between the notch and what it meets, mm; below 0. */
+  room: number;
+}
+
+/** Folds that run off their piece or into one another. */
+export const foldFaults = (pieces: readonly SectionPiece[]): FoldFault[] =>
+  pieces.flatMap((p) => {
+    let clear = 0;
+    return p.folds.flatMap((f, i): FoldFault[] => {
+      const before = f.at - f.half - clear;
+      const after = i === p.folds.length - 1 ? p.length - f.at - f.half : Infinity;
+      clear = f.at + f.half;
+      const room = Math.min(before, after);
+      return room < -1e-6 ? [{ piece: p.number, at: f.at, room }] : [];
+    });
+  });
 
 /** Folds a piece in the plane of the wall: the corners of its middle line, from 0, 0 along x. The proof of the pieces' arithmetic. */
 export function foldedMiddle(piece: Pick<SectionPiece, "length" | "folds">, width: number): [number, number][] {
@@ -154,6 +260,30 @@ export function foldedMiddle(piece: Pick<SectionPiece, "length" | "folds">, widt
     y = hinge[1] + side * half * Math.cos(heading);
     out.push(meet(start, before, [x, y], heading));
     from = f.at;
+  }
+  out.push([x + (piece.length - from) * Math.cos(heading), y + (piece.length - from) * Math.sin(heading)]);
+  return out;
+}
+
+/**
+ * Folds a piece with sets off its wall, seen from the side: the corners of its back, from 0, 0 along x, y off the wall. The proof of
+ * the sets' arithmetic. A fold over has its hinge at the open edges, `depth` off the back, and its notch in the back.
+ */
+export function foldedBack(piece: Pick<SectionPiece, "length" | "folds">, depth: number): [number, number][] {
+  let [x, y] = [0, 0];
+  let heading = 0;
+  let from = 0;
+  const out: [number, number][] = [[0, 0]];
+  for (const f of piece.folds) {
+    const over = f.turn === "over";
+    const run = f.at - from - (over ? f.half : 0);
+    x += run * Math.cos(heading);
+    y += run * Math.sin(heading);
+    out.push([x, y]);
+    // Off the wall and on to it again alternate: a fold in lifts the first time and lays down the second.
+    const turned = 2 * Math.atan(f.half / depth);
+    heading += over ? -turned : turned;
+    from = f.at + (over ? f.half : 0);
   }
   out.push([x + (piece.length - from) * Math.cos(heading), y + (piece.length - from) * Math.sin(heading)]);
   return out;

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { corners, house } from "../../book/limits/by-hand.fixture";
+import { circuit, corners, deck, house } from "../../book/limits/by-hand.fixture";
 import { layHouse } from "../../house/house";
 import { laySection, sectionOfLeg, sectionsOf } from "../../house/sections";
 import { checkInvariants } from "../../job/invariants";
@@ -12,7 +12,7 @@ import type { SectionKind } from "../../rules/sections";
 import { laidCircuits } from "../circuits/laid-circuit";
 import { runsInSections, sectionFacts } from "./section-facts";
 import { roomFor } from "./section-fill";
-import { foldedMiddle, sectionCorners, sectionPieces } from "./section-pieces";
+import { foldedBack, foldedMiddle, pipeSets, sectionCorners, sectionPieces } from "./section-pieces";
 import { sectionFixings } from "./section-supports";
 
 const wall = (w: string, u: number, v: number) => ({ on: "wall" as const, wall: w, u, v });
@@ -116,6 +116,45 @@ describe("a section the runs are laid through", () => {
     expect(makePlan(two).facts.filter((f) => f.rule === "circuit.capacity" && f.severity === "stop")).toHaveLength(2);
     const apart = { ...two, sections: two.sections.map((s) => ({ ...s, out: ["d"] })) };
     expect(carries(apart)[0]).toBeCloseTo(23, 9);
+  });
+});
+
+describe("a tray on the joists of an open deck", () => {
+  // The joists run east–west; a tray lies over them from south to north at x = 2 000.
+  const tray = section("tray", "100", [
+    { on: "deck", deck: "d", x: 2000, y: 200 },
+    { on: "deck", deck: "d", x: 2000, y: 2800 },
+  ]);
+  const points = [
+    { id: "db", label: "DB1", kind: "board", ways: 8, place: { on: "wall", wall: "w3", u: 2000, v: 1400 } },
+    { id: "l1", label: "L1", kind: "socket", place: { on: "wall", wall: "w1", u: 2000, v: 450 } },
+  ];
+  const open = (more: object) =>
+    house({ decks: [deck({ access: "open" })], points, circuits: [circuit({ points: ["l1"] })], ...more });
+  it("takes the run over them without a hole, rated in free air", () => {
+    const job = open({ sections: [tray] });
+    expect(checkInvariants(job)).toEqual([]);
+    const plan = makePlan(job);
+    const over = plan.runs[0]!.legs.filter((l) => l.section === "t1");
+    expect(over.map((l) => [l.method, l.surface])).toEqual([["tray", { kind: "deck", id: "d" }]]);
+    expect(over[0]!.path.map((p) => p[2])).toEqual([2600, 2600]);
+    expect(plan.holes.filter((o) => o.in.kind === "joist").length).toBeLessThan(
+      makePlan(open({})).holes.filter((o) => o.in.kind === "joist").length,
+    );
+    expect(plan.facts.filter((f) => f.severity === "stop")).toEqual([]);
+    const [c] = laidCircuits(layHouse(job), plan.runs, plan.holes);
+    const leg = c!.legs.find((l) => plan.runs[0]!.legs[l.leg]!.section === "t1")!;
+    expect([leg.method, leg.carries]).toEqual(["E", 30]);
+  });
+  it("is not used under boards", () => {
+    const boarded = open({ sections: [tray], decks: [deck({ access: "closed" })] });
+    expect(makePlan(boarded).runs[0]!.legs.some((l) => l.section)).toBe(false);
+  });
+  it("holds one layer: ten of 2.5 in 100 are told, with the size that takes them", () => {
+    const job = open({ sections: [{ ...tray, holds: [{ cable: "te-2.5", count: 10 }] }] });
+    const [told] = sectionFacts(layHouse(job), []);
+    expect(told).toMatchObject({ rule: "fill.layer", limit: 96, fix: [{ set: { size: "150" } }] });
+    expect(told!.measured).toBeCloseTo(101, 9);
   });
 });
 
@@ -309,6 +348,75 @@ describe("what a section is made of", () => {
       }),
       { numRuns: 60 },
     );
+  });
+  const pipe = {
+    id: "p1",
+    wall: "w1",
+    kind: "pipe",
+    name: "heating",
+    u: 1000,
+    v: 0,
+    width: 22,
+    height: 2400,
+    depth: 35,
+  };
+  const overPipe = (path: object[], pipes: object[] = [pipe], size = "50x50", corners = "folded") => {
+    const job = house({ sections: [section("trunking-plastic", size, path, { corners })], fixtures: pipes });
+    const h = layHouse(job);
+    return { h, s: laySection(h, job.sections[0]!)! };
+  };
+  it("over a pipe it gets a set of four shallow folds: the back lies 2 mm off the pipe, level 10 mm beyond it on both sides", () => {
+    const { h, s } = overPipe([wall("w1", 300, 700), wall("w1", 2300, 700)]);
+    const [set] = pipeSets(h, s);
+    expect(set).toMatchObject({ pipe: "p1", offset: 37, top: [690, 732] });
+    const [piece] = sectionPieces(h, s);
+    expect(piece!.folds.map((f) => f.turn)).toEqual(["inside", "over", "over", "inside"]);
+    const back = foldedBack(piece!, 50);
+    expect(back[1]![0]).toBeCloseTo(set!.from, 6);
+    expect(back[2]![0]).toBeCloseTo(690, 6);
+    expect(back[3]![0]).toBeCloseTo(732, 6);
+    expect([back[2]![1], back[3]![1]].map((y) => Math.round(y * 1e6) / 1e6)).toEqual([37, 37]);
+    expect(back[4]![0]).toBeCloseTo(set!.to, 6);
+    expect(back[4]![1]).toBeCloseTo(0, 6);
+    // Its end is where the section ends on the wall: the piece is longer by just what the set takes.
+    expect(back[5]![0]).toBeCloseTo(2000, 6);
+    expect(back[5]![1]).toBeCloseTo(0, 6);
+  });
+  it("property: whatever the pipe and whichever way the section runs, folded it clears the pipe and ends where it is drawn", () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 10, max: 110 }),
+        fc.integer({ min: 15, max: 80 }),
+        fc.boolean(),
+        fc.constantFrom("38x16", "50x50", "100x50"),
+        (width, depth, back, size) => {
+          const ends = [wall("w1", 300, 700), wall("w1", 2300, 700)];
+          const { h, s } = overPipe(back ? ends.reverse() : ends, [{ ...pipe, width, depth }], size);
+          const [set] = pipeSets(h, s);
+          const folded = foldedBack(sectionPieces(h, s)[0]!, s.size.depth);
+          expect(folded[2]![1]).toBeCloseTo(depth + 2, 4);
+          expect(folded[3]![0] - folded[2]![0]).toBeCloseTo(width + 20, 4);
+          const middle = back ? 2300 - (1000 + width / 2) : 700 + width / 2;
+          expect((folded[2]![0] + folded[3]![0]) / 2).toBeCloseTo(middle, 4);
+          expect(folded[5]![0]).toBeCloseTo(2000, 4);
+          expect(set!.to - set!.from).toBeGreaterThan(width + 20);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+  it("a pipe beside it needs no set; one too near a corner leaves no room for the folds, which is told", () => {
+    const beside = overPipe([wall("w1", 300, 700), wall("w1", 900, 700)]);
+    expect(pipeSets(beside.h, beside.s)).toEqual([]);
+    const low = overPipe([wall("w1", 300, 700), wall("w1", 2300, 700)], [{ ...pipe, height: 600 }]);
+    expect(pipeSets(low.h, low.s)).toEqual([]);
+    const told = (u: number) => {
+      const { h } = overPipe([wall("w1", 950, 700), wall("w1", 2300, 700)], [{ ...pipe, u }]);
+      return sectionFacts(h, []).filter((f) => f.rule === "fold.room");
+    };
+    // The set begins 10 and 37 / tan 22.5° before the pipe, 99.3: its first notch reaches 9.9 farther.
+    expect(told(1060)).toEqual([]);
+    expect(told(1055)).toMatchObject([{ subject: { kind: "section", id: "t1" }, severity: "stop" }]);
   });
   it("with bought corners each stretch is a straight piece less what the fitting takes", () => {
     const { h, s } = laid("trunking-plastic", "50x50", [

@@ -8,7 +8,7 @@ import { nextLabel } from "../../../core/plan/choose-sections";
 import { fixingMarks } from "../../../core/plan/section-figures";
 import { methodNames } from "../../../core/rules/ratings";
 import { type SectionKind, sectionKinds, sectionRows, sectionSizes } from "../../../core/rules/sections";
-import { wallName } from "../../../core/words/ways";
+import { deckName, wallName } from "../../../core/words/ways";
 import { newId, say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
@@ -121,12 +121,11 @@ export function SectionForm({ section }: { section: Section }) {
           <thead>
             <tr className="text-left text-soft">
               <th scope="col">Circuit</th>
-              <th scope="col">Method</th>
-              <th scope="col" className="text-right">
-                Carries
+              <th scope="col" title="Method, and circuits that lie together">
+                Method
               </th>
               <th scope="col" className="text-right">
-                Needs
+                Carries / needs
               </th>
               <td />
             </tr>
@@ -135,13 +134,14 @@ export function SectionForm({ section }: { section: Section }) {
             {f.circuits.map((c) => (
               <tr key={c.circuit} className={c.carries < c.needs - 1e-6 ? "text-stop" : ""}>
                 <td>
-                  {labelOf(c.circuit)} <span className="text-soft">{c.cable.csa} mm²</span>
+                  {labelOf(c.circuit)} <span className="text-soft">{c.cable.csa}</span>
                 </td>
-                <td title={methodNames[c.method]}>
-                  {c.method} · {c.together} together
+                <td title={`${methodNames[c.method]}; ${count(c.together, "circuit")} together`}>
+                  {c.method} × {c.together}
                 </td>
-                <td className="num text-right">{figure(c.carries, 1)} A</td>
-                <td className="num text-right">{figure(c.needs, 1)} A</td>
+                <td className="num text-right whitespace-nowrap">
+                  {figure(c.carries, 1)} / {figure(c.needs, 1)} A
+                </td>
                 <td className="text-right">
                   <Button
                     look="quiet"
@@ -173,7 +173,7 @@ export function SectionForm({ section }: { section: Section }) {
             say(
               splitSection(
                 section,
-                f.circuits.map((c) => c.circuit),
+                [...f.circuits].sort((a, b) => b.needs - a.needs).map((c) => c.circuit),
                 f.laid.size.width,
               ),
             )
@@ -182,6 +182,13 @@ export function SectionForm({ section }: { section: Section }) {
           Split {section.label} in two
         </Button>
       ) : null}
+      {f?.sets.map((x) => (
+        <p key={x.pipe} className="text-[13px]">
+          Over {x.name}: a set of <span className="num">{mm(Math.round(x.offset))}</span>, four folds, from{" "}
+          <span className="num">{mm(Math.round(x.from))}</span> to <span className="num">{mm(Math.round(x.to))}</span>{" "}
+          along stretch {x.stretch + 1}.
+        </p>
+      ))}
       {f?.metalInside ? (
         <>
           <h3>Fire</h3>
@@ -225,7 +232,27 @@ export function SectionForm({ section }: { section: Section }) {
           </div>
         );
       })}
-      {f?.fixings.length ? (
+      {section.path.map((p, i) =>
+        p.on === "deck" ? (
+          <div key={i} className="grid gap-1 border-t border-dotted border-line pt-1">
+            <span className="text-[13px] text-soft">
+              Place {i + 1} on {deckName(house, p.deck)}
+            </span>
+            {(["x", "y"] as const).map((k) => (
+              <NumberField
+                key={k}
+                label={k === "x" ? "From the west" : "From the south"}
+                name={`place ${i + 1} ${k}`}
+                value={p[k]}
+                onCommit={(x) =>
+                  put({ path: section.path.map((q, n) => (n === i ? { ...q, [k]: x } : q)) as Section["path"] })
+                }
+              />
+            ))}
+          </div>
+        ) : null,
+      )}
+      {f && f.laid.stretches[0]!.face >= 0 && f.fixings.length ? (
         <details className="text-[13px]">
           <summary className="cursor-pointer">Fixing marks, each from its own wall</summary>
           <ol className="grid gap-0.5 pt-1">
@@ -253,22 +280,21 @@ export function SectionForm({ section }: { section: Section }) {
   );
 }
 
-/** A second section beside the first, half of the circuits in each; on the other side where there is no room on the one. */
+/** A second section beside the first, every other circuit in each, the heaviest apart; on the other side where there is no room on the one. */
 function splitSection(section: Section, circuits: readonly string[], width: number): string | null {
   const { job } = useDesk.getState();
-  const half = Math.ceil(circuits.length / 2);
   const id = newId("se");
   const out = (kept: readonly string[]): string[] => [...new Set([...section.out, ...kept])];
   const label = nextLabel(new Set(job.sections.map((s) => s.label)));
   const tried = (by: number): string | null =>
     edit([
-      change("sections", section.id, { ...section, out: out(circuits.slice(half)) }),
+      change("sections", section.id, { ...section, out: out(circuits.filter((_, i) => i % 2 === 1)) }),
       change("sections", id, {
         ...section,
         id,
         label,
         path: pathBeside(section, by),
-        out: out(circuits.slice(0, half)),
+        out: out(circuits.filter((_, i) => i % 2 === 0)),
       }),
     ]);
   return tried(width + BESIDE) === null ? null : tried(-width - BESIDE);

@@ -2,7 +2,9 @@
 import { useState } from "react";
 import { count, mm } from "../../../core/base/figures";
 import { sectionName } from "../../../core/drawings/section-drawings";
-import { type Proposed, proposeSections } from "../../../core/plan/choose-sections";
+import { bounds } from "../../../core/base/polygon";
+import { sectionSchema } from "../../../core/job/model";
+import { type Proposed, nextLabel, proposeSections } from "../../../core/plan/choose-sections";
 import { laySection } from "../../../core/house/sections";
 import { wallName } from "../../../core/words/ways";
 import { newId, say } from "../../job/edits";
@@ -66,8 +68,57 @@ export function SectionsPanel() {
           );
         })}
       </section>
+      <OnDeck />
       <Choose />
     </>
+  );
+}
+
+/** A tray over the joists of a deck that lies open, to begin with right across its middle. */
+function OnDeck() {
+  const decks = useDesk((s) => s.job.decks);
+  const open = decks.filter((d) => d.access === "open" && d.kind !== "concrete");
+  if (!open.length) return null;
+  const add = (id: string): string | null => {
+    const { job } = useDesk.getState();
+    const d = open.find((x) => x.id === id);
+    if (!d) return null;
+    const box = bounds(d.outline);
+    const across = d.joists.direction === "east-west";
+    const [x, y] = [Math.round((box.x0 + box.x1) / 2), Math.round((box.y0 + box.y1) / 2)];
+    const ends = across
+      ? [
+          { x, y: box.y0 + 300 },
+          { x, y: box.y1 - 300 },
+        ]
+      : [
+          { x: box.x0 + 300, y },
+          { x: box.x1 - 300, y },
+        ];
+    const se = newId("se");
+    const refused = edit([
+      change(
+        "sections",
+        se,
+        sectionSchema.parse({
+          id: se,
+          label: nextLabel(new Set(job.sections.map((s) => s.label))),
+          kind: "tray",
+          size: "100",
+          path: ends.map((p) => ({ on: "deck", deck: id, ...p })),
+        }),
+      ),
+    ]);
+    if (!refused) useDesk.setState({ selection: { kind: "section", id: se } });
+    return refused;
+  };
+  return (
+    <SelectField
+      label="Tray over joists"
+      value=""
+      options={[{ value: "", name: "choose a deck" }, ...open.map((d) => ({ value: d.id, name: d.name }))]}
+      onCommit={add}
+    />
   );
 }
 

@@ -1,0 +1,176 @@
+import { describe, expect, it } from "vitest";
+import { ternCottage } from "../../data/demo/tern-cottage";
+import { circuit, house } from "../book/limits/by-hand.fixture";
+import { drawFold, drawPiece, drawSectionCut, sectionShapes, sectionTags } from "../drawings/section-drawings";
+import { boundsOf } from "../drawings/scene";
+import { layHouse } from "../house/house";
+import { standardCatalogue } from "../rules/catalogue";
+import { withFix } from "./tried-fixes";
+import { circuitRemedies } from "./circuit-remedies";
+import { proposeSections } from "./choose-sections";
+import { makePlan } from "./plan";
+import { fixingMarks, sectionFigures } from "./section-figures";
+
+const job = ternCottage();
+const h = layHouse(job);
+const plan = makePlan(job);
+const figures = sectionFigures(h, plan);
+const of = (label: string) => figures.find((f) => f.laid.section.label === label)!;
+
+describe("the sections of the cottage", () => {
+  it("the drop to the board: six circuits' cables, the ring at 18.4 A where it needs 20", () => {
+    const t1 = of("T1");
+    expect(t1.inside).toHaveLength(6);
+    expect(t1.circuits.find((c) => c.circuit === "r1")).toMatchObject({ method: "B", together: 2, needs: 20 });
+    expect(t1.circuits.find((c) => c.circuit === "r1")!.carries).toBeCloseTo(23 * 0.8, 9);
+    // Lights are loaded too lightly to count.
+    expect(t1.circuits.find((c) => c.circuit === "li1")).toMatchObject({ together: 1, needs: 6 });
+    // 47 × 47 inside; three of 58.58, one of 41, two of 32.4.
+    expect(t1.fill.used).toBeCloseTo((100 * (3 * 10.1 * 5.8 + 8.2 * 5 + 2 * 7.2 * 4.5)) / 47 ** 2, 6);
+    expect(plan.facts.filter((f) => f.rule === "circuit.ring" && f.severity === "stop")).toHaveLength(1);
+  });
+  it("is folded over the pipe in one piece, and metal holds its cables over the way out", () => {
+    const t1 = of("T1");
+    expect(t1.pieces).toHaveLength(1);
+    expect(t1.pieces[0]!.folds.map((f) => f.turn)).toEqual(["left", "inside", "over", "over", "inside", "right"]);
+    expect(t1.metalInside).toBe(3);
+    expect(t1.cutting).toMatchObject({ unmet: [], optimal: true });
+    expect(plan.takeoff).toContainEqual({
+      item: "Metal clip inside plastic",
+      size: "",
+      quantity: 3,
+      unit: "each",
+      circuit: null,
+    });
+  });
+  it("a way of its own for the ring is tried and offered, and with it the ring holds", () => {
+    const r = circuitRemedies(job, standardCatalogue, "r1");
+    const own = r.found.find((x) => x.kind === "section")!;
+    expect(own).toMatchObject({ to: "t1", fix: [{ collection: "sections", id: "t1", set: { out: ["r1"] } }] });
+    const after = makePlan(withFix(job, own.fix)!);
+    expect(
+      after.facts.filter((f) => f.rule.startsWith("circuit.") && f.subject.id === "r1" && f.severity === "stop"),
+    ).toEqual([]);
+  });
+  it("is bought once for all its cables: its length, ends and fixings, and corners only where they are bought", () => {
+    const line = (item: string) => plan.takeoff.filter((t) => t.item === item);
+    const t1 = of("T1").pieces.reduce((s, p) => s + p.length, 0) / 1000;
+    expect(line("Plastic trunking")).toEqual([
+      { item: "Plastic trunking", size: "50 × 50", quantity: t1, unit: "m", circuit: null },
+    ]);
+    expect(line("Plastic trunking: end")[0]!.quantity).toBe(2);
+    expect(line("Plastic trunking: flat corner")).toEqual([]);
+    // The mini-trunking of the bedroom turns twice on its walls and once in the corner between them, with one joint on the long wall.
+    expect(line("Mini-trunking: flat corner")[0]!.quantity).toBe(2);
+    expect(line("Mini-trunking: inside corner")[0]!.quantity).toBe(1);
+    expect(line("Mini-trunking: coupler")[0]!.quantity).toBe(1);
+    const fixings = figures.reduce((s, f) => s + f.fixings.reduce((n, x) => n + x.marks.length, 0), 0);
+    expect(line("Screw and plug")[0]!.quantity).toBe(fixings);
+    expect(line("Trunking, found")).toEqual([]);
+  });
+  it("each fixing is marked from the left end and the floor of its own wall", () => {
+    const t1 = of("T1");
+    const marks = fixingMarks(h, t1.laid, t1.fixings);
+    expect(marks[0]).toEqual({ wall: "hall-w3", u: 2775, v: 2325 });
+    expect(marks.every((m) => m.wall === "hall-w3")).toBe(true);
+    const t2 = of("T2");
+    expect(new Set(fixingMarks(h, t2.laid, t2.fixings).map((m) => m.wall))).toEqual(new Set(["bed2-w1", "bed2-w2"]));
+    for (const m of fixingMarks(h, t2.laid, t2.fixings)) expect(m.u).toBeLessThanOrEqual(5500);
+  });
+  it("says how much more goes in, and of what is too full which size would take it", () => {
+    expect(of("T1").more!.cable.id).toBe("te-2.5");
+    // 994 mm² at 45 %, 281.5 taken: twelve of 58.58 go in.
+    expect(of("T1").more!.count).toBe(12);
+    expect(of("old").fill.ok).toBe(false);
+    expect(of("old").takes).toBe("38x25");
+  });
+});
+
+describe("drawings of a section", () => {
+  const t1 = of("T1");
+  it("cut across: every cable once and named, what more goes in dashed, all inside", () => {
+    const { shapes } = drawSectionCut(t1, (id) => id.toUpperCase());
+    const texts = shapes.flatMap((s) => (s.kind === "text" ? [s.text] : []));
+    expect(texts.sort()).toEqual(["AL", "LI1", "LI2", "R1", "R1", "R2"]);
+    expect(shapes.filter((s) => s.kind === "line" && s.dash).length).toBe(6);
+    const b = boundsOf(shapes);
+    expect([b.x0, b.y0, b.x1, b.y1]).toEqual([0, 0, 50, 50]);
+  });
+  it("in one layer side by side, old cables too", () => {
+    const t4 = of("T4");
+    const { shapes } = drawSectionCut(t4, (id) => id);
+    const cables = shapes.filter((s) => s.kind === "line" && s.closed && s.fill?.startsWith("cable"));
+    expect(cables).toHaveLength(t4.inside.length);
+  });
+  it("opened flat: side, back and side, cut out what is notched, and a fold alone at true scale", () => {
+    const [piece] = t1.pieces;
+    const whole = drawPiece(piece!, t1.laid.size);
+    const b = boundsOf(whole.shapes);
+    expect(b.x1).toBeCloseTo(piece!.length, 6);
+    expect(b.y1).toBe(150);
+    const left = piece!.folds[0]!;
+    const cut = whole.shapes.filter((s) => s.kind === "line" && s.fill === "waste");
+    // A corner in the plane takes a triangle of the back and its side; a fold of a set two triangles, and the back where it is cut.
+    expect(cut.length).toBe(2 * 2 + 2 * 2 + 2 * 3);
+    const one = drawFold(piece!, left, t1.laid.size);
+    const box = boundsOf(one.shapes);
+    expect(box.x1 - box.x0).toBeCloseTo(2 * left.half + 80, 6);
+    expect(one.template).toBe(true);
+  });
+  it("on the wall: as wide as its size, with its name once and its fixings", () => {
+    const face = h.faces[h.faceOfWall.get("hall-w3")!]!;
+    const shapes = sectionShapes(h, face).filter((s) => s.id === "t1");
+    expect(shapes.filter((s) => s.kind === "line")).toHaveLength(3);
+    expect(shapes.filter((s) => s.kind === "circle")).toHaveLength(t1.fixings.reduce((n, f) => n + f.marks.length, 0));
+    expect(sectionTags(h, face)).toMatchObject([
+      { id: "t1", text: "T1 50 × 50", u: 2775, v: 2175, plumb: true },
+      { id: "trunking-1", text: "old 38 × 16", u: 3300, v: 1960, plumb: true },
+    ]);
+  });
+});
+
+describe("containment chosen for a room", () => {
+  let n = 0;
+  const id = (): string => `x${n++}`;
+  const wanted = { masonry: "capping", surface: "mini-trunking" } as const;
+  it("capping over the chases in masonry, wide enough, and nothing in the void of a stud wall", () => {
+    const list = proposeSections(h, plan, wanted, { room: "kitchen" }, id);
+    expect(list.length).toBeGreaterThan(3);
+    for (const { section, reason } of list) {
+      expect(section.kind).toBe("capping");
+      const [p] = section.path;
+      expect(p!.on === "wall" && h.faces[h.faceOfWall.get(p!.wall)!]!.wall.build).not.toBe("stud");
+      expect(reason).toMatch(/^\d+ cables?\. Over cable in a chase/);
+    }
+    expect(new Set(list.map((p) => p.section.label)).size).toBe(list.length);
+    // Put in, all of it holds, and then nothing is left to choose.
+    const after = { ...job, sections: [...job.sections, ...list.map((p) => p.section)] };
+    const laid = makePlan(after);
+    expect(
+      laid.facts.filter((f) => f.rule.startsWith("fill.") && f.subject.kind === "section" && f.severity === "stop"),
+    ).toEqual([]);
+    expect(laid.runs.some((r) => r.legs.some((l) => l.method === "capping" && l.section))).toBe(true);
+  });
+  it("oval tube where cables are to be drawn out again", () =>
+    expect(
+      proposeSections(h, plan, { ...wanted, masonry: "oval" }, { room: "kitchen" }, id).every(
+        (p) => p.section.kind === "oval",
+      ),
+    ).toBe(true));
+  it("armour on cleats, and mini-trunking for what runs on the surface", () => {
+    const outside = proposeSections(h, plan, wanted, { room: "shed" }, id);
+    expect(outside.length).toBeGreaterThan(0);
+    expect(outside.every((p) => p.section.kind === "cleats")).toBe(true);
+    const open = house({ circuits: [circuit({ walls: "surface" })] });
+    const list = proposeSections(layHouse(open), makePlan(open), wanted, { room: "r" }, id);
+    expect(list.length).toBeGreaterThan(0);
+    for (const p of list) expect([p.section.kind, p.section.size]).toEqual(["mini-trunking", "16x16"]);
+  });
+  it("from three cables down to a board on, one trunking takes them", () => {
+    const none = { ...job, sections: [], foundTrunkings: [] };
+    const list = proposeSections(layHouse(none), makePlan(none), wanted, { room: "hall" }, id);
+    const drop = list.find((p) => p.section.kind === "trunking-plastic")!;
+    expect(drop.reason).toMatch(/down to the board together/);
+    expect(drop.section.path).toMatchObject([{ wall: "hall-w3" }, { wall: "hall-w3" }]);
+  });
+});
