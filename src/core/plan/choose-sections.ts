@@ -2,6 +2,7 @@ import { toFace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { sectionOfLeg } from "../house/sections";
 import type { Section, SectionPlace } from "../job/model";
+import { pathBeside } from "../job/move-section";
 import type { Plan } from "../laid/laid";
 import type { Cable } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
@@ -156,4 +157,26 @@ const tenth = (x: number): number => Math.round(x * 10) / 10;
 /** The next label that is free: T1, T2 … */
 export function nextLabel(taken: ReadonlySet<string>): string {
   for (let n = 1; ; n++) if (!taken.has(`T${n}`)) return `T${n}`;
+}
+
+/** Room for a lid between two sections side by side, mm. */
+const BESIDE = 10;
+
+/**
+ * A section split in two: a second one beside it, and every other circuit in each, the heaviest apart. `side` is −1 where there is
+ * only room on its other side.
+ * @param circuits those in it, the heaviest first
+ */
+export function splitInTwo(
+  section: Section,
+  circuits: readonly string[],
+  width: number,
+  made: { id: string; label: string },
+  side: 1 | -1 = 1,
+): [Section, Section] {
+  const out = (odd: 0 | 1): string[] => [...new Set([...section.out, ...circuits.filter((_, i) => i % 2 === odd)])];
+  return [
+    { ...section, out: out(1) },
+    { ...section, ...made, path: pathBeside(section, side * (width + BESIDE)), out: out(0) },
+  ];
 }

@@ -6,6 +6,7 @@ import { takeReading } from "../instruments/laser";
 import { removePoints, unpinAll } from "../job/edits";
 import { pickPoints, pickedPoints } from "../job/picking";
 import { change, edit, redo, undo, useDesk } from "../job/store";
+import { takeSectionTool } from "../stages/containment/draw-section";
 import { goTo } from "./order-of-work";
 
 export interface DeskCommand {
@@ -49,6 +50,15 @@ function deleteSelected(): void {
     const refused = removePoints(picked);
     if (refused) toast.error(refused);
     else toast(`${label} deleted`, { action: { label: "Undo", onClick: () => void undo() } });
+  }
+  if (selection?.kind === "section") {
+    const label = job.sections.find((s) => s.id === selection.id)?.label;
+    const refused = edit([change("sections", selection.id, null)]);
+    if (refused) toast.error(refused);
+    else {
+      useDesk.setState({ selection: null });
+      toast(`${label} deleted`, { action: { label: "Undo", onClick: () => void undo() } });
+    }
   }
   if (selection?.kind === "run") {
     const pin = job.pins.find((p) => runKey(p, p.number) === selection.id);
@@ -131,6 +141,16 @@ export const commands: readonly DeskCommand[] = [
     run: () => {
       goTo("points");
       requestAnimationFrame(() => document.querySelector<HTMLElement>("[data-palette] button")?.focus());
+    },
+  },
+  {
+    name: "Draw trunking",
+    keys: "T",
+    on: key("t"),
+    run: () => {
+      goTo("containment");
+      useDesk.setState({ view: "unrolled" });
+      takeSectionTool("trunking-plastic");
     },
   },
   { name: "Unrolled view", keys: "U", on: key("u"), run: () => useDesk.setState({ view: "unrolled" }) },

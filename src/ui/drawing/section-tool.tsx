@@ -20,6 +20,14 @@ import {
   withPlace,
 } from "./tools/draw-section";
 
+const NO_SNAPS = { xs: [], vs: [] };
+const ARROWS: Record<string, readonly [number, number] | undefined> = {
+  ArrowLeft: [-1, 0],
+  ArrowRight: [1, 0],
+  ArrowUp: [0, 1],
+  ArrowDown: [0, -1],
+};
+
 /** Nearness at which the pointer snaps, px. */
 const SNAP = 8;
 const put = (tool: SectionTool | null): void => useDesk.setState({ tool });
@@ -65,13 +73,12 @@ export function SectionDraft({
   const catalogue = useDesk((s) => s.catalogue);
   const snaps = useMemo(() => snapsOf(walls), [walls]);
   const down = useRef<{ x: number; y: number } | null>(null);
-  const [hover, setHover] = useState<StripPlace | null>(null);
+  const { hover } = tool;
   const at = (e: { clientX: number; clientY: number; altKey: boolean }, draft: Draft): StripPlace => {
     const d = toDrawing(e);
     return placeFor(walls, draft, { x: d.x, v: -d.y }, snaps, SNAP / scale, e.altKey);
   };
   const show = (p: StripPlace): void => {
-    setHover(p);
     if (tool.hover?.x !== p.x || tool.hover.v !== p.v) put({ ...tool, hover: p });
   };
   const last = tool.draft[tool.draft.length - 1];
@@ -92,6 +99,7 @@ export function SectionDraft({
       {tool.draft.map((p, i) => (
         <circle key={i} cx={p.x} cy={-p.v} r={px(4)} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
       ))}
+      {hover ? <circle cx={hover.x} cy={-hover.v} r={px(3)} fill="var(--accent)" pointerEvents="none" /> : null}
       {last && hover ? (
         <text
           x={hover.x + px(12)}
@@ -141,7 +149,18 @@ export function SectionBar({ tool, walls }: { tool: SectionTool; walls: readonly
   latest.current = tool;
   useEffect(() => {
     const key = (e: KeyboardEvent): void => {
-      if (e.key === "Escape") put(null);
+      const { draft, hover } = latest.current;
+      const typing = e.target instanceof HTMLInputElement || e.target instanceof HTMLSelectElement;
+      const arrow = ARROWS[e.key];
+      if (arrow && !typing) {
+        const step = e.shiftKey ? 100 : 10;
+        const from = hover ?? draft[draft.length - 1] ?? { x: 1000, v: 1000 };
+        // By the arrows the first place goes anywhere, the next ones level or plumb from the last.
+        const to = { x: from.x + arrow[0] * step, v: from.v + arrow[1] * step };
+        put({ ...latest.current, hover: placeFor(walls, draft, to, NO_SNAPS, 0, true) });
+      } else if (e.key === " " && hover && !typing && !(e.target instanceof HTMLButtonElement))
+        put({ ...latest.current, draft: withPlace(draft, hover) });
+      else if (e.key === "Escape") put(null);
       else if (e.key === "Enter" && !(e.target instanceof HTMLInputElement)) say(finishSection(walls, latest.current));
       else return;
       e.preventDefault();
@@ -186,8 +205,8 @@ export function SectionBar({ tool, walls }: { tool: SectionTool; walls: readonly
       </label>
       <span className="text-soft">
         {tool.draft.length
-          ? "Level or plumb, corner by corner; the last place again ends it."
-          : "Press where it begins."}
+          ? "Level or plumb, corner by corner; the last place again, or Enter, ends it."
+          : "Press where it begins; by keys: arrows, then Space."}
       </span>
       {tool.draft.length ? (
         <>

@@ -2,9 +2,9 @@
 import { Trash2 } from "lucide-react";
 import { count, figure, mm } from "../../../core/base/figures";
 import { sectionName } from "../../../core/drawings/section-drawings";
-import { pathBeside, stretchMeasures, withEndAt, withStretchAt } from "../../../core/job/move-section";
+import { stretchMeasures, withEndAt, withStretchAt } from "../../../core/job/move-section";
 import type { Section } from "../../../core/job/model";
-import { nextLabel } from "../../../core/plan/choose-sections";
+import { nextLabel, splitInTwo } from "../../../core/plan/choose-sections";
 import { fixingMarks } from "../../../core/plan/section-figures";
 import { methodNames } from "../../../core/rules/ratings";
 import { type SectionKind, sectionKinds, sectionRows, sectionSizes } from "../../../core/rules/sections";
@@ -280,25 +280,11 @@ export function SectionForm({ section }: { section: Section }) {
   );
 }
 
-/** A second section beside the first, every other circuit in each, the heaviest apart; on the other side where there is no room on the one. */
+/** Splits a section; on its other side where there is no room on the one. */
 function splitSection(section: Section, circuits: readonly string[], width: number): string | null {
   const { job } = useDesk.getState();
-  const id = newId("se");
-  const out = (kept: readonly string[]): string[] => [...new Set([...section.out, ...kept])];
-  const label = nextLabel(new Set(job.sections.map((s) => s.label)));
-  const tried = (by: number): string | null =>
-    edit([
-      change("sections", section.id, { ...section, out: out(circuits.filter((_, i) => i % 2 === 1)) }),
-      change("sections", id, {
-        ...section,
-        id,
-        label,
-        path: pathBeside(section, by),
-        out: out(circuits.filter((_, i) => i % 2 === 0)),
-      }),
-    ]);
-  return tried(width + BESIDE) === null ? null : tried(-width - BESIDE);
+  const made = { id: newId("se"), label: nextLabel(new Set(job.sections.map((s) => s.label))) };
+  const tried = (side: 1 | -1): string | null =>
+    edit(splitInTwo(section, circuits, width, made, side).map((s) => change("sections", s.id, s)));
+  return tried(1) === null ? null : tried(-1);
 }
-
-/** Room for a lid between two sections side by side, mm. */
-const BESIDE = 10;

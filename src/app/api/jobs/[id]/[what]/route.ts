@@ -1,4 +1,5 @@
 import { boringCsv, cutListCsv, takeOffCsv } from "../../../../../core/formats/plan-csv";
+import { fixingsCsv, piecesCsv } from "../../../../../core/formats/sections-csv";
 import { pointsCsv } from "../../../../../core/formats/points-csv";
 import { storeySheet, roomSheet } from "../../../../../core/drawings/house-sheets";
 import { sceneDxf, sceneSvg } from "../../../../../core/formats/scene-files";
@@ -9,7 +10,13 @@ import { jobFileOf } from "../../../../../data/job-files";
 import { findJob } from "../../../../../data/jobs";
 import { planOf } from "../../../../../data/plans";
 
-const csv = { "take-off.csv": takeOffCsv, "cut-list.csv": cutListCsv, "boring.csv": boringCsv } as const;
+const csv = {
+  "take-off.csv": takeOffCsv,
+  "cut-list.csv": cutListCsv,
+  "boring.csv": boringCsv,
+  "containment.csv": piecesCsv,
+  "fixings.csv": fixingsCsv,
+} as const;
 const sheets = {
   "plan.svg": ["plan", "svg"],
   "plan.dxf": ["plan", "dxf"],
@@ -53,7 +60,7 @@ export async function GET(
   const known = Object.hasOwn(csv, what) || Object.hasOwn(sheets, what);
   if (!known) return missing("export", `got ${JSON.stringify(what)}; must be ${names.join(", ")}`);
   const { house, plan } = await planOf(db, job);
-  if (Object.hasOwn(csv, what)) return send(csv[what as keyof typeof csv](job, plan), "text/csv", `-${what}`);
+  if (Object.hasOwn(csv, what)) return send(csv[what as keyof typeof csv](job, plan, house), "text/csv", `-${what}`);
   if (!Object.hasOwn(sheets, what))
     return missing("export", `got ${JSON.stringify(what)}; must be ${names.join(", ")}`);
   const [view, format] = sheets[what as keyof typeof sheets];

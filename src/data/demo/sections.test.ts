@@ -1,15 +1,16 @@
 import { describe, expect, it } from "vitest";
-import { ternCottage } from "../../data/demo/tern-cottage";
-import { circuit, house } from "../book/limits/by-hand.fixture";
-import { drawFold, drawPiece, drawSectionCut, sectionShapes, sectionTags } from "../drawings/section-drawings";
-import { boundsOf } from "../drawings/scene";
-import { layHouse } from "../house/house";
-import { standardCatalogue } from "../rules/catalogue";
-import { withFix } from "./tried-fixes";
-import { circuitRemedies } from "./circuit-remedies";
-import { proposeSections } from "./choose-sections";
-import { makePlan } from "./plan";
-import { fixingMarks, sectionFigures } from "./section-figures";
+import { ternCottage } from "./tern-cottage";
+import { circuit, house } from "../../core/book/limits/by-hand.fixture";
+import { drawFold, drawPiece, drawSectionCut, sectionShapes, sectionTags } from "../../core/drawings/section-drawings";
+import { boundsOf } from "../../core/drawings/scene";
+import { checkInvariants } from "../../core/job/invariants";
+import { layHouse } from "../../core/house/house";
+import { standardCatalogue } from "../../core/rules/catalogue";
+import { withFix } from "../../core/plan/tried-fixes";
+import { circuitRemedies } from "../../core/plan/circuit-remedies";
+import { proposeSections, splitInTwo } from "../../core/plan/choose-sections";
+import { makePlan } from "../../core/plan/plan";
+import { fixingMarks, sectionFigures } from "../../core/plan/section-figures";
 
 const job = ternCottage();
 const h = layHouse(job);
@@ -51,6 +52,18 @@ describe("the sections of the cottage", () => {
     expect(
       after.facts.filter((f) => f.rule.startsWith("circuit.") && f.subject.id === "r1" && f.severity === "stop"),
     ).toEqual([]);
+  });
+  it("split in two, the ring and the radial lie apart, and both hold", () => {
+    const t1 = of("T1");
+    const circuits = [...t1.circuits].sort((a, b) => b.needs - a.needs).map((c) => c.circuit);
+    const [a, b] = splitInTwo(t1.laid.section, circuits, 50, { id: "t9", label: "T9" }, -1);
+    const split = { ...job, sections: [...job.sections.filter((s) => s.id !== "t1"), a, b] };
+    expect(checkInvariants(split)).toEqual([]);
+    const after = makePlan(split);
+    expect(after.facts.filter((f) => f.severity === "stop" && /^circuit\.(ring|capacity)/.test(f.rule))).toEqual([]);
+    const inside = sectionFigures(layHouse(split), after);
+    for (const label of ["T1", "T9"])
+      expect(inside.find((f) => f.laid.section.label === label)!.inside.length).toBeGreaterThan(0);
   });
   it("is bought once for all its cables: its length, ends and fixings, and corners only where they are bought", () => {
     const line = (item: string) => plan.takeoff.filter((t) => t.item === item);
