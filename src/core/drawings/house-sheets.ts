@@ -62,7 +62,13 @@ function pointShapes(
 function tagShapes(h: House, f: Face): Shape[] {
   const p = pen({ layer: "LABELS" });
   for (const t of sectionTags(h, f))
-    if (t.plumb) p.text(t.u - t.half, -t.v, t.text, { anchor: "end", shift: -4, size: 9, id: t.id });
+    if (t.plumb)
+      p.text(t.u + (t.right ? t.half : -t.half), -t.v, t.text, {
+        anchor: t.right ? "start" : "end",
+        shift: t.right ? 4 : -4,
+        size: 9,
+        id: t.id,
+      });
     else p.text(t.u, -t.v - t.half, t.text, { drop: -0.4, size: 9, id: t.id });
   return p.shapes;
 }

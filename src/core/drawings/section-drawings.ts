@@ -66,6 +66,8 @@ export interface SectionTag {
   /** Half the width of the section, and whether the name goes to its left or over it. */
   half: number;
   plumb: boolean;
+  /** To its right: one found here leaves the left to what is new. */
+  right: boolean;
 }
 
 /** Names of the sections on a wall, each once: its label and size. */
@@ -81,6 +83,7 @@ export const sectionTags = (h: House, f: Face): SectionTag[] =>
       v: (longest.a.v + longest.b.v) / 2,
       half: s.size.width / 2,
       plumb: longest.plumb,
+      right: s.section.state === "found",
     };
   });
 
@@ -354,7 +357,7 @@ const notch = (p: Pen, x: number, half: number, tip: number, edge: number): void
   );
 
 /** Shown either side of a fold on paper, mm. */
-const ROUND_FOLD = 40;
+const ROUND_FOLD = 25;
 
 /** One fold of a piece alone, for paper at true scale: laid on with its fold line on the mark. */
 export const drawFold = (piece: SectionPiece, fold: Fold, size: LaidSection["size"]): Scene =>

@@ -1,6 +1,9 @@
 import { EPS, same, tidy } from "../base/tolerance";
 import { type XYZ, toFace, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
+import { hiddenIn } from "../house/hidden-in";
+import { sectionOfLeg } from "../house/sections";
+import { isSectionMethod } from "../rules/sections";
 import type { Pin, PinnedLeg } from "../job/model";
 import type { Run } from "./laid";
 import { pinId } from "../job/run-key";
@@ -110,7 +113,21 @@ export function moveLeg(h: House, run: Run, index: number, value: number): Pin |
       depth: s.depth,
       protected: s.protected,
     }));
-  return pinOf(run, legs);
+  return pinOf(
+    run,
+    legs.map((l) => inOrOut(h, run, l)),
+  );
+}
+
+/** A leg that was in a section and is moved off it lies in or on its wall like any other; one still on it stays in. */
+function inOrOut(h: House, run: Run, leg: PinnedLeg): PinnedLeg {
+  if (leg.surface.kind !== "wall" || !isSectionMethod(leg.method)) return leg;
+  const section = sectionOfLeg(h, leg);
+  if (section) return { ...leg, section: section.section.id };
+  const face = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
+  const surface = h.job.circuits.find((c) => c.id === run.circuit)?.walls === "surface";
+  if (!face || surface) return { ...leg, method: "surface", depth: 0 };
+  return { ...leg, ...hiddenIn(h, face.wall) };
 }
 
 function deckMethod(h: House, s: Stretch): PinnedLeg["method"] {

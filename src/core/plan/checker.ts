@@ -12,7 +12,8 @@ import type { Clips, Hole, Run } from "../laid/laid";
 import { overall } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { deepestChase } from "../rules/chases";
-import { cutIn, onSurface } from "../rules/sections";
+import { sectionOfLeg } from "../house/sections";
+import { cutIn, isSectionMethod, onSurface } from "../rules/sections";
 import { needsRcd } from "../trades/circuits/needs-rcd";
 import { again } from "./again";
 import { checkLevelChases } from "./level-chase-facts";
@@ -54,6 +55,8 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
     if (!run.held) out.push(...checkLevelChases(h, run));
     run.legs.forEach((leg, i) => {
       const where = { run: run.id, leg: i };
+      if (isSectionMethod(leg.method) && !sectionOfLeg(h, leg))
+        out.push(fact("route.off-surface", "run", run.id, { case: "section-gone", where, ...again(run) }));
       if (leg.surface.kind === "wall") out.push(...checkWallLeg(h, run, leg, { ...where, wall: leg.surface.id }));
       if (leg.surface.kind === "wall" && leg.method === "stud-void")
         out.push(...checkVoidLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));

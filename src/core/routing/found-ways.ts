@@ -4,7 +4,8 @@ import { toSpace } from "../base/wall-frame";
 import type { Job } from "../job/model";
 import type { FoundWay } from "../laid/laid";
 import type { RouteGraph } from "./graph";
-import { hiddenIn, legsOf } from "./legs";
+import { hiddenIn } from "../house/hidden-in";
+import { legsOf } from "./legs";
 import { cheapestWay } from "./search";
 
 /** What a bend and the box of another point count for, mm: old cable goes by the shortest way with few bends, from box to box. */

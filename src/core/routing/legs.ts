@@ -2,14 +2,12 @@ import { rectAround, contains } from "../base/rect";
 import { EPS, tidy } from "../base/tolerance";
 import { type XYZ, toFace } from "../base/wall-frame";
 import type { House, PlacedPoint } from "../house/house";
-import type { Circuit, LegMethod, PinnedLeg, Wall } from "../job/model";
+import type { Circuit, LegMethod, PinnedLeg } from "../job/model";
+import { STUD_DEPTH, hiddenIn } from "../house/hidden-in";
 import { sectionsOf } from "../house/sections";
 import { cableOf } from "../rules/catalogue";
 import { cutIn } from "../rules/sections";
 import { EDGE, type RouteGraph } from "./graph";
-
-/** Where a cable lies in a stud void, mm behind the face: it hangs free and may touch the board. Typical. */
-export const STUD_DEPTH = 25;
 
 /** A stretch of the way, before stretches in line are joined. */
 interface Piece {
@@ -137,12 +135,6 @@ function surfaceOf(
       return { surface: { kind: "deck", id: h.decks[ref]!.deck.id }, method: "rise" };
   }
 }
-
-/** How a hidden cable lies in a wall, and how deep behind its face, mm. */
-export const hiddenIn = (h: House, wall: Wall): { method: LegMethod; depth: number } =>
-  wall.build === "stud" || wall.build === "metal-stud"
-    ? { method: "stud-void", depth: STUD_DEPTH }
-    : { method: "chase", depth: h.job.settings.chaseDepth };
 
 const crossing = (m: LegMethod): boolean => m === "across-bay" || m === "through-joists";
 

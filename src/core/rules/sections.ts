@@ -253,3 +253,5 @@ export function sectionSizes(kind: SectionKind, catalogue: Catalogue): readonly 
 export const cutIn: ReadonlySet<string> = new Set(["chase", "capping", "oval"]);
 /** Methods by which cable on a wall or deck lies in containment that stands on the surface. */
 export const onSurface: ReadonlySet<string> = new Set(["surface", ...sectionMethods.filter((m) => !cutIn.has(m))]);
+/** True for a method that cable only lies by in a section. */
+export const isSectionMethod = (method: string): boolean => (sectionMethods as readonly string[]).includes(method);

@@ -127,7 +127,7 @@ describe("drawings of a section", () => {
     expect(cut.length).toBe(2 * 2 + 2 * 2 + 2 * 3);
     const one = drawFold(piece!, left, t1.laid.size);
     const box = boundsOf(one.shapes);
-    expect(box.x1 - box.x0).toBeCloseTo(2 * left.half + 80, 6);
+    expect(box.x1 - box.x0).toBeCloseTo(2 * left.half + 50, 6);
     expect(one.template).toBe(true);
   });
   it("on the wall: as wide as its size, with its name once and its fixings", () => {

@@ -40,7 +40,12 @@ export function FindingsList({ picked }: { picked: boolean }) {
       ? (house.faces[house.faceOfWall.get(selection.id) ?? -1]?.points ?? []).map((p) => p.id)
       : [],
   );
-  const mine = plan.facts.filter((f) => concerns(f, selection, onWall));
+  // Of a section also what becomes of the circuits whose legs lie in it.
+  const legOf = (f: Fact): string | undefined =>
+    plan.runs.find((r) => r.id === f.where?.run)?.legs[f.where?.leg ?? -1]?.section;
+  const mine = plan.facts.filter(
+    (f) => concerns(f, selection, onWall) || (selection?.kind === "section" && legOf(f) === selection.id),
+  );
   const rest = plan.facts.filter(
     (f) => !mine.includes(f) && f.severity !== "note" && (all || stage === "routes" || stageOfRule(f.rule) === stage),
   );

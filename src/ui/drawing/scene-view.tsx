@@ -1,6 +1,7 @@
 "use client";
 import { useId, useRef } from "react";
 import { type Bounds, type Scene, boundsOf } from "../../core/drawings/scene";
+import { OVERLAP, tilesOf } from "../../core/drawings/tiles";
 import { useWidth } from "../kit/use-width";
 import { Hatches } from "./hatches";
 import { type Put, ShapeView } from "./shape-view";
@@ -55,35 +56,79 @@ export function trueScale(scene: Scene): { turned: boolean; width: number; heigh
   return null;
 }
 
-/** The drawing for paper: one millimetre is one millimetre, with a bar of 100 to check the printer by. Seen only in print. */
+/** The drawing for paper: one millimetre is one millimetre, with a bar of 100 to check the printer by; over several sheets where it must be. */
 export function TrueScalePrint({ scene }: { scene: Scene }) {
-  const id = useId().replace(/[^a-z0-9]/gi, "");
+  if (!scene.template) return null;
   const fit = trueScale(scene);
-  if (!fit) return null;
+  if (fit) return <Sheet scene={scene} {...fit} />;
+  const [w, h] = extent(boundsOf(scene.shapes));
+  const [pw, ph] = [w + 2 * MARGIN, h + 2 * MARGIN];
+  const tiles = tilesOf(pw, ph, [PAPER[0], PAPER[1] - FOOT]);
+  return tiles.map((t) => (
+    <Sheet
+      key={`${t.row} ${t.column}`}
+      scene={scene}
+      turned={false}
+      width={t.x1 - t.x0}
+      height={t.y1 - t.y0 + FOOT}
+      from={[t.x0, t.y0]}
+      words={`sheet ${t.row}.${t.column} of ${tiles.length}, its neighbours laid ${OVERLAP} mm over it`}
+    />
+  ));
+}
+
+/** Room for the bar at the foot of a sheet, mm. */
+const FOOT = 14;
+
+/** One sheet: all of a drawing, or the part of it that begins at `from`. */
+function Sheet({
+  scene,
+  turned,
+  width,
+  height,
+  from = [0, 0],
+  words = "",
+}: {
+  scene: Scene;
+  turned: boolean;
+  width: number;
+  height: number;
+  from?: readonly [number, number];
+  words?: string;
+}) {
+  const id = useId().replace(/[^a-z0-9]/gi, "");
   const b = boundsOf(scene.shapes);
   const unit = 0.27;
   const put: Put = {
     scale: 1,
     unit,
-    wide: fit.width,
+    wide: width,
     hatches: id,
-    at: (x, y) => [MARGIN + x - b.x0, MARGIN + y - b.y0],
+    at: (x, y) => [MARGIN + x - b.x0 - from[0], MARGIN + y - b.y0 - from[1]],
   };
-  const foot = fit.height - 6;
-  const bar = Math.min(100, Math.floor((fit.width - 4) / 10) * 10);
+  const foot = height - 6;
+  const bar = Math.min(100, Math.floor((width - 4) / 10) * 10);
   const body = (
     <>
       <Hatches prefix={id} unit={unit} />
-      {scene.shapes.map((s, i) => (
-        <ShapeView key={i} s={s} put={put} />
-      ))}
+      <clipPath id={`${id}-sheet`}>
+        <rect x={0} y={0} width={width} height={words ? height - FOOT : height} />
+      </clipPath>
+      <g clipPath={`url(#${id}-sheet)`}>
+        {scene.shapes.map((s, i) => (
+          <ShapeView key={i} s={s} put={put} />
+        ))}
+      </g>
+      {words ? (
+        <rect x={0.2} y={0.2} width={width - 0.4} height={height - FOOT} fill="none" stroke="#000" strokeWidth={0.2} />
+      ) : null}
       <path d={`M2,${foot}h${bar}M2,${foot - 2}v4M${2 + bar},${foot - 2}v4`} stroke="#000" strokeWidth={0.4} />
       <text x={4 + bar} y={foot + 1} fontSize={3.4} fontFamily="var(--font-cond)">
-        true scale: this bar is {bar} mm
+        true scale: this bar is {bar} mm{words ? `; ${words}` : ""}
       </text>
     </>
   );
-  const [w, h] = fit.turned ? [fit.height, fit.width] : [fit.width, fit.height];
+  const [w, h] = turned ? [height, width] : [width, height];
   return (
     <svg
       className="only-print true-scale"
@@ -91,9 +136,9 @@ export function TrueScalePrint({ scene }: { scene: Scene }) {
       height={`${h}mm`}
       viewBox={`0 0 ${w} ${h}`}
       role="img"
-      aria-label={`${scene.label}, true scale`}
+      aria-label={`${scene.label}, true scale${words ? `, ${words}` : ""}`}
     >
-      {fit.turned ? <g transform={`translate(${fit.height} 0) rotate(90)`}>{body}</g> : body}
+      {turned ? <g transform={`translate(${height} 0) rotate(90)`}>{body}</g> : body}
     </svg>
   );
 }

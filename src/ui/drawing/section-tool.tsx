@@ -186,7 +186,7 @@ export function SectionBar({ tool, walls }: { tool: SectionTool; walls: readonly
   return (
     <div
       data-section-bar
-      className="absolute top-2 left-2 z-10 flex max-w-[calc(100%-1rem)] flex-wrap items-center gap-2 border border-ink bg-panel px-2 py-1.5 text-[13.5px]"
+      className="absolute bottom-2 left-2 z-10 flex max-w-[calc(100%-8rem)] flex-wrap items-center gap-2 border border-ink bg-panel px-2 py-1.5 text-[13.5px]"
     >
       <b>{row.name}</b>
       <label className="flex items-center gap-1">

@@ -86,7 +86,9 @@ export function SectionNames({
     <g pointerEvents="none">
       {tags.map((t) => {
         const wide = px(t.text.length * 5.8 + 8);
-        const [x, y] = t.plumb ? [t.x - t.half - px(6) - wide, -t.v - px(8)] : [t.x - wide / 2, -t.v - t.half - px(20)];
+        const [x, y] = t.plumb
+          ? [t.right ? t.x + t.half + px(6) : t.x - t.half - px(6) - wide, -t.v - px(8)]
+          : [t.x - wide / 2, -t.v - t.half - px(20)];
         return (
           <g key={`${t.id} ${t.x}`}>
             <rect

@@ -3,6 +3,7 @@ import { type PointerEvent as RPointer, useCallback, useEffect, useMemo, useRef,
 import { mm } from "../../core/base/figures";
 import { UNKNOWN_STYLE, runStyles } from "../../core/drawings/run-lines";
 import { type DrawnLeg, unroll } from "../../core/drawings/unrolled-runs";
+import { sectionTags } from "../../core/drawings/section-drawings";
 import { STRIP, STRIP_GAP } from "../../core/drawings/wall-scene";
 import { decksOfFace } from "../../core/house/house";
 import type { Point } from "../../core/job/model";
@@ -52,7 +53,12 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const [guide, setGuide] = useState<number | null>(null);
   const [legGhost, setLegGhost] = useState<{ leg: DrawnLeg; at: number } | null>(null);
   // What is picked elsewhere, or by key, is brought into sight.
-  const picked = selection?.kind === "point" || selection?.kind === "wall" ? `${selection.kind} ${selection.id}` : "";
+  const picked =
+    selection?.kind === "point" || selection?.kind === "wall" || selection?.kind === "section"
+      ? `${selection.kind} ${selection.id}`
+      : "";
+  const houseRef = useRef(house);
+  houseRef.current = house;
   const drawnRef = useRef(drawn);
   drawnRef.current = drawn;
   useEffect(() => {
@@ -60,6 +66,8 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     for (const w of drawnRef.current.walls) {
       const p = kind === "point" ? w.face.points.find((x) => x.id === id) : undefined;
       if (p) reveal(w.x + p.u, -p.v);
+      const t = kind === "section" ? sectionTags(houseRef.current, w.face).find((x) => x.id === id) : undefined;
+      if (t) return reveal(w.x + t.u, -t.v);
       if (kind === "wall" && w.face.wall.id === id) reveal(w.x + w.face.shape.length / 2, -w.face.shape.height / 2);
     }
   }, [picked, reveal]);

@@ -53,6 +53,18 @@ export interface StageState {
 
 const n = (count: number, one: string, many = `${one}s`): string => `${count} ${count === 1 ? one : many}`;
 
+/** What the stage of containment says: its sections and how many are too full; without any, the capping over chases. */
+function sectionWords(job: Job, plan: Plan | null, chased: number): string {
+  const sections = job.sections.length + job.foundTrunkings.length;
+  if (!sections) return `${chased.toFixed(1)} m capping`;
+  const full = new Set(
+    plan?.facts
+      .filter((f) => (f.rule === "fill.space" || f.rule === "fill.layer") && f.subject.kind !== "input")
+      .map((f) => f.subject.id),
+  ).size;
+  return `${n(sections, "section")}${full ? `, ${full} too full` : ""}`;
+}
+
 /** What each stage says of itself in the order of work. Counts only; the numbers come from the plan. */
 export function stageStates(job: Job, plan: Plan | null, siteBook: readonly SiteEntry[]): Record<StageId, StageState> {
   const open = (id: StageId): number =>
@@ -77,7 +89,7 @@ export function stageStates(job: Job, plan: Plan | null, siteBook: readonly Site
     circuits: state("circuits", n(job.circuits.length, "circuit"), job.circuits.length > 0),
     routes: state("routes", plan ? `${n(laid, "run")} laid` : "working out", laid > 0),
     timber: state("timber", n(plan?.holes.length ?? 0, "hole"), laid > 0),
-    containment: state("containment", `${chased.toFixed(1)} m capping`, laid > 0),
+    containment: state("containment", sectionWords(job, plan, chased), laid > 0),
     fixings: state("fixings", n(clips, "clip"), laid > 0),
     ends: state("ends", n(plan?.ends.length ?? 0, "termination"), laid > 0),
     board: state(

@@ -5,6 +5,7 @@ import { layHouse } from "../../house/house";
 import { laySection, sectionOfLeg, sectionsOf } from "../../house/sections";
 import { checkInvariants } from "../../job/invariants";
 import { type Job, canonical } from "../../job/model";
+import { moveLeg, pinOf } from "../../laid/move-leg";
 import { makePlan } from "../../plan/plan";
 import { generatedHouse } from "../../routing/generated-house";
 import { cableOf } from "../../rules/catalogue";
@@ -90,6 +91,29 @@ describe("a section the runs are laid through", () => {
     expect(told.subject).toEqual({ kind: "section", id: "t1" });
     // And the size that was found to take them, of its kind.
     expect(told.fix).toEqual([{ collection: "sections", id: "t1", set: { size: "38x25" } }]);
+  });
+  it("a leg moved off it by hand is chased like any other; pinned in a section that is taken away it is told", () => {
+    const h = layHouse(job);
+    const run = makePlan(job).runs[0]!;
+    const index = run.legs.findIndex(
+      (l) => l.section === "t1" && l.surface.id === "w3" && l.path[0]![2] === l.path[1]![2],
+    );
+    const moved = moveLeg(h, run, index, 900)!;
+    expect(
+      moved.legs
+        .filter((l) => l.surface.id === "w3" && l.path[0]![2] === 900)
+        .map((l) => [l.method, l.section, l.depth]),
+    ).toEqual([["chase", undefined, 15]]);
+    // What still lies in it, on the next wall and down to it, stays in.
+    expect(moved.legs.filter((l) => l.section === "t1").length).toBeGreaterThan(0);
+    const pin = { ...pinOf(run), id: "p" };
+    const gone = makePlan({ ...job, sections: [], pins: [pin] });
+    expect(gone.facts.filter((f) => f.rule === "route.off-surface").map((f) => f.case)).toEqual([
+      "section-gone",
+      "section-gone",
+      "section-gone",
+    ]);
+    expect(makePlan({ ...job, pins: [pin] }).facts.filter((f) => f.severity === "stop")).toEqual([]);
   });
   it("circuits that lie together warm each other; one that is kept out no longer does", () => {
     const two = house({

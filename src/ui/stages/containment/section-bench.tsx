@@ -17,17 +17,25 @@ const round = (x: number): number => Math.round(x * 10) / 10;
 export function SectionBench({ id }: { id: string }) {
   const f = useSectionFigures().find((x) => x.laid.section.id === id);
   const circuits = useDesk((s) => s.job.circuits);
+  const [printed, setPrinted] = useState(false);
+  useEffect(() => {
+    if (!printed) return;
+    const done = (): void => setPrinted(false);
+    window.addEventListener("afterprint", done, { once: true });
+    window.print();
+    return () => window.removeEventListener("afterprint", done);
+  }, [printed]);
   if (!f) return <p className="h-36 shrink-0 border border-line bg-panel p-3 text-soft">Working out the section.</p>;
   const labelOf = (c: string): string => circuits.find((x) => x.id === c)?.label ?? c;
   return (
     <div className="grid shrink-0 gap-2 md:grid-cols-[minmax(200px,1fr)_2fr]">
-      <section aria-label="Cut across" className="min-w-0" data-section-cut>
+      <section aria-label="Cut across" className={`min-w-0 ${printed ? "no-print" : ""}`} data-section-cut>
         <h2 className="text-[14px]">{f.laid.section.label} cut across</h2>
-        <SceneView scene={drawSectionCut(f, labelOf)} tall={200} beside={40} />
+        <SceneView scene={drawSectionCut(f, labelOf)} tall={170} beside={40} />
         <p className="num text-[13px]">{fillWords(f)}</p>
         <p className="text-[13px] text-soft">{moreWords(f)}</p>
       </section>
-      <Pieces f={f} />
+      <Pieces f={f} printed={printed} onPrint={() => setPrinted(true)} />
     </div>
   );
 }
@@ -47,17 +55,9 @@ const moreWords = ({ more, fill }: SectionFigures): string =>
       ? `dashed: ${more.count} more of ${more.cable.name} fit`
       : `no more of ${more.cable.name} fits`;
 
-function Pieces({ f }: { f: SectionFigures }) {
+function Pieces({ f, printed, onPrint }: { f: SectionFigures; printed: boolean; onPrint: () => void }) {
   const [n, setN] = useState(0);
   useEffect(() => setN(0), [f.laid.section.id]);
-  const [printed, setPrinted] = useState(false);
-  useEffect(() => {
-    if (!printed) return;
-    const done = (): void => setPrinted(false);
-    window.addEventListener("afterprint", done, { once: true });
-    window.print();
-    return () => window.removeEventListener("afterprint", done);
-  }, [printed]);
   const piece = f.pieces[Math.min(n, f.pieces.length - 1)];
   if (!piece)
     return (
@@ -96,30 +96,32 @@ function Pieces({ f }: { f: SectionFigures }) {
             onClick={() => setN(n + 1)}
           />
           {piece.folds.length ? (
-            <Button look="quiet" className="min-h-7" icon={<Printer size={14} />} onClick={() => setPrinted(true)}>
+            <Button look="quiet" className="min-h-7" icon={<Printer size={14} />} onClick={onPrint}>
               Print the folds, true scale
             </Button>
           ) : null}
         </div>
       </div>
-      <SceneView scene={drawPiece(piece, f.laid.size)} tall={170} beside={24} />
-      <Ribbon length={piece.length} marks={pieceMarks(piece)} words={(m) => `${mm(m.at)} ${m.text}`} />
-      <ol className="max-h-16 overflow-auto text-[13px]" aria-label="Marks of the piece">
-        {piece.folds.map((x) => (
-          <li key={x.at}>
-            <span className="num font-medium">{mm(round(x.at))}</span>{" "}
-            <span className="text-soft">
-              {foldWords[x.turn]}, {mm(round(x.angle))}°
-              {x.half > 0 ? `; from ${mm(round(x.at - x.half))} to ${mm(round(x.at + x.half))}` : ""}
-            </span>
+      <div className={printed ? "no-print" : ""}>
+        <SceneView scene={drawPiece(piece, f.laid.size)} tall={150} beside={24} />
+        <Ribbon length={piece.length} marks={pieceMarks(piece)} words={(m) => `${mm(m.at)} ${m.text}`} />
+        <ol className="max-h-16 overflow-auto text-[13px]" aria-label="Marks of the piece">
+          {piece.folds.map((x) => (
+            <li key={x.at}>
+              <span className="num font-medium">{mm(round(x.at))}</span>{" "}
+              <span className="text-soft">
+                {foldWords[x.turn]}, {mm(round(x.angle))}°
+                {x.half > 0 ? `; from ${mm(round(x.at - x.half))} to ${mm(round(x.at + x.half))}` : ""}
+              </span>
+            </li>
+          ))}
+          <li className="text-soft">
+            {piece.folds.length
+              ? "Square all round first: if the lines do not meet, the square lies. Eyes, ears and hands covered; deburr until a finger runs clean."
+              : "Cut square; deburr until a finger runs clean. Eyes, ears and hands covered."}
           </li>
-        ))}
-        <li className="text-soft">
-          {piece.folds.length
-            ? "Square all round first: if the lines do not meet, the square lies. Eyes, ears and hands covered; deburr until a finger runs clean."
-            : "Cut square; deburr until a finger runs clean. Eyes, ears and hands covered."}
-        </li>
-      </ol>
+        </ol>
+      </div>
       {printed ? piece.folds.map((x) => <TrueScalePrint key={x.at} scene={drawFold(piece, x, f.laid.size)} />) : null}
     </section>
   );

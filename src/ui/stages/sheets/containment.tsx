@@ -40,7 +40,7 @@ export function ContainmentSheet() {
         columns={[
           { name: "Section", cell: (f) => sectionName(f.laid) },
           { name: "It is", cell: (f) => (f.laid.section.state === "found" ? "found" : "new") },
-          { name: "Length, m", num: true, cell: (f) => figure(f.laid.length / 1000, 2) },
+          { name: "Length, m", num: true, cell: (f) => (f.laid.length / 1000).toFixed(2) },
           { name: "Cables", num: true, cell: (f) => f.there.length + f.inside.length },
           { name: "Full", cell: (f) => <span className={f.fill.ok ? "" : "text-stop"}>{fillWords(f)}</span> },
           {
