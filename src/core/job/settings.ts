@@ -38,6 +38,13 @@ export const settingsSchema = z.strictObject({
   axisTolerance: z.number().min(0).max(20).default(5),
   /** Depth of hidden cable behind the finished wall face in a chase. */
   chaseDepth: z.number().min(5).max(100).default(15),
+  /** Containment where none is drawn: over chases in masonry, and on the surface of walls. */
+  containment: z
+    .strictObject({
+      masonry: z.enum(["capping", "oval"]).default("capping"),
+      surface: z.enum(["mini-trunking", "conduit-plastic"]).default("mini-trunking"),
+    })
+    .prefault({}),
   /** What the router weighs, in mm of cable that one of each is worth. */
   cost: costSchema.prefault({}),
 });

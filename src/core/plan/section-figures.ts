@@ -1,5 +1,7 @@
 import { toFace } from "../base/wall-frame";
-import type { House } from "../house/house";
+import { type House, decksOfFace } from "../house/house";
+import { same } from "../base/tolerance";
+import { insideArea } from "../trades/containment/space-fill";
 import { type LaidSection, sectionOfLeg, sectionsOf } from "../house/sections";
 import type { Plan, Run } from "../laid/laid";
 import type { Cable } from "../rules/cables";
@@ -51,6 +53,8 @@ export interface SectionFigures {
   /** Lengths of stock its pieces are cut from; null where there is nothing to cut. */
   cutting: CutPlan | null;
   fixings: SectionFixings[];
+  /** Where it goes up through a ceiling or down through a floor, and is sealed round and inside. */
+  seals: Seal[];
   /** Metal clips inside plastic over a way out, so that the cables do not fall when it softens. */
   metalInside: number;
 }
@@ -84,6 +88,7 @@ export function sectionFigures(h: House, plan: Pick<Plan, "runs" | "holes">): Se
       pieces,
       cutting: pieces.length ? cutFrom(pieces, laid.row.stock) : null,
       fixings: sectionFixings(laid),
+      seals: sealsOf(h, laid),
       metalInside: metalInside(h, laid),
     };
   });
@@ -135,6 +140,43 @@ function cutFrom(pieces: readonly SectionPiece[], stock: number): CutPlan {
     cut,
     cut.map((p) => ({ id: `length ${p.id}`, length: stock + KERF })),
   );
+}
+
+/** A place where a section passes into a deck: the opening round it is made good, and over 710 mm² its inside too. mm. */
+export interface Seal {
+  wall: string;
+  u: number;
+  where: "ceiling" | "floor";
+  width: number;
+  depth: number;
+  /** True where the inside is sealed as well. */
+  inside: boolean;
+}
+
+/** Inside from which a section is sealed inside too, mm². Source: BS 7671:2018+A2:2022 527.2.4. */
+const SEAL_INSIDE = 710;
+
+/** Seals of a section: where it ends at the ceiling or the floor of a wall that meets a deck there. Nothing is taken out for capping. */
+export function sealsOf(h: House, s: LaidSection): Seal[] {
+  if (s.section.state === "found" || s.row.holds === "alone" || s.row.hidden) return [];
+  return s.stretches.flatMap((x): Seal[] => {
+    const f = h.faces[x.face];
+    if (!f || !x.plumb) return [];
+    const { over, under } = decksOfFace(h, f);
+    const seal = (where: Seal["where"]): Seal => ({
+      wall: f.wall.id,
+      u: x.a.u,
+      where,
+      width: s.size.width,
+      depth: s.size.depth,
+      inside: insideArea(s.size.inside) > SEAL_INSIDE,
+    });
+    const vs = [x.a.v, x.b.v];
+    return [
+      ...(over.length && vs.some((v) => same(v, f.shape.height)) ? [seal("ceiling")] : []),
+      ...(under.length && vs.some((v) => same(v, 0)) ? [seal("floor")] : []),
+    ];
+  });
 }
 
 /** A fixing as it is marked: on a wall from its left end and above its floor. */

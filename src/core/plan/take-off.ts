@@ -2,16 +2,16 @@ import { wiredTo } from "../job/wired";
 import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { accessories } from "../rules/accessories";
+import type { Cable } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
+import { sectionRows, sectionSizes } from "../rules/sections";
 import { sectionsOf } from "../house/sections";
 import { isFolded, sectionCorners, sectionPieces } from "../trades/containment/section-pieces";
 import { sectionFixings } from "../trades/containment/section-supports";
 import { metalInside } from "./metal-inside";
+import { sealsOf } from "./section-figures";
 import { pickGland } from "../trades/ends/gland-pick";
 import type { Clips, Hole, Run, TakeOffLine, End } from "../laid/laid";
-
-/** Widths of capping sold over chased cable, mm. Typical. */
-const cappings = [12, 25, 38];
 
 const gangName = (gang: number): string => (gang === 2 ? "2-gang" : "1-gang");
 
@@ -44,8 +44,8 @@ export function takeOff(
     add("Cable", cable.name, r.cutLength / 1000, "m", r.circuit);
     for (const l of r.legs)
       if (l.method === "chase" && !l.protected) {
-        const width = cappings.find((w) => w >= cable.width) ?? cappings[cappings.length - 1]!;
-        add("Capping", `${width} mm`, pathLength(l.path) / 1000, "m", r.circuit);
+        const { name, size } = overChase(h, cable);
+        add(name, `${size} mm`, pathLength(l.path) / 1000, "m", r.circuit);
       }
   }
   addSections(h, add);
@@ -90,6 +90,16 @@ export function takeOff(
   });
 }
 
+/** What goes over one chased cable where no section is drawn: capping or oval tube, as the job has it, wide enough for it. */
+function overChase(h: House, cable: Cable): { name: string; size: string } {
+  const kind = h.job.settings.containment.masonry;
+  const sizes = sectionSizes(kind, h.catalogue);
+  const fits = sizes.find(
+    ({ inside }) => "width" in inside && inside.width >= cable.width && inside.height >= cable.thickness,
+  );
+  return { name: sectionRows[kind].name, size: (fits ?? sizes[sizes.length - 1]!).id };
+}
+
 /** What the sections of containment take, once for all their cables: lengths, corners, couplers, ends, fixings. Nothing for found ones. */
 function addSections(
   h: House,
@@ -117,6 +127,7 @@ function addSections(
       if (!row.hidden && row.method !== "tube") add(`${name}: end`, size, 2, "each", null);
     }
     add("Screw and plug", "", fixings, "each", null);
+    for (const x of sealsOf(h, s)) add("Intumescent seal", `${x.width} × ${x.depth} mm`, 1, "each", null);
     const metal = metalInside(h, s);
     if (metal) add("Metal clip inside plastic", "", metal, "each", null);
   }

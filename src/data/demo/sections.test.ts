@@ -81,6 +81,29 @@ describe("the sections of the cottage", () => {
     expect(line("Screw and plug")[0]!.quantity).toBe(fixings);
     expect(line("Trunking, found")).toEqual([]);
   });
+  it("is sealed where it goes through the ceiling, inside too, since it is larger than 710 mm²", () => {
+    expect(of("T1").seals).toEqual([
+      { wall: "hall-w3", u: 2775, where: "ceiling", width: 50, depth: 50, inside: true },
+    ]);
+    expect(of("T2").seals).toEqual([]);
+    expect(plan.takeoff).toContainEqual({
+      item: "Intumescent seal",
+      size: "50 × 50 mm",
+      quantity: 1,
+      unit: "each",
+      circuit: null,
+    });
+  });
+  it("where no section is drawn a chase is taken off with capping, or with oval tube as the job has it, as long", () => {
+    const metres = (p: typeof plan, item: string): number =>
+      p.takeoff.filter((t) => t.item === item).reduce((s, t) => s + t.quantity, 0);
+    expect(metres(plan, "Capping")).toBeGreaterThan(10);
+    expect(metres(plan, "Oval tube")).toBe(0);
+    const settings = { ...job.settings, containment: { ...job.settings.containment, masonry: "oval" as const } };
+    const drawn = makePlan({ ...job, settings });
+    expect(metres(drawn, "Capping")).toBe(0);
+    expect(metres(drawn, "Oval tube")).toBeCloseTo(metres(plan, "Capping"), 6);
+  });
   it("each fixing is marked from the left end and the floor of its own wall", () => {
     const t1 = of("T1");
     const marks = fixingMarks(h, t1.laid, t1.fixings);

@@ -2,6 +2,9 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { circuit, corners, deck, house } from "../../book/limits/by-hand.fixture";
 import { layHouse } from "../../house/house";
+import { moveWall } from "../../house/reshape";
+import { removeRoom } from "../../house/rooms";
+import { applyPatch } from "../../job/patch";
 import { laySection, sectionOfLeg, sectionsOf } from "../../house/sections";
 import { checkInvariants } from "../../job/invariants";
 import { type Job, canonical } from "../../job/model";
@@ -91,6 +94,52 @@ describe("a section the runs are laid through", () => {
     expect(told.subject).toEqual({ kind: "section", id: "t1" });
     // And the size that was found to take them, of its kind.
     expect(told.fix).toEqual([{ collection: "sections", id: "t1", set: { size: "38x25" } }]);
+  });
+  it("in an insulated stud wall it is rated as enclosed in one, 20 A for 2.5 mm²", () => {
+    const stud = {
+      ...job,
+      walls: job.walls.map((w) => ({ ...w, build: "stud" as const, insulated: true, thickness: 300 })),
+    };
+    const plan = makePlan(stud);
+    const [c] = laidCircuits(layHouse(stud), plan.runs, plan.holes);
+    const inside = c!.legs.filter((l) => plan.runs[0]!.legs[l.leg]!.section === "t1");
+    expect(inside.length).toBe(3);
+    for (const l of inside) expect([l.method, l.carries]).toEqual(["A", 20]);
+  });
+  it("loaded cables found in it count as circuits, thin ones do not", () => {
+    const holding = (cable: string): number => {
+      const j = { ...job, sections: job.sections.map((s) => ({ ...s, size: "50x25", holds: [{ cable, count: 2 }] })) };
+      const plan = makePlan(j);
+      const [c] = laidCircuits(layHouse(j), plan.runs, plan.holes);
+      return Math.max(...c!.legs.map((l) => l.grouped));
+    };
+    expect(holding("te-2.5")).toBe(3);
+    expect(holding("te-1.5")).toBe(1);
+  });
+  it("armour does not go inside: it lies on what holds it from without, and there it is rated in free air", () => {
+    const armoured = (kind: SectionKind, size: string): Job =>
+      house({
+        sections: [{ ...job.sections[0]!, kind, size }],
+        points: job.points,
+        circuits: [circuit({ cable: "swa-3x2.5", walls: "surface" })],
+      });
+    const inside = (j: Job) => {
+      const plan = makePlan(j);
+      const [c] = laidCircuits(layHouse(j), plan.runs, plan.holes);
+      return c!.legs.flatMap((l) => (plan.runs[0]!.legs[l.leg]!.section ? [l.method] : []));
+    };
+    expect(inside(armoured("trunking-metal", "75x50"))).toEqual([]);
+    expect(inside(armoured("ladder", "150"))).toEqual(["E", "E", "E"]);
+    expect(inside(armoured("cleats", "one"))).toEqual(["C", "C", "C"]);
+  });
+  it("stays whole when its wall is moved, its corners in the corners of the room, and goes with the room", () => {
+    const room = job.rooms[0]!;
+    const moved = applyPatch(job, moveWall(job, room, 3, 250));
+    expect(checkInvariants(moved)).toEqual([]);
+    const s = sectionsOf(layHouse(moved))[0]!;
+    // The south wall comes 250 into the room: the west wall is as much shorter, and what lies on it stays where it is in the house.
+    expect(s.stretches.map((x) => Math.round(x.length))).toEqual([700, 2000, 750]);
+    expect(applyPatch(job, removeRoom(job, room.id)).sections).toEqual([]);
   });
   it("a leg moved off it by hand is chased like any other; pinned in a section that is taken away it is told", () => {
     const h = layHouse(job);

@@ -128,8 +128,12 @@ function Choose() {
   const room = useDesk((s) => s.room);
   const selection = useDesk((s) => s.selection);
   const name = house.job.rooms.find((r) => r.id === room)?.name ?? "";
-  const [masonry, setMasonry] = useState<"capping" | "oval">("capping");
-  const [surface, setSurface] = useState<"mini-trunking" | "conduit-plastic">("mini-trunking");
+  const settings = useDesk((s) => s.job.settings);
+  const { masonry, surface } = settings.containment;
+  const put = (next: Partial<typeof settings.containment>): string | null => {
+    setFound(null);
+    return edit([change("head", "settings", { ...settings, containment: { ...settings.containment, ...next } })]);
+  };
   const [found, setFound] = useState<{ for: string; list: Proposed[] } | null>(null);
   if (!plan || !room) return null;
   const run = selection?.kind === "run" ? selection.id : undefined;
@@ -155,10 +159,7 @@ function Choose() {
           { value: "capping", name: "capping" },
           { value: "oval", name: "oval tube, withdrawable" },
         ]}
-        onCommit={(x) => {
-          setMasonry(x);
-          setFound(null);
-        }}
+        onCommit={(masonry) => put({ masonry })}
       />
       <SelectField
         label="On the surface"
@@ -167,10 +168,7 @@ function Choose() {
           { value: "mini-trunking", name: "mini-trunking" },
           { value: "conduit-plastic", name: "plastic conduit" },
         ]}
-        onCommit={(x) => {
-          setSurface(x);
-          setFound(null);
-        }}
+        onCommit={(surface) => put({ surface })}
       />
       <Button onClick={propose}>{run ? "For the picked run" : `For ${name}`}</Button>
       {list ? (
