@@ -10,21 +10,7 @@ import {
   timestamp,
   uniqueIndex,
 } from "drizzle-orm/pg-core";
-import type {
-  Circuit,
-  Deck,
-  Job,
-  Dwelling,
-  Forbidden,
-  FoundTrunking,
-  Section,
-  Pin,
-  Point,
-  Room,
-  Settings,
-  Supply,
-  Wall,
-} from "../core/job/model";
+import type { Circuit, Deck, Job, Dwelling, Point, Room, Settings, Supply, Wall } from "../core/job/model";
 
 /** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
 
@@ -213,7 +199,7 @@ export const pins = pgTable(
     circuit: text("circuit").notNull(),
     from: text("from").notNull(),
     to: text("to").notNull(),
-    legs: jsonb("legs").$type<Pin["legs"]>().notNull(),
+    legs: jsonb("legs").$type<Job["pins"][number]["legs"]>().notNull(),
     number: integer("number").notNull().default(1),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
@@ -256,9 +242,9 @@ export const foundTrunkings = pgTable(
     id: text("id").notNull(),
     wall: text("wall").notNull(),
     size: text("size").notNull(),
-    from: jsonb("from").$type<FoundTrunking["from"]>().notNull(),
-    to: jsonb("to").$type<FoundTrunking["to"]>().notNull(),
-    holds: jsonb("holds").$type<FoundTrunking["holds"]>().notNull(),
+    from: jsonb("from").$type<Job["foundTrunkings"][number]["from"]>().notNull(),
+    to: jsonb("to").$type<Job["foundTrunkings"][number]["to"]>().notNull(),
+    holds: jsonb("holds").$type<Job["foundTrunkings"][number]["holds"]>().notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
@@ -272,11 +258,11 @@ export const sections = pgTable(
     label: text("label").notNull(),
     kind: text("kind").notNull(),
     size: text("size").notNull(),
-    path: jsonb("path").$type<Section["path"]>().notNull(),
+    path: jsonb("path").$type<Job["sections"][number]["path"]>().notNull(),
     corners: text("corners").notNull(),
     state: text("state").notNull(),
-    holds: jsonb("holds").$type<Section["holds"]>().notNull(),
-    out: jsonb("out").$type<Section["out"]>().notNull(),
+    holds: jsonb("holds").$type<Job["sections"][number]["holds"]>().notNull(),
+    out: jsonb("out").$type<Job["sections"][number]["out"]>().notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
@@ -288,7 +274,7 @@ export const forbidden = pgTable(
     jobId: ofJob(),
     id: text("id").notNull(),
     name: text("name").notNull(),
-    place: jsonb("place").$type<Forbidden["place"]>().notNull(),
+    place: jsonb("place").$type<Job["forbidden"][number]["place"]>().notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );

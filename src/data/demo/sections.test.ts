@@ -35,6 +35,11 @@ describe("the sections of the cottage", () => {
     expect(t1.pieces).toHaveLength(1);
     expect(t1.pieces[0]!.folds.map((f) => f.turn)).toEqual(["left", "inside", "over", "over", "inside", "right"]);
     expect(t1.metalInside).toBe(3);
+    const metal = {
+      ...job,
+      sections: job.sections.map((s) => ({ ...s, kind: s.id === "t1" ? ("trunking-metal" as const) : s.kind })),
+    };
+    expect(sectionFigures(layHouse(metal), plan).find((f) => f.laid.section.id === "t1")!.metalInside).toBe(0);
     expect(t1.cutting).toMatchObject({ unmet: [], optimal: true });
     expect(plan.takeoff).toContainEqual({
       item: "Metal clip inside plastic",

@@ -5,7 +5,9 @@ import { UNKNOWN_STYLE, runStyles } from "../../core/drawings/run-lines";
 import { type DrawnLeg, unroll } from "../../core/drawings/unrolled-runs";
 import { sectionTags } from "../../core/drawings/section-drawings";
 import { STRIP, STRIP_GAP } from "../../core/drawings/wall-scene";
-import { decksOfFace } from "../../core/house/house";
+import { type House, decksOfFace } from "../../core/house/house";
+import { sectionsOnFace } from "../../core/house/sections";
+import type { StripWall } from "../../core/house/unrolled";
 import type { Point } from "../../core/job/model";
 import { isPicked } from "../job/picking";
 import { useDesk } from "../job/store";
@@ -48,7 +50,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     y0: -drawn.height - STRIP - 3 * STRIP_GAP,
     y1: STRIP_GAP + STRIP / 2 + 420,
   };
-  const { view, fit, zoom, startPan, reveal } = useViewport(frame, extent, `${roomId} ${drawn.width}`);
+  const { view, size, fit, zoom, startPan, reveal, lookAt } = useViewport(frame, extent, `${roomId} ${drawn.width}`);
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
   const [guide, setGuide] = useState<number | null>(null);
   const [legGhost, setLegGhost] = useState<{ leg: DrawnLeg; at: number } | null>(null);
@@ -71,6 +73,16 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       if (kind === "wall" && w.face.wall.id === id) reveal(w.x + w.face.shape.length / 2, -w.face.shape.height / 2);
     }
   }, [picked, reveal]);
+  // One picked from a list is looked at from near; once the drawing has its new size beside what is told of it.
+  const shown = selection?.kind === "section" && selection.show ? selection.id : "";
+  useEffect(() => {
+    if (!shown) return;
+    const frames = requestAnimationFrame(() => {
+      const part = sectionPart(houseRef.current, drawnRef.current.walls, shown);
+      if (part) lookAt(part);
+    });
+    return () => cancelAnimationFrame(frames);
+  }, [shown, size.height, lookAt]);
   const selectWall = useCallback((id: string) => useDesk.setState({ selection: { kind: "wall", id } }), []);
 
   const toDrawing = useCallback(
@@ -213,4 +225,29 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     const l = (id: string): string => snap?.job.points.find((p) => p.id === id)?.label ?? id;
     return `${l(r.from)} to ${l(r.to)}`;
   }
+}
+
+/** Round a section that is looked at, mm. */
+const ROUND = 450;
+
+/** The part of the strip that holds a section, with room round it; null where none of it is on these walls. */
+function sectionPart(
+  house: House,
+  walls: readonly StripWall[],
+  id: string,
+): { x0: number; y0: number; x1: number; y1: number } | null {
+  const places = walls.flatMap((w) =>
+    sectionsOnFace(house, w.face.n)
+      .filter((s) => s.section.id === id)
+      .flatMap((s) => s.stretches.filter((x) => x.face === w.face.n).flatMap((x) => [x.a, x.b]))
+      .map((p) => [w.x + p.u, -p.v] as const),
+  );
+  if (!places.length) return null;
+  const [xs, ys] = [places.map((p) => p[0]), places.map((p) => p[1])];
+  return {
+    x0: Math.min(...xs) - ROUND,
+    x1: Math.max(...xs) + ROUND,
+    y0: Math.min(...ys) - ROUND,
+    y1: Math.max(...ys) + ROUND,
+  };
 }

@@ -56,6 +56,8 @@ export function useViewport(
   zoom: (by: number) => void;
   startPan: (e: React.PointerEvent) => void;
   reveal: (x: number, y: number) => void;
+  /** Fills the frame with a part of the drawing. */
+  lookAt: (part: Extent) => void;
 } {
   const [size, setSize] = useState({ width: 0, height: 0 });
   const [view, setView] = useState<Viewport>({ scale: 0.1, x: 0, y: 0 });
@@ -106,6 +108,13 @@ export function useViewport(
             }
           : v;
       });
+    },
+    [frame],
+  );
+  const lookAt = useCallback(
+    (part: Extent) => {
+      const el = frame.current;
+      if (el) setView(fitTo(part, el.clientWidth, el.clientHeight));
     },
     [frame],
   );
@@ -168,5 +177,5 @@ export function useViewport(
     },
     [frame, zoomAt],
   );
-  return { view, size, fit, zoom, startPan, reveal };
+  return { view, size, fit, zoom, startPan, reveal, lookAt };
 }

@@ -26,7 +26,8 @@ export type Selection =
   | { kind: "joist"; deck: string; joist: number; span: number }
   | { kind: "circuit"; id: string }
   | { kind: "deck"; id: string }
-  | { kind: "section"; id: string }
+  /** `show`: picked from a list, so that the drawing goes to it. */
+  | { kind: "section"; id: string; show?: true }
   | null;
 
 /** What pressing the plan does, when it does more than pick. */

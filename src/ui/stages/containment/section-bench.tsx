@@ -31,7 +31,7 @@ export function SectionBench({ id }: { id: string }) {
     <div className="grid shrink-0 gap-2 md:grid-cols-[minmax(200px,1fr)_2fr]">
       <section aria-label="Cut across" className={`min-w-0 ${printed ? "no-print" : ""}`} data-section-cut>
         <h2 className="text-[14px]">{f.laid.section.label} cut across</h2>
-        <SceneView scene={drawSectionCut(f, labelOf)} tall={170} beside={40} />
+        <SceneView scene={drawSectionCut(f, labelOf)} tall={215} beside={40} />
         <p className="num text-[13px]">{fillWords(f)}</p>
         <p className="text-[13px] text-soft">{moreWords(f)}</p>
       </section>

@@ -45,7 +45,7 @@ export function SectionsPanel() {
                 const room = f.laid.stretches[0]!.face;
                 const face = useDesk.getState().house.faces[room];
                 useDesk.setState({
-                  selection: { kind: "section", id },
+                  selection: { kind: "section", id, show: true },
                   ...(face ? { room: face.room.id, storey: face.room.storey } : {}),
                 });
               }}
