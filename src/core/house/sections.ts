@@ -127,15 +127,19 @@ const SHARE_LEAST = 100;
 
 /**
  * The section that a leg lies in. What the leg itself says goes first; a leg given by hand lies in the section whose width it keeps
- * to for 100 mm or more.
+ * to for 100 mm or more, but one that its circuit is kept out of.
  */
-export function sectionOfLeg(h: House, leg: PinnedLeg): LaidSection | null {
+export function sectionOfLeg(h: House, leg: PinnedLeg, circuit = ""): LaidSection | null {
   const all = sectionsOf(h);
   if (leg.section !== undefined) return all.find((s) => s.section.id === leg.section) ?? null;
   const f = leg.surface.kind === "wall" ? h.faces[h.faceOfWall.get(leg.surface.id) ?? -1] : undefined;
   if (!f || !all.length) return null;
   const path = leg.path.map((p) => toFace(f.frame, p));
-  return all.find((s) => s.row.hidden === cutIn.has(leg.method) && sharesWith(s, f, path)) ?? null;
+  return (
+    all.find(
+      (s) => !s.section.out.includes(circuit) && s.row.hidden === cutIn.has(leg.method) && sharesWith(s, f, path),
+    ) ?? null
+  );
 }
 
 function sharesWith(s: LaidSection, f: Face, path: readonly UV[]): boolean {

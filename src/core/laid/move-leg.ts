@@ -122,7 +122,7 @@ export function moveLeg(h: House, run: Run, index: number, value: number): Pin |
 /** A leg that was in a section and is moved off it lies in or on its wall like any other; one still on it stays in. */
 function inOrOut(h: House, run: Run, leg: PinnedLeg): PinnedLeg {
   if (leg.surface.kind !== "wall" || !isSectionMethod(leg.method)) return leg;
-  const section = sectionOfLeg(h, leg);
+  const section = sectionOfLeg(h, leg, run.circuit);
   if (section) return { ...leg, section: section.section.id };
   const face = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
   const surface = h.job.circuits.find((c) => c.id === run.circuit)?.walls === "surface";

@@ -55,7 +55,7 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
     if (!run.held) out.push(...checkLevelChases(h, run));
     run.legs.forEach((leg, i) => {
       const where = { run: run.id, leg: i };
-      if (isSectionMethod(leg.method) && !sectionOfLeg(h, leg))
+      if (isSectionMethod(leg.method) && !sectionOfLeg(h, leg, run.circuit))
         out.push(fact("route.off-surface", "run", run.id, { case: "section-gone", where, ...again(run) }));
       if (leg.surface.kind === "wall") out.push(...checkWallLeg(h, run, leg, { ...where, wall: leg.surface.id }));
       if (leg.surface.kind === "wall" && leg.method === "stud-void")

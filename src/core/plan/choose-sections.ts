@@ -58,7 +58,12 @@ export function proposeSections(
     if (!cable) continue;
     for (const l of r.legs) {
       const f = l.surface.kind === "wall" ? h.faces[h.faceOfWall.get(l.surface.id) ?? -1] : undefined;
-      if (!f || (on.room !== undefined && f.room.id !== on.room) || l.method === "stud-void" || sectionOfLeg(h, l))
+      if (
+        !f ||
+        (on.room !== undefined && f.room.id !== on.room) ||
+        l.method === "stud-void" ||
+        sectionOfLeg(h, l, r.circuit)
+      )
         continue;
       const path = l.path.map((p) => toFace(f.frame, p));
       for (let i = 1; i < path.length; i++) {

@@ -115,7 +115,7 @@ function ratedIn(
   return rated.flatMap(({ circuit, input, legs }): CircuitInSection[] => {
     const inside = legs.filter((l) => {
       const leg = runOf.get(l.run)?.legs[l.leg];
-      return leg && sectionOfLeg(h, leg)?.section.id === s.section.id;
+      return leg && sectionOfLeg(h, leg, circuit.id)?.section.id === s.section.id;
     });
     if (!inside.length) return [];
     const worst = inside.reduce((a, b) => (b.carries < a.carries ? b : a));

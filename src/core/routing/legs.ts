@@ -60,7 +60,7 @@ function jogsBehindPlate(
 export function legsOf(
   h: House,
   g: RouteGraph,
-  c: Pick<Circuit, "walls" | "cable">,
+  c: Pick<Circuit, "walls" | "cable"> & { id?: string },
   from: PlacedPoint,
   to: PlacedPoint,
   start: number,
@@ -103,12 +103,13 @@ export function legsOf(
 function surfaceOf(
   h: House,
   g: RouteGraph,
-  c: Pick<Circuit, "walls">,
+  c: Pick<Circuit, "walls"> & { id?: string },
   e: number,
 ): Pick<Piece, "surface" | "method" | "section"> {
   const ref = g.ref[e]!;
   const laid = g.section[e] ? sectionsOf(h)[g.section[e]! - 1] : undefined;
-  if (laid)
+  // Beside capping and tube under the plaster a circuit that is kept out has its own chase on the same line.
+  if (laid && !laid.section.out.includes(c.id ?? ""))
     return {
       surface:
         g.kind[e] === EDGE.wall

@@ -137,7 +137,8 @@ export class Site {
       this.pass(bore, [...(this.passing.get(bore) ?? []), passingOf(t)]);
     if (!this.sectionEdges.size) return;
     const all = sectionsOf(this.h);
-    for (const s of new Set(legs.map((l) => sectionOfLeg(this.h, l)))) if (s) this.lie(all.indexOf(s) + 1, t, 1);
+    for (const s of new Set(legs.map((l) => sectionOfLeg(this.h, l, t.circuit.id))))
+      if (s) this.lie(all.indexOf(s) + 1, t, 1);
   }
 
   /** True for an edge in containment on the surface, for which no wall is opened. */
@@ -206,8 +207,11 @@ export class Site {
     const armour = x.cable.family === "armoured" && (s.row.hidden || s.row.holds === "space");
     const out = armour || s.section.out.includes(x.circuit.id);
     const full = !sectionFill(s, [...cablesThere(s, this.h.catalogue), ...there, x.cable]).ok;
+    const { cable } = this.costs(x.circuit);
+    // Under the plaster the line itself stays open: the circuit has a chase of its own beside it, at the price of any.
+    const beside = s.row.hidden && !armour ? (1 - LIKED) * cable : Infinity;
     for (const e of this.sectionEdges.get(section)!)
-      x.cost[e] = out ? Infinity : x.roomy.get(e)! + (full ? FULL * this.g.length[e]! : 0);
+      x.cost[e] = x.roomy.get(e)! + (out ? beside : full ? FULL : 0) * this.g.length[e]!;
   }
 
   /** Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever their cable. */

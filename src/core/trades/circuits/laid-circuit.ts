@@ -30,8 +30,8 @@ const WARMS = 16;
  * Installation method of a leg as laid, by what it lies in; in an insulated stud wall it hangs free unless the wall says that cables
  * are fixed against the board. Source: BS 7671:2018+A2:2022 Table 4A2, in our words.
  */
-export function methodOf(h: House, leg: PinnedLeg): Method {
-  const section = sectionOfLeg(h, leg);
+export function methodOf(h: House, leg: PinnedLeg, circuit = ""): Method {
+  const section = sectionOfLeg(h, leg, circuit);
   if (section) {
     const wall = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1]?.wall;
     return section.row.rated === "B" && wall?.insulated ? "A" : section.row.rated;
@@ -175,7 +175,7 @@ function circuitsInSections(
   for (const r of runs)
     if (warm.has(r.circuit))
       for (const l of r.legs) {
-        const s = sectionOfLeg(h, l);
+        const s = sectionOfLeg(h, l, r.circuit);
         if (s) out.get(s.section.id)!.circuits.add(r.circuit);
       }
   return out;
@@ -190,7 +190,7 @@ function counting(h: House, runs: readonly RatedRun[]): { together: Together; wa
   const warm = new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
   const sections = circuitsInSections(h, runs, warm);
   const together: Together = (l, own, circuit) => {
-    const section = sectionOfLeg(h, l);
+    const section = sectionOfLeg(h, l, circuit);
     if (section) {
       const { circuits, there } = sections.get(section.section.id)!;
       return new Set([...circuits, circuit]).size + there;
@@ -228,8 +228,8 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
       const fuse = unit === undefined ? undefined : h.points[h.pointOfId.get(unit)!]!.point.fuse;
       return r.legs.map((l, i) => {
         // Armour is rated by its own methods; on walls and joists it is clipped.
-        const section = sectionOfLeg(h, l);
-        const method = own.family === "armoured" ? (section?.row.rated === "E" ? "E" : "C") : methodOf(h, l);
+        const section = sectionOfLeg(h, l, c.id);
+        const method = own.family === "armoured" ? (section?.row.rated === "E" ? "E" : "C") : methodOf(h, l, c.id);
         return {
           run: r.id,
           leg: i,

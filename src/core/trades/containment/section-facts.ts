@@ -28,7 +28,7 @@ export function runsInSections(
   for (const r of runs) {
     const cable = cableOf(r.cable, h.catalogue);
     if (!cable) continue;
-    for (const id of new Set(r.legs.map((l) => sectionOfLeg(h, l)?.section.id)))
+    for (const id of new Set(r.legs.map((l) => sectionOfLeg(h, l, r.circuit)?.section.id)))
       if (id !== undefined) out.get(id)!.push({ run: r.id, circuit: r.circuit, cable });
   }
   return out;

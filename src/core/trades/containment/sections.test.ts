@@ -61,6 +61,23 @@ describe("a section the runs are laid through", () => {
     expect(makePlan(out).runs[0]!.legs.some((l) => l.section)).toBe(false);
     expect(makePlan(out).runs).toHaveLength(1);
   });
+  it("kept out of capping, it has its own chase on the same line and is still laid", () => {
+    const capped = (out: string[]) =>
+      makePlan(
+        house({
+          sections: [section("capping", "25", [wall("w1", 1000, 450), wall("w1", 1000, 2400)], { out })],
+          decks: [deck()],
+        }),
+      ).runs[0]!.legs.filter((l) => l.surface.id === "w1");
+    expect(capped([]).map((l) => [l.method, l.section, l.depth])).toEqual([["capping", "t1", 15]]);
+    expect(capped(["c"]).map((l) => [l.method, l.section, l.depth])).toEqual([["chase", undefined, 15]]);
+    // Nor is it counted in: the capping is empty.
+    const job = house({
+      sections: [section("capping", "25", [wall("w1", 1000, 450), wall("w1", 1000, 2400)], { out: ["c"] })],
+      decks: [deck()],
+    });
+    expect(runsInSections(layHouse(job), makePlan(job).runs).get("t1")).toEqual([]);
+  });
   it("one that is full is gone round where there is a way, and what another brings into it is told", () => {
     const full = (count: number): Job => ({
       ...job,
