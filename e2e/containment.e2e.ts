@@ -99,6 +99,14 @@ describe("containment", () => {
     await key("Escape");
     await page().waitForFunction(() => !document.querySelector("[data-section-bar]"));
     expect((await job()).sections).toHaveLength(5);
+    // A section half drawn does not go along into another room.
+    await key("t");
+    await page().waitForSelector("[data-section-bar]");
+    await key("ArrowUp", "Shift");
+    await key("Space");
+    await page().select("[data-room]", "kitchen");
+    await page().waitForFunction(() => !document.querySelector("[data-section-bar]"));
+    expect((await job()).sections).toHaveLength(5);
   });
 
   it("refuses what cannot be in words, and loses nothing of what is there", async () => {

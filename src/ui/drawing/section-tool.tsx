@@ -169,6 +169,14 @@ export function SectionBar({ tool, walls }: { tool: SectionTool; walls: readonly
     window.addEventListener("keydown", key, true);
     return () => window.removeEventListener("keydown", key, true);
   }, [walls]);
+  // Its places are on the walls of this room: in another, or without the drawing, the tool is out of the hand.
+  const room = walls[0]?.face.room.id;
+  useEffect(
+    () => () => {
+      if (useDesk.getState().tool?.kind === "section") put(null);
+    },
+    [room],
+  );
   const row = sectionRows[tool.section];
   const typed = (): void => {
     const n = words.parse(text, "mm");
