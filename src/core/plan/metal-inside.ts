@@ -3,7 +3,7 @@ import type { LaidSection } from "../house/sections";
 import { roomsOfEscape } from "./escape";
 
 /** Most between metal clips inside plastic over a way out, mm. Typical: none is published. */
-const METAL_INSIDE = 900;
+export const METAL_INSIDE = 900;
 
 /** Metal clips inside a plastic section on the way out of the house: none where that school does not count it, or metal holds it. */
 export function metalInside(h: House, s: LaidSection): number {

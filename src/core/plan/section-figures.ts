@@ -1,6 +1,6 @@
 import { toFace } from "../base/wall-frame";
 import { type House, decksOfFace } from "../house/house";
-import { same } from "../base/tolerance";
+import { atLeast, same } from "../base/tolerance";
 import { insideArea } from "../trades/containment/space-fill";
 import { type LaidSection, sectionOfLeg, sectionsOf } from "../house/sections";
 import type { Plan, Run } from "../laid/laid";
@@ -32,6 +32,8 @@ export interface CircuitInSection {
   carries: number;
   /** What it must carry: a leg of a ring 20 A, else its device. */
   needs: number;
+  /** False where it carries less than it needs. */
+  holds: boolean;
 }
 
 /** Everything there is to say of a section. Lengths mm. */
@@ -120,6 +122,7 @@ function ratedIn(
     if (!inside.length) return [];
     const worst = inside.reduce((a, b) => (b.carries < a.carries ? b : a));
     const ring = input.kind === "ring" && (circuit.device.rating === 30 || circuit.device.rating === 32);
+    const needs = worst.fuse ?? (ring ? RING_LEG : circuit.device.rating);
     return [
       {
         circuit: circuit.id,
@@ -127,7 +130,8 @@ function ratedIn(
         method: worst.method,
         together: worst.grouped,
         carries: worst.carries,
-        needs: worst.fuse ?? (ring ? RING_LEG : circuit.device.rating),
+        needs,
+        holds: atLeast(worst.carries, needs),
       },
     ];
   });

@@ -22,10 +22,15 @@ describe("the sections of the cottage", () => {
   it("the drop to the board: six circuits' cables, the ring at 18.4 A where it needs 20", () => {
     const t1 = of("T1");
     expect(t1.inside).toHaveLength(6);
-    expect(t1.circuits.find((c) => c.circuit === "r1")).toMatchObject({ method: "B", together: 2, needs: 20 });
+    expect(t1.circuits.find((c) => c.circuit === "r1")).toMatchObject({
+      method: "B",
+      together: 2,
+      needs: 20,
+      holds: false,
+    });
     expect(t1.circuits.find((c) => c.circuit === "r1")!.carries).toBeCloseTo(23 * 0.8, 9);
     // Lights are loaded too lightly to count.
-    expect(t1.circuits.find((c) => c.circuit === "li1")).toMatchObject({ together: 1, needs: 6 });
+    expect(t1.circuits.find((c) => c.circuit === "li1")).toMatchObject({ together: 1, needs: 6, holds: true });
     // 47 × 47 inside; three of 58.58, one of 41, two of 32.4.
     expect(t1.fill.used).toBeCloseTo((100 * (3 * 10.1 * 5.8 + 8.2 * 5 + 2 * 7.2 * 4.5)) / 47 ** 2, 6);
     expect(plan.facts.filter((f) => f.rule === "circuit.ring" && f.severity === "stop")).toHaveLength(1);

@@ -190,6 +190,22 @@ describe("what a section is made of", () => {
       { numRuns: 60 },
     );
   });
+  it("tube over a pipe is bent, never folded: longer by what its two slopes take", () => {
+    const job = house({
+      sections: [
+        section("conduit-plastic", "20", [wall("w1", 300, 700), wall("w1", 2300, 700)], { corners: "folded" }),
+      ],
+      fixtures: [pipe],
+    });
+    const h = layHouse(job);
+    const s = laySection(h, job.sections[0]!)!;
+    expect(pipeSets(h, s)).toMatchObject([{ offset: 37 }]);
+    const [piece] = sectionPieces(h, s);
+    expect(piece!.folds).toEqual([]);
+    // Each slope is 37 / sin 22.5° where the wall under it is 37 / tan 22.5°.
+    const a = (22.5 * Math.PI) / 180;
+    expect(piece!.length).toBeCloseTo(2000 + 2 * (37 / Math.sin(a) - 37 / Math.tan(a)), 6);
+  });
   it("a pipe beside it needs no set; one too near a corner leaves no room for the folds, which is told", () => {
     const beside = overPipe([wall("w1", 300, 700), wall("w1", 900, 700)]);
     expect(pipeSets(beside.h, beside.s)).toEqual([]);

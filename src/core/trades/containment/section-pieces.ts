@@ -124,6 +124,8 @@ export function pipeSets(h: Pick<House, "faces" | "job">, s: LaidSection): PipeS
 
 /** The four folds of a set, and how much longer the piece is for it; places from the start of its stretch as if it were flat. */
 function foldsOfSet(s: LaidSection, set: PipeSet): { folds: Fold[]; longer: number } {
+  // Tube is bent, not folded: it is only longer, by what its slopes take more than the wall under them.
+  if (s.row.method === "tube") return { folds: [], longer: 2 * halfNotch(set.offset, SET_ANGLE) };
   const { halfNotch: half, pitch } = setMarks(s.size.depth, set.offset, SET_ANGLE);
   const level = set.top[1] - set.top[0];
   const fold = (turn: "inside" | "over", at: number): Fold => ({ turn, angle: SET_ANGLE, at, half, pipe: set.pipe });

@@ -5,6 +5,7 @@ import { sectionName } from "../../../core/drawings/section-drawings";
 import { stretchMeasures, withEndAt, withStretchAt } from "../../../core/job/move-section";
 import type { Section } from "../../../core/job/model";
 import { nextLabel, splitInTwo } from "../../../core/plan/choose-sections";
+import { METAL_INSIDE } from "../../../core/plan/metal-inside";
 import { fixingMarks } from "../../../core/plan/section-figures";
 import { methodNames } from "../../../core/rules/ratings";
 import { type SectionKind, sectionKinds, sectionRows, sectionSizes } from "../../../core/rules/sections";
@@ -132,7 +133,7 @@ export function SectionForm({ section }: { section: Section }) {
           </thead>
           <tbody>
             {f.circuits.map((c) => (
-              <tr key={c.circuit} className={c.carries < c.needs - 1e-6 ? "text-stop" : ""}>
+              <tr key={c.circuit} className={!c.holds ? "text-stop" : ""}>
                 <td>
                   {labelOf(c.circuit)} <span className="text-soft">{c.cable.csa}</span>
                 </td>
@@ -167,7 +168,7 @@ export function SectionForm({ section }: { section: Section }) {
           onCommit={() => say(put({ out: section.out.filter((x) => x !== c) }))}
         />
       ))}
-      {f?.circuits.some((c) => c.carries < c.needs - 1e-6) && section.state === "new" ? (
+      {f?.circuits.some((c) => !c.holds) && section.state === "new" ? (
         <Button
           onClick={() =>
             say(
@@ -184,7 +185,8 @@ export function SectionForm({ section }: { section: Section }) {
       ) : null}
       {f?.sets.map((x) => (
         <p key={x.pipe} className="text-[13px]">
-          Over {x.name}: a set of <span className="num">{mm(Math.round(x.offset))}</span>, four folds, from{" "}
+          Over {x.name}: a set of <span className="num">{mm(Math.round(x.offset))}</span>,{" "}
+          {section.kind.startsWith("conduit") ? "four bends" : "four folds"}, from{" "}
           <span className="num">{mm(Math.round(x.from))}</span> to <span className="num">{mm(Math.round(x.to))}</span>{" "}
           along stretch {x.stretch + 1}.
         </p>
@@ -193,7 +195,8 @@ export function SectionForm({ section }: { section: Section }) {
         <>
           <h3>Fire</h3>
           <p className="text-[13px]">
-            Plastic on the way out: {count(f.metalInside, "metal clip")} inside hold the cables when it softens.
+            Plastic on the way out: {count(f.metalInside, "metal clip")} inside hold the cables when it softens, at most{" "}
+            {METAL_INSIDE} apart (typical: none is published).
           </p>
         </>
       ) : null}

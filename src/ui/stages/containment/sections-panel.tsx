@@ -32,7 +32,7 @@ export function SectionsPanel() {
         {figures.map((f) => {
           const { id, state } = f.laid.section;
           const own = job.sections.some((s) => s.id === id);
-          const weak = f.circuits.filter((c) => c.carries < c.needs - 1e-6).length;
+          const weak = f.circuits.filter((c) => !c.holds).length;
           const first = f.laid.section.path[0]!;
           return (
             <button

@@ -49,7 +49,7 @@ export function ContainmentSheet() {
               const weak = [...f.circuits].sort((a, b) => a.carries / a.needs - b.carries / b.needs)[0];
               if (!weak) return "none in it";
               return (
-                <span className={weak.carries < weak.needs - 1e-6 ? "text-stop" : ""}>
+                <span className={!weak.holds ? "text-stop" : ""}>
                   {circuit(weak.circuit)}: {figure(weak.carries, 1)} A of {figure(weak.needs, 1)}
                 </span>
               );
