@@ -33,6 +33,7 @@ import { layWithCare } from "./careful";
 import type { Clips, End, Plan, Run } from "../laid/laid";
 import { holesByRun } from "../laid/run-measures";
 import { pointFacts } from "./point-facts";
+import { sealFacts } from "./section-figures";
 
 export interface PlanOptions {
   /** A clock in ms, to fill `elapsed`; the core has none of its own. */
@@ -116,6 +117,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...foundFacts(h.job),
     ...drawFacts(h.job, runs),
     ...sectionFacts(h, runs),
+    ...sealFacts(h),
     ...stockFacts(h, runs),
     ...heldFacts(h, held, laid.runs),
   ];

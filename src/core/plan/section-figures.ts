@@ -5,6 +5,7 @@ import { insideArea } from "../trades/containment/space-fill";
 import { type LaidSection, sectionOfLeg, sectionsOf } from "../house/sections";
 import type { Plan, Run } from "../laid/laid";
 import type { Cable } from "../rules/cables";
+import { type Fact, fact } from "../rules/fact";
 import { RING_LEG } from "../rules/ratings";
 import type { Method } from "../rules/ratings";
 import { laidCircuits } from "../trades/circuits/laid-circuit";
@@ -182,6 +183,22 @@ export function sealsOf(h: House, s: LaidSection): Seal[] {
     ];
   });
 }
+
+/** A note for every seal of the sections that are put in. */
+export const sealFacts = (h: House): Fact[] =>
+  sectionsOf(h).flatMap((s) =>
+    sealsOf(h, s).map((x) =>
+      fact("fire.seal", "section", s.section.id, {
+        ...(x.inside ? { case: "inside" } : {}),
+        where: { wall: x.wall },
+        measured: insideArea(s.size.inside),
+        limit: SEAL_INSIDE,
+        sense: "most",
+        unit: "mm²",
+        of: { label: s.section.label, where: x.where, u: x.u, width: x.width, depth: x.depth },
+      }),
+    ),
+  );
 
 /** A fixing as it is marked: on a wall from its left end and above its floor. */
 export interface FixingMark {

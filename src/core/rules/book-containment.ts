@@ -109,6 +109,14 @@ export const containmentRules = {
     source: `${BS7671} 521.10.202, and on-site practice`,
     why: "The ceiling is not made to carry it and comes down first in a fire.",
   },
+  "fire.seal": {
+    title: "Seal it",
+    text: "Where a section passes through a floor or a ceiling the opening round it is made good against fire; from 710 mm² of inside, its inside too.",
+    limit: "710 mm²",
+    severity: "note",
+    source: `${BS7671} 527.2`,
+    why: "Fire and smoke go through the gap, and through the section itself, from storey to storey.",
+  },
   "gland.fit": {
     title: "No gland fits",
     text: "A gland fits when bedding, outer sheath and armour wire all lie in its ranges; an indoor gland does not seal on the sheath, so only its largest sheath binds.",

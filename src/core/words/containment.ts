@@ -144,6 +144,10 @@ export const containmentWords = {
     message: "It is fixed to a suspended ceiling.",
     remedy: "Fix it to the structure above, in metal.",
   }),
+  "fire.seal": (f) => ({
+    message: `${txt(f, "label")} passes through the ${txt(f, "where")} at ${mm(num(f, "u"))} from the left: intumescent, ${num(f, "width")} × ${num(f, "depth")}, round it${f.case === "inside" ? ", and inside it" : ""}.`,
+    remedy: "Seal it when its cables are in; look at the maker's sheet of the seal.",
+  }),
   "gland.fit": (f) => ({
     message: `No gland of the table takes bedding ${mm(num(f, "bedding"))}, sheath ${mm(num(f, "overall"))} and wire ${num(f, "wire")} together.`,
     remedy: "Measure the cable again, and look at the maker's sheet.",

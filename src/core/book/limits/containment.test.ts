@@ -6,6 +6,7 @@ import { bendFacts } from "../../trades/fixings/bends";
 import { clipSpacing } from "../../trades/fixings/clips";
 import { checkFire } from "../../trades/fixings/fire";
 import { layHouse } from "../../house/house";
+import { sealFacts } from "../../plan/section-figures";
 import { sectionFacts } from "../../trades/containment/section-facts";
 import { calc, checked, clips, house, judgeLimits, onW1, run, surface } from "./by-hand.fixture";
 
@@ -23,6 +24,24 @@ const inCapping = (count: number): Fact[] => {
   );
   return sectionFacts(layHouse(house({ sections: [capping] })), runs);
 };
+
+/** Notes on the seals of a trunking that ends so high on a wall under a deck. */
+const sealed = (top: number): Fact[] =>
+  sealFacts(
+    layHouse(
+      house({
+        sections: [
+          {
+            id: "t1",
+            label: "T1",
+            kind: "trunking-plastic",
+            size: "50x50",
+            path: [450, top].map((v) => ({ on: "wall", wall: "w1", u: 1000, v })),
+          },
+        ],
+      }),
+    ),
+  );
 
 judgeLimits("containment", {
   "fill.space": {
@@ -164,6 +183,11 @@ judgeLimits("containment", {
       severity: "stop",
       measured: 150,
     }),
+  },
+  // To the ceiling, not just below it; 47 × 47 inside is more than 710 mm².
+  "fire.seal": {
+    allowed: () => sealed(2390),
+    broken: () => ({ facts: sealed(2400), severity: "note", measured: 2209, limit: 710 }),
   },
   "fire.suspended": {
     allowed: () =>

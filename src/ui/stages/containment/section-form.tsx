@@ -200,16 +200,6 @@ export function SectionForm({ section }: { section: Section }) {
           </p>
         </>
       ) : null}
-      {f?.seals.map((x) => (
-        <p key={`${x.wall} ${x.u} ${x.where}`} className="text-[13px]">
-          <b>Seal</b> through the {x.where} at <span className="num">{mm(Math.round(x.u))}</span>: intumescent,{" "}
-          <span className="num">
-            {x.width} × {x.depth}
-          </span>{" "}
-          round {count(f.inside.length + f.there.length, "cable")}
-          {x.inside ? ", inside too" : ""}.
-        </p>
-      ))}
       {f?.corners.length || stretches.length ? <h3>Where it goes</h3> : null}
       {stretches.map((m, i) => {
         const shape = house.faces[house.faceOfWall.get(m.wall) ?? -1]?.shape;
