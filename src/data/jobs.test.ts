@@ -168,6 +168,7 @@ describe("the demo", () => {
       "timber.hole.zone old-hole",
       "found.colours board",
       "found.colours s17",
+      "gland.edge k.board.k1",
       "lighting.fed-from-sockets r1",
       "lighting.unswitched b1",
       "stock.short swa-3x10",

@@ -10,6 +10,7 @@ import {
   timestamp,
   uniqueIndex,
 } from "drizzle-orm/pg-core";
+import type { SiteEntry } from "../core/job/site-entry";
 import type { Circuit, Deck, Job, Dwelling, Point, Room, Settings, Supply, Wall } from "../core/job/model";
 
 /** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
@@ -159,6 +160,9 @@ export const points = pgTable(
     labelled: boolean("labelled").notNull().default(false),
     ways: integer("ways").notNull(),
     existing: boolean("existing").notNull().default(false),
+    tied: jsonb("tied").$type<string[]>().notNull().default([]),
+    faceHoles: jsonb("face_holes").$type<Point["faceHoles"]>().notNull().default([]),
+    glandAt: jsonb("gland_at").$type<Point["glandAt"]>().notNull().default({}),
     name: text("name").notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
@@ -384,6 +388,7 @@ export const siteEntries = pgTable(
     at: text("at").notNull(),
     /** What was in hand when the step was ticked: the run as it was done. */
     held: jsonb("held").$type<unknown>(),
+    reading: jsonb("reading").$type<SiteEntry["reading"]>(),
     storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] }), index("site_entries_run").on(t.jobId, t.run)],

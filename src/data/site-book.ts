@@ -10,7 +10,7 @@ export async function siteBookOf(db: Db, jobId: string): Promise<SiteEntry[]> {
     .from(schema.siteEntries)
     .where(eq(schema.siteEntries.jobId, jobId))
     .orderBy(asc(schema.siteEntries.at), asc(schema.siteEntries.id));
-  return rows.map(({ id, run, kind, step, text, by, at, held }) => ({
+  return rows.map(({ id, run, kind, step, text, by, at, held, reading }) => ({
     id,
     run,
     kind: kind as SiteEntry["kind"],
@@ -19,6 +19,7 @@ export async function siteBookOf(db: Db, jobId: string): Promise<SiteEntry[]> {
     by,
     at,
     ...(held === null ? {} : { held }),
+    ...(reading === null ? {} : { reading }),
   }));
 }
 

@@ -9,10 +9,11 @@ export function drawGlandRow(
   holes: readonly GlandHole[],
   glands: ReadonlyMap<string, Gland>,
   handRoom: number,
+  face: { depth?: number; plugs?: readonly { at: number; size: number }[] } = {},
 ): Scene {
   const p = pen();
   const tallest = Math.max(40, ...holes.map((h) => (glands.get(h.gland)?.acrossCorners ?? 30) + handRoom));
-  const mid = tallest * 0.75;
+  const mid = face.depth === undefined ? tallest * 0.75 : face.depth / 2;
   p.rect(0, 0, width, mid * 2, "metal");
   p.line(
     [
@@ -22,6 +23,7 @@ export function drawGlandRow(
     "soft",
     { dash: true },
   );
+  for (const q of face.plugs ?? []) p.circle(q.at, mid, q.size / 2, "waste", "soft");
   let before = 0;
   holes.forEach((h, i) => {
     const corners = glands.get(h.gland)?.acrossCorners ?? h.hole;
@@ -122,7 +124,7 @@ export function drawStrip(
       "cut",
       { heavy: true },
     );
-    p.dim([0, unit * 0.8], [m.at, unit * 0.8], `${m.text} ${mm(m.at)}`, 1.4 + 1.6 * i);
+    p.dim([0, unit * 0.8], [m.at, unit * 0.8], `${m.text} ${mm(m.at)}`, 1.4 + 2.2 * i);
   });
   return { label: title, shapes: p.shapes, template: false };
 }

@@ -95,9 +95,13 @@ export function takenOffEdges(l: LaidDeck, along: number, diameter: number): { t
 
 /** True where a hand gets at the joists: anywhere in a deck that is open or whose boards come up, in a closed one where it is opened. */
 export function canReach(l: LaidDeck, p: XY): boolean {
-  if (l.deck.access !== "closed") return true;
+  return l.deck.access !== "closed" || openedAt(l, p).length > 0;
+}
+
+/** The places at which a closed deck is opened that a point of it lies in. */
+export function openedAt(l: LaidDeck, p: XY): LaidDeck["deck"]["opened"] {
   const { x0, y0 } = bounds(l.deck.outline);
-  return l.deck.opened.some(
+  return l.deck.opened.filter(
     (o) =>
       p.x >= x0 + o.x - EPS &&
       p.x <= x0 + o.x + o.width + EPS &&

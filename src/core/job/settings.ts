@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { schoolsSchema } from "../rules/schools";
+import { idSchema } from "./measures";
 
 /**
  * What the router weighs, in mm of cable: a bore, a bend, a hole in a wall, a crossing of another circuit and a wall face opened each
@@ -43,6 +44,16 @@ export const settingsSchema = z.strictObject({
     .strictObject({
       masonry: z.enum(["capping", "oval"]).default("capping"),
       surface: z.enum(["mini-trunking", "conduit-plastic"]).default("mini-trunking"),
+      /** By room, where it is another there. */
+      rooms: z
+        .record(
+          idSchema,
+          z.strictObject({
+            masonry: z.enum(["capping", "oval"]).optional(),
+            surface: z.enum(["mini-trunking", "conduit-plastic"]).optional(),
+          }),
+        )
+        .default({}),
     })
     .prefault({}),
   /** What the router weighs, in mm of cable that one of each is worth. */
@@ -76,6 +87,16 @@ export const supplySchema = z.strictObject({
     .default([]),
 });
 export type Supply = z.infer<typeof supplySchema>;
+
+/** Containment where none is drawn in a room: its own, else that of the job. */
+export function containmentIn(
+  settings: Pick<Settings, "containment">,
+  room: string | null,
+): { masonry: "capping" | "oval"; surface: "mini-trunking" | "conduit-plastic" } {
+  const { masonry, surface, rooms } = settings.containment;
+  const own = room === null ? undefined : rooms[room];
+  return { masonry: own?.masonry ?? masonry, surface: own?.surface ?? surface };
+}
 
 export type Settings = z.infer<typeof settingsSchema>;
 export type Dwelling = z.infer<typeof dwellingSchema>;

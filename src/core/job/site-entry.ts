@@ -11,18 +11,35 @@ export const stepNames: Record<Step, string> = {
   tested: "Tested",
 };
 
-/** One line of the site book. Lines are only ever added; `undone` takes an earlier line back. */
-export const siteEntrySchema = z.strictObject({
-  id: z.string().min(1).max(60),
-  /** Key of the run. */
-  run: z.string().min(1).max(140),
-  kind: z.enum(["done", "undone", "cannot", "note"]),
-  step: z.enum(steps).nullable(),
-  text: z.string().max(1000).default(""),
-  by: z.string().trim().min(1).max(60),
-  /** When it was done, ISO 8601 with zone. */
-  at: z.iso.datetime({ offset: true }),
-  /** With the first tick of a run: the run as it was in hand, which stays as it is from then on. */
-  held: z.unknown().optional(),
+/** A reading or a torque as it was taken: what, how much, and of what unit. */
+export const readingSchema = z.strictObject({
+  what: z.string().trim().min(1).max(80),
+  value: z.number().min(0).max(1_000_000),
+  unit: z.enum(["Ω", "MΩ", "V", "N·m"]),
 });
+export type Reading = z.infer<typeof readingSchema>;
+/** "Torque, the way 2 N·m". */
+export const readingWords = (r: Reading): string => `${r.what} ${r.value} ${r.unit}`;
+
+/** One line of the site book. Lines are only ever added; `undone` takes an earlier line back. */
+export const siteEntrySchema = z
+  .strictObject({
+    id: z.string().min(1).max(60),
+    /** Key of the run. */
+    run: z.string().min(1).max(140),
+    kind: z.enum(["done", "undone", "cannot", "note", "reading"]),
+    step: z.enum(steps).nullable(),
+    text: z.string().max(1000).default(""),
+    by: z.string().trim().min(1).max(60),
+    /** When it was done, ISO 8601 with zone. */
+    at: z.iso.datetime({ offset: true }),
+    /** With a line of the kind "reading": what was read. */
+    reading: readingSchema.optional(),
+    /** With the first tick of a run: the run as it was in hand, which stays as it is from then on. */
+    held: z.unknown().optional(),
+  })
+  .refine((e) => (e.kind === "reading") === (e.reading !== undefined), {
+    path: ["reading"],
+    message: 'a line of the kind "reading" has a reading, and no other line has one',
+  });
 export type SiteEntry = z.infer<typeof siteEntrySchema>;

@@ -13,6 +13,10 @@ export const placeSchema = z.discriminatedUnion("on", [
     face: z.enum(["ceiling", "floor"]).default("ceiling"),
   }),
 ]);
+/** Edges of a box, seen from the front. */
+export const edges = ["left", "right", "top", "bottom"] as const;
+export type Edge = (typeof edges)[number];
+
 export const pointSchema = z.strictObject({
   id: idSchema,
   label: z.string().trim().min(1).max(12),
@@ -35,6 +39,15 @@ export const pointSchema = z.strictObject({
   labelled: z.boolean().default(false),
   /** Ways of a board. */
   ways: z.number().int().min(0).max(60).default(0),
+  /** Runs of a board in the order a person ties them at the far end; empty: in the order that crosses least. */
+  tied: z.array(z.string().max(140)).max(60).default([]),
+  /** Holes that a face of its enclosure has already: from the left of the face or its top, and across, mm. */
+  faceHoles: z
+    .array(z.strictObject({ edge: z.enum(edges), at: length0, size: z.number().min(5).max(120) }))
+    .max(40)
+    .default([]),
+  /** Where glands were put by hand along their face, by run, mm. */
+  glandAt: z.record(z.string().max(140), length0).default({}),
   /** Found in the house, not put in by this job. */
   existing: z.boolean().default(false),
   name: z.string().trim().max(40).default(""),

@@ -2,12 +2,12 @@ import { topAt } from "../base/ceiling";
 import { distanceToOutline, insidePolygon } from "../base/polygon";
 import { contains, crosses, rectAround, rectOf } from "../base/rect";
 import { atMost } from "../base/tolerance";
-import { type XYZ, distance, pathLength, toFace } from "../base/wall-frame";
+import { type XYZ, distance, toFace } from "../base/wall-frame";
 import { END_MOST, clipSpacing } from "../trades/fixings/clips";
 import type { Face, House, PlacedPoint } from "../house/house";
 import type { Circuit, PinnedLeg } from "../job/model";
 import { checkHoles } from "./check-holes";
-import { orientationOf } from "./clips";
+import { clippedStretch, orientationOf } from "./clips";
 import type { Clips, Hole, Run } from "../laid/laid";
 import { overall } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
@@ -368,7 +368,8 @@ function checkClips(h: House, clips: readonly Clips[], runs: readonly Run[]): Fa
       );
     // Both ends of the stretch, not only the one the tape is hooked on.
     const lastMark = c.marks[c.marks.length - 1] ?? 0;
-    const farthest = Math.max(c.marks[0] ?? 0, pathLength(leg.path) - lastMark);
+    const [from, to] = clippedStretch(h, run, c.leg);
+    const farthest = Math.max((c.marks[0] ?? 0) - from, to - lastMark);
     if (!atMost(farthest, END_MOST))
       out.push(
         fact("clip.end", "run", run.id, {

@@ -118,7 +118,9 @@ function proposalFor(h: House, l: Line, wanted: Wanted, newId: () => string, tak
   const cables = [...l.cables.values()];
   const armour = cables.every((c) => c.family === "armoured");
   const drop = l.board && l.plumb && cables.length >= DROP;
-  const kind: SectionKind = armour ? "cleats" : drop ? "trunking-plastic" : l.chased ? wanted.masonry : wanted.surface;
+  const room = h.faces[h.faceOfWall.get(l.wall) ?? -1]?.room.id ?? "";
+  const there = { ...wanted, ...h.job.settings.containment.rooms[room] };
+  const kind: SectionKind = armour ? "cleats" : drop ? "trunking-plastic" : l.chased ? there.masonry : there.surface;
   const place = (x: number): SectionPlace =>
     l.plumb
       ? { on: "wall", wall: l.wall, u: tenth(l.at), v: tenth(x) }

@@ -1,10 +1,11 @@
+import { EPS } from "../base/tolerance";
 import { insidePolygon } from "../base/polygon";
-import { pathLength } from "../base/wall-frame";
+import { type XYZ, distance, pathLength } from "../base/wall-frame";
 import { type House, roomFloor } from "../house/house";
 import type { PinnedLeg } from "../job/model";
-import { LEVEL_UP_TO, type Orientation, clipAtPitch, clipLayout, clipSpacing } from "../trades/fixings/clips";
+import { END_MOST, LEVEL_UP_TO, type Orientation, clipAtPitch, clipLayout, clipSpacing } from "../trades/fixings/clips";
 import { type Cable, overall } from "../rules/cables";
-import type { Clips } from "../laid/laid";
+import type { Clips, Run } from "../laid/laid";
 import { roomsOfEscape } from "./escape";
 
 /** Methods by which a cable is fixed along its way; the others rest in holes, bays and voids. */
@@ -18,8 +19,26 @@ export function orientationOf(leg: Pick<PinnedLeg, "path">): Orientation {
   return slope <= LEVEL_UP_TO + 1e-9 ? "horizontal" : "vertical";
 }
 
+/** What of a run its clips depend on. */
+type ClippedRun = Pick<Run, "id" | "from" | "to" | "legs">;
+
+/** The part of a leg that clips can stand on, mm along it: legs go to the middle of a box, and clips only to its edge. */
+export function clippedStretch(h: House, run: ClippedRun, leg: number): [from: number, to: number] {
+  const l = run.legs[leg]!;
+  const [a, b] = [l.path[0]!, l.path[l.path.length - 1]!];
+  const plumb = Math.abs(b[2] - a[2]) > Math.hypot(b[0] - a[0], b[1] - a[1]);
+  const inBox = (point: string, end: XYZ): number => {
+    const p = h.points[h.pointOfId.get(point) ?? -1];
+    if (!p || p.face < 0 || l.surface.kind !== "wall") return 0;
+    return Math.max(0, (plumb ? p.box.height : p.box.width) / 2 - distance(p.space, end));
+  };
+  const from = leg === 0 ? inBox(run.from, a) : 0;
+  return [from, pathLength(l.path) - (leg === run.legs.length - 1 ? inBox(run.to, b) : 0)];
+}
+
 /** Clip marks of one leg, or null where nothing is clipped. Only cable on the surface stays reachable. */
-export function clipsOf(h: House, cable: Cable, run: string, leg: number, l: PinnedLeg): Clips | null {
+export function clipsOf(h: House, cable: Cable, run: ClippedRun, leg: number): Clips | null {
+  const l = run.legs[leg]!;
   if (!clipped.has(l.method) || (l.section !== undefined && l.method !== "surface")) return null;
   const reachable = l.method === "surface";
   const { schools, clipOutOfReach, clipEnd, clipToolPitch } = h.job.settings;
@@ -31,13 +50,20 @@ export function clipsOf(h: House, cable: Cable, run: string, leg: number, l: Pin
     schools.clipOutOfReach === "table" ? "table" : clipOutOfReach,
   );
   if (max === null) return null;
-  const length = pathLength(l.path);
+  const [from, to] = clippedStretch(h, run, leg);
+  const length = to - from;
+  if (length <= EPS) return null;
   const layout =
-    schools.clipPitch === "tool" ? clipAtPitch(length, clipToolPitch, clipEnd) : clipLayout(length, max, clipEnd);
+    length <= 2 * END_MOST + EPS
+      ? // One in the middle is near enough to both ends: two would stand side by side.
+        { marks: [length / 2], pitch: 0 }
+      : schools.clipPitch === "tool"
+        ? clipAtPitch(length, clipToolPitch, clipEnd)
+        : clipLayout(length, max, clipEnd);
   return {
-    run,
+    run: run.id,
     leg,
-    marks: layout.marks,
+    marks: layout.marks.map((m) => from + m),
     pitch: layout.pitch,
     max,
     reachable,

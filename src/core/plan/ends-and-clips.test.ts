@@ -1,12 +1,18 @@
 import { describe, expect, it } from "vitest";
-import { layHouse } from "../house/house";
+import { type House, layHouse } from "../house/house";
 import { type PinnedLeg } from "../job/model";
 import { clipAtPitch } from "../trades/fixings/clips";
-import { clipsOf, orientationOf } from "./clips";
+import { board, house as fixtureHouse, onW1, run, socket } from "../book/limits/by-hand.fixture";
+import { checkPlan } from "./checker";
+import { clippedStretch, clipsOf, orientationOf } from "./clips";
 import { endOf, lengthsOf } from "./ends";
 import type { End } from "../laid/laid";
 
 import { house, laid, leg, te } from "./laid-by-hand.fixture";
+
+/** Clips of one leg that ends at no box. */
+const clipped = (h: House, l: PinnedLeg) =>
+  clipsOf(h, te, { id: "r", from: "none", to: "none", legs: [l] as never }, 0);
 
 describe("clips", () => {
   const slope = (degrees: number) =>
@@ -25,7 +31,60 @@ describe("clips", () => {
     expect(clipAtPitch(800, 300)).toEqual({ count: 3, pitch: 300, marks: [100, 400, 700] });
     expect(clipAtPitch(200, 300)).toEqual({ count: 1, pitch: 0, marks: [100] });
   });
+  it("a last gap of less than half a pitch is shared with the one before, and nothing else moves", () => {
+    expect(clipAtPitch(850, 300).marks).toEqual([100, 400, 575, 750]);
+    // 100, 300, 500, 700 and 750: the last 50 is less than half of 200.
+    expect(clipAtPitch(850, 200).marks).toEqual([100, 300, 500, 625, 750]);
+    expect(clipAtPitch(900, 200).marks).toEqual([100, 300, 500, 700, 800]);
+  });
   const h = layHouse(house());
+  it("a leg of up to 300 takes one clip in its middle, near enough to both ends; a longer one takes two", () => {
+    const at = (length: number, more: object = {}) =>
+      clipped(
+        layHouse(house({ settings: { schools: more } })),
+        leg({
+          method: "surface",
+          path: [
+            [500, 3000, 450],
+            [500 + length, 3000, 450],
+          ],
+        }),
+      )!.marks;
+    expect([at(30), at(250), at(300)]).toEqual([[15], [125], [150]]);
+    expect(at(301)).toEqual([100, 201]);
+    expect(at(250, { clipPitch: "tool" })).toEqual([125]);
+  });
+  it("begin at the edge of a box and not in it, at both ends of a run, and the checker counts from there", () => {
+    const own = layHouse(fixtureHouse({ points: [board, socket("s1", 3000, 1400)] }));
+    const w = onW1([1000, 1400], [3000, 1400]);
+    const at = (from: string, to: string) =>
+      clipsOf(own, te, { ...run([{ method: "surface", path: w }]), from, to }, 0)!.marks;
+    // The box of S1 is 70 across: its edge is 35 before the end of the leg; the board stands elsewhere.
+    expect(at("db", "s1").at(-1)).toBeCloseTo(2000 - 35 - 100, 9);
+    expect(at("db", "s1")[0]).toBe(100);
+    expect(clippedStretch(own, { ...run([{ path: [...w].reverse() }]), from: "s1", to: "db" }, 0)).toEqual([35, 2000]);
+    const r = run([{ method: "surface", depth: 0, path: w }]);
+    const ends = (last: number) =>
+      checkPlan(own, {
+        runs: [r],
+        holes: [],
+        clips: [
+          {
+            run: r.id,
+            leg: 0,
+            marks: [100, 400, 700, 1000, 1300, 1600, last],
+            pitch: 0,
+            max: 300,
+            reachable: true,
+            metal: false,
+          },
+        ],
+      }).filter((f) => f.rule === "clip.end");
+    expect(ends(2000 - 35 - 150)).toEqual([]);
+    expect(ends(2000 - 35 - 150.1)).toMatchObject([{ limit: 150 }]);
+    const inside = run([{ method: "surface", path: onW1([2970, 1400], [3000, 1400]) }]);
+    expect(clipsOf(own, te, inside, 0)).toBeNull();
+  });
   it("go on chased, surface and joist-side cable, and on nothing that rests in a hole, a bay or a void", () => {
     for (const [method, want] of [
       ["chase", true],
@@ -37,7 +96,7 @@ describe("clips", () => {
       ["rise", false],
       ["through-wall", false],
     ] as const)
-      expect(clipsOf(h, te, "r", 0, leg({ method })) !== null).toBe(want);
+      expect(clipped(h, leg({ method })) !== null).toBe(want);
   });
   it("stay reachable on the surface only, by the table there: 300 level, 400 plumb for 10.1 across", () => {
     const level = leg({
@@ -47,19 +106,19 @@ describe("clips", () => {
         [2500, 3000, 450],
       ],
     });
-    expect(clipsOf(h, te, "r", 0, level)).toMatchObject({ reachable: true, max: 300, metal: false });
-    expect(clipsOf(h, te, "r", 0, leg({ method: "surface" }))).toMatchObject({ reachable: true, max: 400 });
-    expect(clipsOf(h, te, "r", 0, leg({}))).toMatchObject({ reachable: false, max: 450 });
+    expect(clipped(h, level)).toMatchObject({ reachable: true, max: 300, metal: false });
+    expect(clipped(h, leg({ method: "surface" }))).toMatchObject({ reachable: true, max: 400 });
+    expect(clipped(h, leg({}))).toMatchObject({ reachable: false, max: 450 });
   });
   it("by the schools: on the table out of reach, at the pitch of the tool, metal over the way out", () => {
     const with_ = (settings: object) => layHouse(house({ settings }));
-    expect(clipsOf(with_({ schools: { clipOutOfReach: "table" } }), te, "r", 0, leg({}))!.max).toBe(400);
-    const tool = clipsOf(with_({ schools: { clipPitch: "tool" }, clipToolPitch: 200 }), te, "r", 0, leg({}))!;
+    expect(clipped(with_({ schools: { clipOutOfReach: "table" } }), leg({}))!.max).toBe(400);
+    const tool = clipped(with_({ schools: { clipPitch: "tool" }, clipToolPitch: 200 }), leg({}))!;
     expect(tool.pitch).toBe(200);
     const inHall = leg({ surface: { kind: "wall", id: "b1" }, method: "surface" });
-    expect(clipsOf(h, te, "r", 0, inHall)!.metal).toBe(true);
-    expect(clipsOf(h, te, "r", 0, { ...inHall, method: "chase" })!.metal).toBe(false);
-    expect(clipsOf(with_({ schools: { hallCeiling: "ordinary" } }), te, "r", 0, inHall)!.metal).toBe(false);
+    expect(clipped(h, inHall)!.metal).toBe(true);
+    expect(clipped(h, { ...inHall, method: "chase" })!.metal).toBe(false);
+    expect(clipped(with_({ schools: { hallCeiling: "ordinary" } }), inHall)!.metal).toBe(false);
     const over = (x: number) =>
       leg({
         surface: { kind: "deck", id: "d" },
@@ -69,8 +128,8 @@ describe("clips", () => {
           [x, 2500, 2500],
         ],
       });
-    expect(clipsOf(h, te, "r", 0, over(5000))!.metal).toBe(true);
-    expect(clipsOf(h, te, "r", 0, over(2000))!.metal).toBe(false);
+    expect(clipped(h, over(5000))!.metal).toBe(true);
+    expect(clipped(h, over(2000))!.metal).toBe(false);
   });
 });
 

@@ -1,6 +1,8 @@
 import type { House, PlacedPoint } from "../house/house";
 import { toFace } from "../base/wall-frame";
-import { type Entry, PAST, tailLength } from "../trades/ends/tails";
+import { cableOf } from "../rules/catalogue";
+import { MI_ENTRY, MI_TAILS } from "../trades/ends/mineral-strip";
+import { type Entry, PAST, SHEATH_INSIDE, tailLength } from "../trades/ends/tails";
 import type { LaidRun } from "../routing/lay";
 import type { End } from "../laid/laid";
 import { leftAtEnds, runLength } from "../laid/run-measures";
@@ -28,13 +30,27 @@ export function endOf(h: House, run: LaidRun, pointId: string, atStart: boolean)
     return { point: pointId, run: run.id, entry, measures: { tail: boardTail, fromMiddle: boardTail } };
   if (p.deck >= 0 || entry === "behind")
     return { point: pointId, run: run.id, entry, measures: { tail: ceilingTail, fromMiddle: ceilingTail } };
-  const tail = tailLength(p.box, entry as Entry);
   const half = (entry === "left" || entry === "right" ? p.box.width : p.box.height) / 2;
+  const family = cableOf(run.cable, h.catalogue)?.family;
+  // A mineral-insulated end is cut to its own tails, which the pot ends; they do not go across the box and past it.
+  if (family === "mi") {
+    const measures = { tail: MI_ENTRY + MI_TAILS, sheath: MI_ENTRY, conductor: MI_TAILS };
+    return { point: pointId, run: run.id, entry, measures: { ...measures, fromMiddle: measures.tail - half } };
+  }
+  const tail = tailLength(p.box, entry as Entry);
+  // The sheath and the wires of armour stop at the gland, outside.
+  const sheath = family === "armoured" ? 0 : SHEATH_INSIDE;
   return {
     point: pointId,
     run: run.id,
     entry,
-    measures: { tail: tail.length, past: PAST[entry as Entry], fromMiddle: tail.length - half },
+    measures: {
+      tail: tail.length,
+      past: PAST[entry as Entry],
+      fromMiddle: tail.length - half,
+      sheath,
+      conductor: tail.length - sheath,
+    },
   };
 }
 

@@ -1,4 +1,6 @@
-import { ARMOUR_RESISTANCE, armourSection } from "../rules/ratings";
+import { ARMOUR_RESISTANCE, SHEATH_RESISTANCE, armourSection } from "../rules/ratings";
+import type { End, Run } from "../laid/laid";
+import { leftAtEnds } from "../laid/run-measures";
 import type { Cable } from "../rules/cables";
 import type { LaidCircuit, LaidLeg } from "../trades/circuits/laid-circuit";
 import { perMillimetre } from "../trades/dead-tests/ring";
@@ -35,12 +37,26 @@ const sum = (list: readonly Ohms[]): Ohms =>
 function perMm(cable: Cable, temperature: number): Ohms | null {
   const line = perMillimetre(cable.csa, temperature);
   if (line === null) return null;
+  if (cable.family === "mi")
+    return { line, cpc: (SHEATH_RESISTANCE / cable.cpc / 1e6) * (line / perMillimetre(cable.csa, 20)!) };
   if (cable.cpc > 0) {
     const cpc = perMillimetre(cable.cpc, temperature);
     return cpc === null ? null : { line, cpc };
   }
   const steel = armourSection[String(cable.csa)]?.[cable.cores - 2];
   return steel === undefined ? null : { line, cpc: ARMOUR_RESISTANCE / steel / 1e6 };
+}
+
+/** What one run should read from end to end, its two conductors in series: its way and what hangs at both its ends. Ω; null as above. */
+export function expectedOfRun(
+  run: Pick<Run, "pathLength">,
+  ends: readonly Pick<End, "measures">[],
+  slack: number,
+  cable: Cable,
+  temperature = 20,
+): number | null {
+  const per = perMm(cable, temperature);
+  return per && (per.line + per.cpc) * (run.pathLength + leftAtEnds(ends, slack));
 }
 
 /** Both ways round side by side: to the place one way and back by the other conductor, and the other way about. */

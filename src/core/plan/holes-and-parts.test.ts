@@ -114,7 +114,14 @@ describe("holes and what to buy", () => {
     const glands = takeOff(h, [armour], [], [], [...ends, { ...ends[0]!, point: "db" }]).filter((t) =>
       /Gland/.test(t.item),
     );
-    expect(glands).toMatchObject([{ size: "20S, M20", quantity: 2 }]);
+    const sleeves = takeOff(h, [armour], [], [], [...ends, { ...ends[0]!, point: "db" }]).filter((t) =>
+      /sleeve/.test(t.item),
+    );
+    expect(sleeves.map((t) => [t.size, t.quantity])).toEqual([
+      ["blue over grey", 2],
+      ["green-and-yellow over black", 2],
+    ]);
+    expect(glands).toMatchObject([{ size: "20S, M20, indoor type", quantity: 2 }]);
   });
   it("armour of which no gland is known asks the maker; the board's spare is plugged where the school wants one", () => {
     const ends: End[] = [

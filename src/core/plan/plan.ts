@@ -1,3 +1,4 @@
+import { leakageFacts } from "../trades/board/leakage";
 import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { laidRatings } from "../trades/circuits/laid-rating";
 import { bathFacts } from "../trades/bath/bath-facts";
@@ -26,14 +27,19 @@ import { type Why, whyThisWay } from "../routing/why";
 import { type Catalogue, cableOf } from "../rules/catalogue";
 import { type Fact, fact, inOrder } from "../rules/fact";
 import { pathLength } from "../base/wall-frame";
+import { backToBackFacts } from "./back-to-back";
+import { boardFacts } from "./board-figures";
 import { clipsOf } from "./clips";
+import { endFacts } from "./end-figures";
 import { endOf, lengthsOf } from "./ends";
+import { glandFaceFacts } from "./gland-faces";
 import { leastCable } from "./least-cable";
 import { layWithCare } from "./careful";
 import type { Clips, End, Plan, Run } from "../laid/laid";
 import { holesByRun } from "../laid/run-measures";
 import { pointFacts } from "./point-facts";
 import { sealFacts } from "./section-figures";
+import { wallSealFacts } from "./wall-seals";
 
 export interface PlanOptions {
   /** A clock in ms, to fill `elapsed`; the core has none of its own. */
@@ -73,8 +79,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     const own = [endOf(h, r, r.from, true), endOf(h, r, r.to, false)];
     ends.push(...own);
     const cable = cableOf(r.cable, h.catalogue)!;
-    r.legs.forEach((l, i) => {
-      const c = clipsOf(h, cable, r.id, i, l);
+    r.legs.forEach((_, i) => {
+      const c = clipsOf(h, cable, r, i);
       if (c) clips.push(c);
     });
     const { path, cut } = lengthsOf(h, r, own);
@@ -118,6 +124,12 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...drawFacts(h.job, runs),
     ...sectionFacts(h, runs),
     ...sealFacts(h),
+    ...backToBackFacts(h, runs),
+    ...wallSealFacts(h, runs),
+    ...endFacts(h, { runs, ends }),
+    ...glandFaceFacts(h, { runs, ends }),
+    ...boardFacts(h, { runs, ends }),
+    ...leakageFacts(h.job),
     ...stockFacts(h, runs),
     ...heldFacts(h, held, laid.runs),
   ];

@@ -1,16 +1,19 @@
+import { containmentIn } from "../job/settings";
 import { wiredTo } from "../job/wired";
 import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { accessories } from "../rules/accessories";
-import type { Cable } from "../rules/cables";
+import { type Cable, isMetalClad } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { sectionRows, sectionSizes } from "../rules/sections";
 import { sectionsOf } from "../house/sections";
 import { isFolded, sectionCorners, sectionPieces } from "../trades/containment/section-pieces";
 import { sectionFixings } from "../trades/containment/section-supports";
+import { endFigures } from "./end-figures";
+import { glandFaces } from "./gland-faces";
 import { metalInside } from "./metal-inside";
 import { sealsOf } from "./section-figures";
-import { pickGland } from "../trades/ends/gland-pick";
+import { armourSleeves } from "../rules/armour-cores";
 import type { Clips, Hole, Run, TakeOffLine, End } from "../laid/laid";
 
 const gangName = (gang: number): string => (gang === 2 ? "2-gang" : "1-gang");
@@ -44,7 +47,8 @@ export function takeOff(
     add("Cable", cable.name, r.cutLength / 1000, "m", r.circuit);
     for (const l of r.legs)
       if (l.method === "chase" && !l.protected) {
-        const { name, size } = overChase(h, cable);
+        const room = h.faces[h.faceOfWall.get(l.surface.id) ?? -1]?.room.id ?? null;
+        const { name, size } = overChase(h, cable, room);
         add(name, `${size} mm`, pathLength(l.path) / 1000, "m", r.circuit);
       }
   }
@@ -90,9 +94,9 @@ export function takeOff(
   });
 }
 
-/** What goes over one chased cable where no section is drawn: capping or oval tube, as the job has it, wide enough for it. */
-function overChase(h: House, cable: Cable): { name: string; size: string } {
-  const kind = h.job.settings.containment.masonry;
+/** What goes over one chased cable where no section is drawn: capping or oval tube, as its room has it, wide enough for it. */
+function overChase(h: House, cable: Cable, room: string | null): { name: string; size: string } {
+  const kind = containmentIn(h.job.settings, room).masonry;
   const sizes = sectionSizes(kind, h.catalogue);
   const fits = sizes.find(
     ({ inside }) => "width" in inside && inside.width >= cable.width && inside.height >= cable.thickness,
@@ -133,26 +137,36 @@ function addSections(
   }
 }
 
-/** Glands with their parts for armoured runs, one at each end; a plugged spare at the board where the school wants one. */
+/**
+ * Glands with their parts for armoured runs by where each end stands, sleeves for their cores, plugs for spare holes and for holes
+ * that are there and are not used: what the end cards and gland faces show.
+ */
 function addGlands(
   h: House,
   runs: readonly Run[],
   ends: readonly End[],
   add: (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null) => void,
 ): void {
-  for (const r of runs) {
-    const cable = cableOf(r.cable, h.catalogue)!;
-    if (cable.family !== "armoured" || cable.bedding === undefined || cable.wire === undefined) continue;
-    const { gland } = pickGland(
-      { bedding: cable.bedding, overall: cable.width, wire: cable.wire },
-      true,
-      h.catalogue.glands,
-    );
-    const size = gland ? `${gland.id}, ${gland.thread}` : "ask the maker";
-    add("Gland with tag, lock ring and shroud", size, ends.filter((e) => e.run === r.id).length, "each", r.circuit);
-    const atBoard = ends.some((e) => e.run === r.id && h.points[h.pointOfId.get(e.point)!]?.point.kind === "board");
-    if (atBoard && h.job.settings.schools.spareGland === "spare")
-      add("Plug for a spare gland hole", gland?.thread ?? "", 1, "each", r.circuit);
+  const plan = { runs, ends };
+  const clad = new Set(runs.filter((r) => isMetalClad(cableOf(r.cable, h.catalogue))).map((r) => r.id));
+  const points = new Set(ends.filter((e) => clad.has(e.run)).map((e) => e.point));
+  for (const point of points) {
+    for (const c of endFigures(h, plan, point)?.cables ?? []) {
+      if (c.mineral) add("Pot, seal and gland", c.cable.name, 1, "each", c.run.circuit);
+      if (!c.armour) continue;
+      const { gland, outdoors } = c.armour;
+      const size = gland ? `${gland.id}, ${gland.thread}, ${outdoors ? "outdoor" : "indoor"} type` : "ask the maker";
+      add("Gland with tag, lock ring and shroud", size, 1, "each", c.run.circuit);
+      for (const s of armourSleeves(c.cable.cores, h.job.settings.schools.armourCores))
+        add("Core sleeve", `${s.sleeve} over ${s.core}`, 1, "each", c.run.circuit);
+    }
+    for (const face of glandFaces(h, plan, point)) {
+      const run = face.holes.find((o) => o.run !== null)?.run;
+      const circuit = runs.find((r) => r.id === run)?.circuit ?? null;
+      for (const o of face.holes)
+        if (o.run === null) add("Plug for a spare gland hole", o.gland.thread, 1, "each", circuit);
+      for (const q of face.plugs) add("Plug for an old hole", `${q.size} mm`, 1, "each", circuit);
+    }
   }
 }
 

@@ -1,3 +1,4 @@
+import { isMetalClad } from "../rules/cables";
 import { same } from "../base/tolerance";
 import type { House } from "../house/house";
 import { cableOf } from "../rules/catalogue";
@@ -11,9 +12,7 @@ import { collectLines } from "./wall-lines";
 export function buildGraph(h: House): RouteGraph {
   const g = draft(4096, 8192);
   const lines = collectLines(h);
-  const surface = h.job.circuits.some(
-    (c) => c.walls === "surface" || cableOf(c.cable, h.catalogue)?.family === "armoured",
-  );
+  const surface = h.job.circuits.some((c) => c.walls === "surface" || isMetalClad(cableOf(c.cable, h.catalogue)));
   addWalls(g, h, lines, surface);
   const terminal = new Int32Array(h.points.length).fill(-1);
   h.points.forEach((p, i) => {

@@ -2,7 +2,7 @@ import type { House } from "../house/house";
 import { sectionsOf } from "../house/sections";
 import type { Circuit, Costs } from "../job/model";
 import { bitFor } from "../rules/bits";
-import type { Cable } from "../rules/cables";
+import { type Cable, isMetalClad } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { type BorePlace, EDGE, type RouteGraph } from "./graph";
 import { LADDER } from "./weights";
@@ -37,7 +37,7 @@ const every = new WeakMap<RouteGraph, Uint8Array>();
 
 /** Edges a circuit may use: surface cable and armour anywhere off the openings, hidden cable within zones. */
 export function usableFor(h: House, g: RouteGraph, c: Circuit): Uint8Array {
-  if (c.walls !== "surface" && cableOf(c.cable, h.catalogue)?.family !== "armoured") return g.hidden;
+  if (c.walls !== "surface" && !isMetalClad(cableOf(c.cable, h.catalogue))) return g.hidden;
   let all = every.get(g);
   if (!all) every.set(g, (all = new Uint8Array(g.a.length).fill(1)));
   return all;

@@ -1,3 +1,4 @@
+import { isMetalClad } from "../rules/cables";
 import { rectAround, contains } from "../base/rect";
 import { EPS, tidy } from "../base/tolerance";
 import { type XYZ, toFace } from "../base/wall-frame";
@@ -66,7 +67,7 @@ export function legsOf(
   start: number,
   way: readonly number[],
 ): PinnedLeg[] {
-  const armour = cableOf(c.cable, h.catalogue)?.family === "armoured";
+  const armour = isMetalClad(cableOf(c.cable, h.catalogue));
   let edges = [...way];
   let nodes = nodesOf(g, start, edges);
   const head = jogsBehindPlate(h, g, from, nodes, edges);

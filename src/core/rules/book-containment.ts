@@ -111,7 +111,10 @@ export const containmentRules = {
   },
   "fire.seal": {
     title: "Seal it",
-    text: "Where a section passes through a floor or a ceiling the opening round it is made good against fire; from 710 mm² of inside, its inside too.",
+    text:
+      "Where a section passes through a floor or a ceiling, or a cable through a wall that separates " +
+      "dwellings, the opening round it is made good against fire; from 710 mm² of inside, its inside " +
+      "too.",
     limit: "710 mm²",
     severity: "note",
     source: `${BS7671} 527.2`,

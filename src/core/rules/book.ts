@@ -1,5 +1,6 @@
 import { circuitRules } from "./book-circuits";
 import { containmentRules } from "./book-containment";
+import { endRules } from "./book-ends";
 import { joistRules } from "./book-joists";
 import { outsideRules } from "./book-outside";
 import { pointRules } from "./book-points";
@@ -19,6 +20,7 @@ export const book = {
   ...circuitRules,
   ...containmentRules,
   ...outsideRules,
+  ...endRules,
 } as const;
 
 export type RuleId = keyof typeof book;

@@ -1,4 +1,5 @@
 import { same } from "../base/tolerance";
+import { COVER_ADDS, type MineralCable, mineralCables, sheathSection } from "./mineral-cables";
 
 /** A cable of the catalogue. Outside sizes are typical; a maker's sheet goes before them. */
 export interface Cable {
@@ -47,6 +48,19 @@ const armoured = (cores: number, csa: number, bedding: number, overall: number, 
   source: SWA,
 });
 
+/** Mineral-insulated cable with its plastic cover; the copper sheath is its protective conductor. */
+const mineral = (m: MineralCable): Cable => ({
+  id: `mi-${m.id}`,
+  name: `${m.id} mineral-insulated`,
+  family: "mi",
+  csa: m.csa,
+  cpc: sheathSection(m.id),
+  cores: m.cores,
+  width: m.sheath + COVER_ADDS,
+  thickness: m.sheath + COVER_ADDS,
+  source: "BS EN 60702-1 cable, typical sizes",
+});
+
 export const cables: readonly Cable[] = [
   flat(1.0, 1.0, 7.2, 4.5),
   flat(1.5, 1.0, 8.2, 5.0),
@@ -87,7 +101,12 @@ export const cables: readonly Cable[] = [
   armoured(4, 6, 13.2, 18.7, 1.25),
   armoured(4, 10, 15.6, 21.1, 1.25),
   armoured(4, 16, 17.7, 23.4, 1.25),
+  ...mineralCables.filter((m) => m.cores <= 3).map(mineral),
 ];
+
+/** True for cable whose sheath or armour is earthed metal: it may lie hidden outside a zone. Source: BS 7671:2018+A2:2022 522.6.204. */
+export const isMetalClad = (c: Pick<Cable, "family"> | null | undefined): boolean =>
+  c?.family === "armoured" || c?.family === "mi";
 
 /** Largest outside dimension, mm: what clip tables and bends go by. */
 export const overall = (c: Cable): number => Math.max(c.width, c.thickness);

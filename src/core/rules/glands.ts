@@ -35,3 +35,8 @@ export const glands: readonly Gland[] = [
   row("32", "M32", 26.3, 23.7, 33.9, 1.6, 2.0, 46, 51.5, 32.5),
   row("40", "M40", 32.2, 27.9, 40.4, 1.6, 2.0, 55, 61.5, 40.5),
 ];
+
+/** Length of the cone that the armour wires lie on, by thread, mm. Typical; the gland in the hand goes before it. */
+const cones: Readonly<Record<string, number>> = { M16: 11, M20: 13, M25: 15, M32: 18, M40: 21, M50: 25 };
+/** Length of a gland's cone, mm. Typical. */
+export const coneOf = (g: Pick<Gland, "thread">): number => cones[g.thread] ?? 15;

@@ -49,6 +49,32 @@ export const armourRatings: Readonly<
   },
 };
 
+/**
+ * Mineral-insulated copper, two cores loaded, exposed to touch, by duty: amperes and volt drop. Typical; source: BS
+ * 7671:2018+A2:2022 Table 4G.
+ */
+export const mineralRatings: Readonly<
+  Record<"L" | "H", Readonly<Record<string, { amps: readonly number[]; drop: number }>>>
+> = {
+  L: {
+    "1": { amps: [18.5, 18.5], drop: 42 },
+    "1.5": { amps: [23, 23], drop: 28 },
+    "2.5": { amps: [31, 31], drop: 17 },
+    "4": { amps: [40, 40], drop: 10 },
+  },
+  H: {
+    "1.5": { amps: [25, 25], drop: 28 },
+    "2.5": { amps: [34, 34], drop: 17 },
+    "4": { amps: [45, 45], drop: 10 },
+    "6": { amps: [57, 57], drop: 7 },
+    "10": { amps: [77, 77], drop: 4.2 },
+  },
+};
+/** Methods that mineral-insulated cable is rated by: clipped or in free air, the same figure for both. */
+export const mineralMethods = ["C", "E"] as const;
+/** Resistance of its copper sheath, mΩ per m for 1 mm² at 20 °C. */
+export const SHEATH_RESISTANCE = 18.1;
+
 /** Section of the armour as protective conductor, mm², for 2, 3 and 4 cores. Typical. */
 export const armourSection: Readonly<Record<string, readonly [number, number, number]>> = {
   "1.5": [15, 16, 17],

@@ -144,8 +144,14 @@ export const containmentWords = {
     message: "It is fixed to a suspended ceiling.",
     remedy: "Fix it to the structure above, in metal.",
   }),
-  "fire.seal": (f) => ({
-    message: `${txt(f, "label")} passes through the ${txt(f, "where")} at ${mm(num(f, "u"))} from the left: intumescent, ${num(f, "width")} × ${num(f, "depth")}, round it${f.case === "inside" ? ", and inside it" : ""}.`,
+  "fire.seal": (f, n) => ({
+    message:
+      f.case === "cable"
+        ? `${n.run(f.subject.id)} passes ${n.wall(f.where?.wall ?? "")}, which separates dwellings, ` +
+          `${mm(num(f, "u"))} from the left and ${mm(num(f, "v"))} up: fire-stopping round it.`
+        : `${txt(f, "label")} passes through the ${txt(f, "where")} at ${mm(num(f, "u"))} from the left: ` +
+          `intumescent, ${num(f, "width")} × ${num(f, "depth")}, round ` +
+          `it${f.case === "inside" ? ", and inside it" : ""}.`,
     remedy: "Seal it when its cables are in; look at the maker's sheet of the seal.",
   }),
   "gland.fit": (f) => ({
@@ -153,13 +159,16 @@ export const containmentWords = {
     remedy: "Measure the cable again, and look at the maker's sheet.",
   }),
   "gland.edge": (f) => ({
-    message: `Close to the edge of the ${f.subject.id}: ${list(f, "near")
+    message: `Close to the edge of the ${txt(f, "gland") || f.subject.id}: ${list(f, "near")
       .flatMap((k) => near[k]?.(f) ?? [])
       .join(", ")}.`,
     remedy: "Measure this drum before drilling.",
   }),
-  "gland.row": (f) => ({
-    message: `${num(f, "glands")} glands need ${mm(measured(f))} and the face has ${mm(limit(f))}; ${num(f, "would")} of them would fit.`,
+  "gland.row": (f, n) => ({
+    message:
+      (f.subject.kind === "point" ? `${n.point(f.subject.id)}: ` : "") +
+      `${num(f, "glands")} glands need ${mm(measured(f))} and the face has ${mm(limit(f))}; ` +
+      `${num(f, "would")} of them would fit.`,
     remedy: num(f, "would") ? `Put ${num(f, "would")} in this row, the rest in another face.` : "Use a wider face.",
   }),
   "mi.strip": (f) => ({

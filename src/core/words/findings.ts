@@ -7,6 +7,7 @@ import { type Fact, fixSchema, severitySchema } from "../rules/fact";
 import { circuitWords } from "./circuits";
 import { specialWords } from "./special";
 import { containmentWords } from "./containment";
+import { endWords } from "./ends";
 import { outsideWords } from "./outside";
 import { pointWords } from "./points";
 import { routeWords } from "./routes";
@@ -23,6 +24,7 @@ const words: Record<JudgedRule, Say> = {
   ...specialWords,
   ...containmentWords,
   ...outsideWords,
+  ...endWords,
   ...testWords,
 };
 

@@ -64,10 +64,11 @@ export const points = [
     id: "k1",
     label: "K1",
     kind: "isolator",
-    gang: 1,
+    gang: 2,
     name: "Kiln",
     place: on("shed-w3", 1500, 1150),
     mount: "surface",
+    boxDepth: 80,
   },
   // First floor: new sockets on a radial, old ones that stay.
   socket("s11", 2, on("landing-w1", 600, 300)),

@@ -1,4 +1,6 @@
 import { describe, expect, it } from "vitest";
+import { containmentIn } from "../../core/job/settings";
+import type { Job } from "../../core/job/model";
 import { ternCottage } from "./tern-cottage";
 import { circuit, house } from "../../core/book/limits/by-hand.fixture";
 import { drawFold, drawPiece, drawSectionCut, sectionShapes, sectionTags } from "../../core/drawings/section-drawings";
@@ -17,6 +19,42 @@ const h = layHouse(job);
 const plan = makePlan(job);
 const figures = sectionFigures(h, plan);
 const of = (label: string) => figures.find((f) => f.laid.section.label === label)!;
+
+describe("containment where none is drawn", () => {
+  const inHall = (rooms: Job["settings"]["containment"]["rooms"]): Job => ({
+    ...job,
+    sections: [],
+    settings: { ...job.settings, containment: { ...job.settings.containment, rooms } },
+  });
+  const lengths = (j: Job) => {
+    const lines = makePlan(j).takeoff.filter((t) => t.item === "Capping" || t.item === "Oval tube");
+    const sum = (item: string): number => lines.filter((t) => t.item === item).reduce((n, t) => n + t.quantity, 0);
+    return { capping: sum("Capping"), oval: sum("Oval tube") };
+  };
+  it("one room may have another than the job: what is bought for its chases, and what is proposed there, is that", () => {
+    const [plain, other] = [lengths(inHall({})), lengths(inHall({ kitchen: { masonry: "oval" } }))];
+    expect(plain.oval).toBe(0);
+    expect(other.oval).toBeGreaterThan(1);
+    expect(other.capping + other.oval).toBeCloseTo(plain.capping, 9);
+    const kinds = (j: Job, room: string) => {
+      let n = 0;
+      const list = proposeSections(
+        layHouse(j),
+        makePlan(j),
+        { masonry: "capping", surface: "mini-trunking" },
+        { room },
+        () => `n${n++}`,
+      );
+      return new Set(list.map((x) => x.section.kind));
+    };
+    const oval = inHall({ kitchen: { masonry: "oval" } });
+    expect(kinds(oval, "kitchen")).toContain("oval");
+    expect(kinds(oval, "kitchen")).not.toContain("capping");
+    expect(kinds(oval, "glaze")).not.toContain("oval");
+    expect(containmentIn(oval.settings, "kitchen")).toEqual({ masonry: "oval", surface: "mini-trunking" });
+    expect(containmentIn(oval.settings, null)).toEqual({ masonry: "capping", surface: "mini-trunking" });
+  });
+});
 
 describe("the sections of the cottage", () => {
   it("the drop to the board: six circuits' cables, the ring at 18.4 A where it needs 20", () => {

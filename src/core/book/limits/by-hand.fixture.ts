@@ -103,6 +103,36 @@ export const house = (more: object = {}): Job =>
     drums: [],
     ...more,
   });
+/** Two rooms either side of wall 1, which is so thick; S1 on the one side and T1 on the other, so far along from it. */
+export const bothSides = (
+  thickness: number,
+  apart: number,
+  more: { backing?: string; boxDepth?: number; v?: number } = {},
+): Job => {
+  const { backing = "room", boxDepth = 35, v = 450 } = more;
+  const y = 3000 + thickness;
+  const far = [
+    { x: 0, y },
+    { x: 0, y: 6000 },
+    { x: 4000, y: 6000 },
+    { x: 4000, y },
+  ];
+  const one = house().rooms[0]!;
+  const sides = [0, 1, 2, 3].flatMap((i) => [
+    wallRow(i, i === 1 ? { thickness, backing } : {}),
+    wallRow(i, { id: `q${i}`, room: "q", ...(i === 3 ? { thickness } : {}) }),
+  ]);
+  return house({
+    rooms: [one, { ...one, id: "q", name: "Other", outline: far }],
+    walls: sides,
+    points: [
+      board,
+      socket("s1", 1000, 450, { boxDepth }),
+      socket("t1", 3000 - apart, 450, { boxDepth: 35, place: { on: "wall", wall: "q3", u: 3000 - apart, v } }),
+    ],
+    circuits: [circuit({ points: ["s1", "t1"] })],
+  });
+};
 export type Path = [number, number, number][];
 /** A run laid by hand along given legs, from the board to S1. */
 export const run = (legs: Partial<Run["legs"][number]>[], more: Partial<Run> = {}): Run => ({
@@ -302,7 +332,7 @@ export const groups = {
   points: ["point", "height", "kitchen"],
   circuits: ["alarm", "bath", "circuit", "found", "lighting", "retrofit", "supply", "test"],
   containment: ["fill", "bend", "fold", "clip", "fire"],
-  ends: ["gland", "mi", "end", "stock"],
+  ends: ["gland", "mi", "end", "stock", "armour", "board", "party"],
   outside: ["outside", "overhead", "buried"],
 } as const;
 

@@ -1,8 +1,10 @@
 import { layHouse } from "../../house/house";
+import { backToBackFacts } from "../../plan/back-to-back";
 import { heldFacts } from "../../plan/held-work";
 import { makePlan } from "../../plan/plan";
 import {
   across,
+  bothSides,
   board,
   checked,
   circuit,
@@ -22,6 +24,25 @@ import {
   wall,
 } from "./by-hand.fixture";
 
+/** A plumb chase on each side, the second so far along, both so deep. */
+const chased = (thickness: number, apart: number, depth: number) => {
+  const y = 3000 + thickness;
+  const x = 1000 + apart;
+  const back: [number, number, number][] = [
+    [x, y, 450],
+    [x, y, 2000],
+  ];
+  const there = run([{ path: back, surface: { kind: "wall", id: "q3" }, depth }], {
+    id: "c.s1.t1",
+    from: "s1",
+    to: "t1",
+  });
+  return backToBackFacts(layHouse(bothSides(thickness, 2000)), [
+    run([{ path: onW1([1000, 450], [1000, 2400]), depth }]),
+    there,
+  ]);
+};
+
 /** The deck over the room closed, and opened 300 × 600 from x on, round the joist at y 700. */
 const closed = (x: number) =>
   house({
@@ -33,6 +54,24 @@ const thinWall = (thickness: number) =>
   house({ walls: [0, 1, 2, 3].map((i) => wallRow(i, i === 1 ? { thickness } : {})) });
 
 judgeLimits("walls", {
+  "chase.back-to-back": {
+    // A third of 210 is 70: two boxes of 35, or two chases of 35; 50 along they are in different parts of the wall.
+    allowed: () => [
+      ...backToBackFacts(layHouse(bothSides(210, 0)), []),
+      ...backToBackFacts(layHouse(bothSides(100, 70)), []),
+      ...chased(210, 0, 35),
+      ...chased(100, 50, 35),
+    ],
+    broken: () => ({
+      facts: [
+        ...chased(210, 49.9, 35.1).map((f) => ({ ...f, measured: f.measured! - 0.1 })),
+        ...backToBackFacts(layHouse(bothSides(210, 69.9, { boxDepth: 35.1 })), []),
+      ],
+      severity: "warn",
+      measured: 70.1,
+      limit: 70,
+    }),
+  },
   "zone.outside": {
     allowed: () => path(plumb(1043)),
     broken: () => ({ facts: path(plumb(1044)), severity: "stop", measured: -1, limit: 0 }),

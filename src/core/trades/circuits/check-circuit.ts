@@ -2,6 +2,7 @@ import { NOMINAL } from "../../rules/supply";
 import { conductorResistance } from "../../rules/resistance";
 import { atLeast, atMost } from "../../base/tolerance";
 import type { Cable } from "../../rules/cables";
+import { dutyOf } from "../../rules/mineral-cables";
 import { type Fact, fact } from "../../rules/fact";
 import {
   ARMOUR_RESISTANCE,
@@ -12,6 +13,9 @@ import {
   armourSection,
   flatMethods,
   flatRatings,
+  mineralMethods,
+  mineralRatings,
+  SHEATH_RESISTANCE,
   groupingFactor,
   type groupings,
   insulationFactor,
@@ -91,21 +95,28 @@ const WARM = 1.2;
 
 const num = (x: number, places = 2): string => String(Number(x.toFixed(places)));
 
+type Ratings = Readonly<Record<string, { amps: readonly number[]; drop: number }>>;
+/** The table a cable is rated by, and the methods in its order. */
+function ratingsOf(cable: Cable, accessories: 70 | 90): [Ratings, readonly Method[]] {
+  if (cable.family === "armoured") return [armourRatings[accessories], armourMethods];
+  return cable.family === "mi" ? [mineralRatings[dutyOf(cable.id)], mineralMethods] : [flatRatings, flatMethods];
+}
+
 /** Table current of a cable by a method, A, or null when the table has none. */
 export function tableCurrent(cable: Cable, method: Method, accessories: 70 | 90 = 70): number | null {
-  const [table, methods]: [Readonly<Record<string, { amps: readonly number[] }>>, readonly Method[]] =
-    cable.family === "armoured" ? [armourRatings[accessories], armourMethods] : [flatRatings, flatMethods];
+  const [table, methods] = ratingsOf(cable, accessories);
   return table[String(cable.csa)]?.amps[methods.indexOf(method)] ?? null;
 }
 
 /** Volt drop of a cable, mV per A per m, or null. */
 export const voltDrop = (cable: Cable, accessories: 70 | 90 = 70): number | null =>
-  (cable.family === "armoured" ? armourRatings[accessories] : flatRatings)[String(cable.csa)]?.drop ?? null;
+  ratingsOf(cable, accessories)[0][String(cable.csa)]?.drop ?? null;
 
 /** Resistance of line and protective conductor together, Ω per m at 20 °C, or null when the table has no such section. */
 export function loopResistance(cable: Cable, earth: "armour" | "core" | "both" = "armour"): number | null {
   const line = conductorResistance[String(cable.csa)];
   if (line === undefined) return null;
+  if (cable.family === "mi") return (line + SHEATH_RESISTANCE / cable.cpc) / 1000;
   if (cable.family !== "armoured") {
     const cpc = conductorResistance[String(cable.cpc)];
     return cpc === undefined ? null : (line + cpc) / 1000;
@@ -123,7 +134,7 @@ export function circuitFault(i: CircuitInput): { path: string; message: string }
   for (const [n, l] of [...i.legs, ...(i.spurs ?? []).flatMap((s) => s.legs)].entries()) {
     const cable = l.cable ?? i.cable;
     if (tableCurrent(cable, l.method, i.accessories) === null) {
-      const methods: readonly string[] = cable.family === "armoured" ? armourMethods : flatMethods;
+      const methods: readonly string[] = ratingsOf(cable, i.accessories ?? 70)[1];
       return {
         path: `legs.${n}.method`,
         message: methods.includes(l.method)

@@ -1,3 +1,4 @@
+import { isMetalClad } from "../../rules/cables";
 import { mainBoard } from "../../job/boards";
 import { asWired, behindFuse, tripOf } from "../../job/wired";
 import { pathLength } from "../../base/wall-frame";
@@ -227,9 +228,9 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
       const unit = behind.get(r.from) ?? behind.get(r.to);
       const fuse = unit === undefined ? undefined : h.points[h.pointOfId.get(unit)!]!.point.fuse;
       return r.legs.map((l, i) => {
-        // Armour is rated by its own methods; on walls and joists it is clipped.
+        // Armour and mineral insulation are rated by their own methods; on walls and joists it is clipped.
         const section = sectionOfLeg(h, l, c.id);
-        const method = own.family === "armoured" ? (section?.row.rated === "E" ? "E" : "C") : methodOf(h, l, c.id);
+        const method = isMetalClad(own) ? (section?.row.rated === "E" ? "E" : "C") : methodOf(h, l, c.id);
         return {
           run: r.id,
           leg: i,

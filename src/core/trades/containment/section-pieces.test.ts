@@ -229,7 +229,7 @@ describe("what a section is made of", () => {
     const long = laid("mini-trunking", "25x16", [wall("w1", 0, 700), wall("w1", 3900, 700)]);
     expect(sectionPieces(long.h, long.s).map((p) => p.length)).toEqual([3000, 900]);
   });
-  it("fixings are no farther apart than the table: plastic trunking 50 × 50 at 1 500 level and 2 000 plumb, tube of 20 at 1 500 and 1 750", () => {
+  it("fixings are no farther apart than the table: trunking of 50 at 1 500 level, 2 000 plumb; tube of 20 at 1 500, 1 750", () => {
     const path = [wall("w1", 300, 100), wall("w1", 3700, 100), wall("w1", 3700, 2300)];
     const most = (kind: SectionKind, size: string): number[] =>
       sectionFixings(laid(kind, size, path).s).map((f) => f.max);

@@ -3,6 +3,8 @@ import { type Fact, fact } from "../../rules/fact";
 export type Entry = "left" | "right" | "top" | "bottom";
 /** Usual length past the far edge of the box, mm: a little more from above and below. Source: trade habit. */
 export const PAST = { left: 60, right: 60, top: 70, bottom: 70 } as const;
+/** Sheath that stays inside the box at the entry, mm. Source: trade habit. */
+export const SHEATH_INSIDE = 10;
 export const PAST_LEAST = 50;
 export const PAST_MOST = 70;
 

@@ -71,8 +71,9 @@ export interface ClipLayout {
 }
 
 /**
- * Spacing at the fixed pitch of the clipping tool: first and last clip `end` from the ends, the rest one pitch apart from the
- * start, so that the last gap is the shorter one.
+ * Spacing at the fixed pitch of the clipping tool, or of a tie used as a gauge: first and last clip `end` from the ends, the rest one
+ * pitch apart from the start, so that the last gap is the shorter one; where it would be less than half a pitch it is shared with the
+ * one before.
  */
 export function clipAtPitch(length: number, pitch: number, end = END_USUAL): ClipLayout {
   const last = length - end;
@@ -80,6 +81,8 @@ export function clipAtPitch(length: number, pitch: number, end = END_USUAL): Cli
   const marks: number[] = [];
   for (let at = end; at < last - EPS; at += pitch) marks.push(at);
   marks.push(last);
+  const n = marks.length;
+  if (n > 2 && last - marks[n - 2]! < pitch / 2 - EPS) marks[n - 2] = (marks[n - 3]! + last) / 2;
   return { count: marks.length, pitch, marks };
 }
 

@@ -144,7 +144,12 @@ describe("elsewhere", () => {
       "db: brown line>connector, blue neutral>connector",
     ]);
     const job = house({ points, circuits: [lighting(["l1", "w1"])] });
-    const spare = wiringAt(job, [run("l1", "w1", ["line", "switched-line"])], () => ({ cores: 3 }), "w1");
+    const spare = wiringAt(
+      job,
+      [run("l1", "w1", ["line", "switched-line"])],
+      () => ({ cores: 3, family: "sheathed" }),
+      "w1",
+    );
     expect(spare[0]!.cores.map((k) => [k.colour, k.old, k.carries])).toEqual([
       ["brown", "red", "line"],
       ["black", "yellow", "switched-line"],

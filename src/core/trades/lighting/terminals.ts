@@ -3,6 +3,7 @@ import { asWired, behindFuse, wiredTo } from "../../job/wired";
 import type { Run } from "../../laid/laid";
 import { isLight, isSwitch } from "../../rules/accessories";
 import type { Cable } from "../../rules/cables";
+import { type ArmourCore, armourCoresOf } from "../../rules/armour-cores";
 import { type Carried, type CoreColour, coresMade, cpcMade } from "../../rules/cores";
 import { gangsOf } from "./gangs";
 
@@ -76,23 +77,24 @@ export const isDrawn = (p: Pick<Point, "kind">): boolean =>
  * strappers through its two ways and joins the commons in a connector. Source: on-site working practice to BS 7671:2018+A2:2022.
  */
 export function wiringAt(
-  job: Pick<Job, "points" | "circuits">,
+  job: Pick<Job, "points" | "circuits" | "settings">,
   runs: readonly WiredRun[],
-  cableFor: (run: WiredRun) => Pick<Cable, "cores"> | null,
+  cableFor: (run: WiredRun) => Pick<Cable, "cores" | "family"> | null,
   id: string,
 ): WiredCable[] {
   const pointOf = new Map(job.points.map((p) => [p.id, p]));
   const p = pointOf.get(id);
   const listed = job.circuits.find((c) => wiredTo(c).includes(id));
-  if (!p || !listed) return [];
-  const circuit = asWired(listed, job.points);
-  const own = runs.filter((r) => r.circuit === circuit.id && (r.from === id || r.to === id));
+  const atBoard = p?.kind === "board";
+  if (!p || (!listed && !atBoard)) return [];
+  const circuit = listed && asWired(listed, job.points);
+  const own = runs.filter((r) => (atBoard || r.circuit === circuit?.id) && (r.from === id || r.to === id));
   const light = (x: string): boolean => pointOf.has(x) && isLight(pointOf.get(x)!.kind);
   const end = isSwitch(p.kind)
     ? atSwitch(p, own, pointOf, light)
     : isLight(p.kind)
       ? atLight(own)
-      : p.kind === "fused-unit"
+      : p.kind === "fused-unit" && circuit
         ? atUnit(
             id,
             behindFuse(circuit, (x) => pointOf.get(x)?.kind),
@@ -103,10 +105,18 @@ export function wiringAt(
             });
   return own.map((r): WiredCable => {
     const carries = r.carries.length ? r.carries : FEED;
-    const cores = cableFor(r)?.cores === 3 || carries.length > 2 ? 3 : 2;
+    const cable = cableFor(r);
+    const terminal = end(r);
+    // Armour has colours of its own, and which of them is neutral and which earth is a matter of school.
+    if (cable?.family === "armoured" && carries.every((x) => FEED.includes(x)))
+      return {
+        run: r.id,
+        other: otherEnd(r, id),
+        cores: armourCoresOf(cable.cores, job.settings.schools.armourCores).map((c) => armourCore(c, terminal)),
+      };
+    const cores = cable?.cores === 3 || carries.length > 2 ? 3 : 2;
     const made = coresMade[cores];
     const placed = cores === 3 ? ORDER.filter((x) => carries.includes(x)) : carries;
-    const terminal = end(r);
     return {
       run: r.id,
       other: otherEnd(r, id),
@@ -121,6 +131,14 @@ export function wiringAt(
       ],
     };
   });
+}
+
+/** A core of armoured cable at its terminal; its colours have no older ones. */
+function armourCore({ core, carries, sleeve }: ArmourCore, terminal: (carries: Carried) => Terminal): WiredCore {
+  const base = { colour: core, old: core, sleeve: sleeve === "green-and-yellow" ? ("green-yellow" as const) : sleeve };
+  if (carries === "earth") return { ...base, carries: "cpc", terminal: { mark: "E" } };
+  if (carries === "spare") return { ...base, carries, terminal: { mark: "connector" } };
+  return { ...base, carries, terminal: terminal(carries) };
 }
 
 /** Terminals for what the cores of a run carry. */

@@ -1,239 +1,211 @@
-import { mm } from "../../../base/figures";
-import { tailLength } from "../tails";
-import { type Making, isolate } from "./card";
+import { type Making, card, closeCard, connectCard, cutTails, field, isolate, long, tails } from "./card";
 
-const box = { width: 70, height: 70 };
-const tail = { key: "past", title: "Past the far edge of the box", unit: "mm", first: 70, min: 30, max: 120 };
-const strip = { key: "strip", title: "Terminal depth, by a scrap end", unit: "mm", first: 10, min: 4, max: 25 };
+const measures = [tails.tail, tails.sheath, tails.strip];
 
 export const outlet: Making = {
   kind: "outlet",
   name: "Socket outlet",
-  measures: [
-    { key: "box", title: "Box across, from the entry", unit: "mm", first: 70, min: 40, max: 200 },
-    tail,
-    strip,
-  ],
+  half: "second",
+  measures,
   cards: (m, s) => [
     isolate,
-    {
-      title: "Cut the tails",
-      todo: `Measure from the edge where the cable comes in, across the box and ${mm(m.past!)} past the far edge.`,
-      measure: `${mm(tailLength({ width: m.box!, height: m.box! }, "top", m.past!).length)} mm`,
-      check: "The end reaches past the far edge with the cable lying as it will.",
-      mistake: "Cutting to the middle of the box: too short cannot be saved, slightly long can.",
-    },
-    {
-      title: "Take the sheath back",
-      todo: "Cut the sheath back inside the box so that the conductors can fold; a grommet where it enters metal.",
-      check: "About 10 mm of sheath shows inside the box, no copper or insulation is nicked.",
-      mistake: "Sheath left long: the conductors cannot fold and the plate will not close.",
-    },
-    {
-      title: "Find the terminal depths",
-      todo: "Try each terminal with a scrap end. Line, neutral and earth differ.",
-      measure: `${mm(m.strip!)} mm`,
-      check: "A scrap end bottoms with no copper showing.",
-      mistake: "One strip length for all three.",
-    },
-    {
-      title: "Strip",
-      todo:
-        s.doubling === "always"
-          ? `Strip twice the depth and double each conductor over, a bit less than half.`
-          : "Strip to the depth; double over only where the terminal is large for the wire.",
-      measure: s.doubling === "always" ? `${mm(2 * m.strip! - 1)} mm, doubled` : `${mm(m.strip!)} mm`,
-      check: "No copper shows outside the terminal.",
-      mistake: "Ringing the copper with the knife: it breaks there later.",
-    },
-    {
-      title: "Connect",
-      todo:
-        s.twoEarths === "separate"
-          ? "Both conductors flat or stacked; one earth in each earth terminal."
-          : "Both conductors flat or stacked; both earths together in one terminal.",
-      check: "Tug each one.",
-      mistake: "The screw on insulation: it holds and does not connect.",
-    },
-    {
-      title: "Earth the box",
-      todo: "A tail from the metal box to the accessory's earth terminal.",
-      measure: `${mm(m.box! + m.past!)} mm`,
-      check: "Green-and-yellow sleeve on every bare earth.",
-      mistake: "Left out because the screws seem to do it.",
-    },
-    {
-      title: "Dress and close",
-      todo: "Fold the conductors to the back, push home, pull back and retighten everything, then fix the plate.",
-      check: "Level, flat to the wall, nothing trapped behind the rim.",
-      mistake: "Not retightening: the first push loosens them.",
-    },
-  ],
-};
-
-export const jointBox: Making = {
-  kind: "joint-box",
-  name: "Joint box with lever connectors",
-  measures: [{ key: "strip", title: "Bare copper for the connector", unit: "mm", first: 11, min: 8, max: 15 }],
-  cards: (m, s) => [
-    isolate,
-    {
-      title: "Bring the cables in",
-      todo: "Sheath under the strain relief at each entry, before any conductor is cut.",
-      check: "Pull on the sheath: nothing moves inside.",
-      mistake: "Relief on the conductors and not on the sheath.",
-    },
-    {
-      title: "Strip",
-      todo: "Bare each conductor straight and square.",
-      measure: `${mm(m.strip!)} mm`,
-      check: "Held to the gauge on the connector's side.",
-      mistake: "Copper too long, bare outside; or too short, clamped on insulation.",
-    },
-    {
-      title: "Connect",
-      todo: "Lever up, conductor to the stop, lever down. Sleeve the earths.",
-      check: "Copper is seen at the end of the window; tug each one.",
-      mistake: "Stranded and solid mixed in a connector not made for it.",
-    },
-    {
-      title: "Close",
-      todo:
-        s.floorJoints === "closed"
-          ? "Complete the box exactly as its maker says for maintenance-free use: relief, lid and screws."
-          : "Close the lid and leave a hatch that lifts off: under carpet counts, a glued floor does not.",
-      check:
-        s.floorJoints === "closed"
-          ? "Lid secured; the maker's mark can be read."
-          : "The hatch opens with what is at hand.",
-      mistake: "Calling an ordinary box maintenance-free.",
-    },
-    {
-      title: "Record",
-      todo: "Photograph it with a tape in the picture, and mark it on the plan.",
-      check: "The next person can find it.",
-      mistake: "Closing the floor first.",
-    },
+    ...cutTails(m),
+    card(
+      "Find the terminal depths",
+      "Try each terminal with a scrap end. Line, neutral and earth differ.",
+      "A scrap end bottoms with no copper showing.",
+      "One strip length for all three.",
+      "Copper that shows can be touched; copper that is short is clamped by its tip.",
+      { measure: long(m.strip!) },
+    ),
+    connectCard(
+      "Connect by the marks",
+      "Brown to L, blue to N: the marks on the accessory, not its left and right. " +
+        `${s.twoEarths === "separate" ? "One earth in each earth terminal." : "Both earths together in one terminal."}`,
+      m,
+      s,
+    ),
+    card(
+      "Earth the box",
+      "A tail from the metal box to the accessory's earth terminal.",
+      "Both ends are tight, and the tail is sleeved.",
+      "Left out because the screws seem to do it.",
+      "Lugs are painted, and some are floating.",
+      { measure: long(m.tail! - m.sheath!) },
+    ),
+    closeCard,
+    card(
+      "Test it",
+      "Line–neutral and line–earth at the outlet, and polarity by the tester's lamps as well.",
+      "As expected at this place of the ring or radial.",
+      "Lamps only: they say nothing of how good the earth is.",
+      "A bad earth works for years.",
+      { asks: { what: "Line to earth at the outlet", unit: "Ω", least: 0 } },
+    ),
   ],
 };
 
 export const fusedUnit: Making = {
   kind: "fused-unit",
-  name: "Fused connection unit",
-  measures: [tail, strip, { key: "fuse", title: "Fuse", unit: "A", first: 3, min: 1, max: 13 }],
-  cards: (m) => [
+  name: "FCU (fused connection unit)",
+  half: "second",
+  measures: [...measures, field("fuse", "Fuse", 3, 1, 13, "A")],
+  cards: (m, s) => [
     isolate,
-    {
-      title: "Tell feed from load",
-      todo: "Feed 2.5 mm², load 1.5 mm² for lighting or as the appliance asks. Mark them before they go in.",
-      check: "Flags on both cables.",
-      mistake: "Supply and load side exchanged: the fuse then protects nothing.",
-    },
-    {
-      title: "Cut the tails",
-      todo: `Across the box and ${mm(m.past!)} past its far edge.`,
-      measure: `${mm(tailLength(box, "top", m.past!).length)} mm`,
-      check: "Both cables reach past the far edge.",
-      mistake: "The load tail cut short because it is thin.",
-    },
-    {
-      title: "Connect",
-      todo: "Feed to the supply terminals, load to the load terminals, both earths, the box tail.",
-      measure: `${mm(m.strip!)} mm`,
-      check: "Tug each one.",
-      mistake: "Neutral of the load joined to the feed side, past the switch.",
-    },
-    {
-      title: "Fuse and label",
-      todo: `Fit ${m.fuse} A. If it feeds lighting, label it and switch both poles: the person who changes that light will switch off the lighting circuit and believe it dead.`,
-      measure: `${m.fuse} A`,
-      check: "The label can be read with the plate on.",
-      mistake: "Leaving the 13 A fuse it came with.",
-    },
+    card(
+      "Tell feed from load",
+      "Feed as the circuit, load as the appliance or the lights ask. Flag both before they go in.",
+      "Flags on both cables.",
+      "Supply and load side exchanged: the fuse then protects nothing.",
+      "Behind the plate they look alike.",
+    ),
+    ...cutTails(m),
+    connectCard(
+      "Connect",
+      "Feed to the terminals marked supply, load to those marked load, both earths, the box tail.",
+      m,
+      s,
+    ),
+    card(
+      "Cord grip",
+      "Where the load is a flexible cord: its sheath under the grip, the grip tight on it.",
+      "A pull on the cord moves nothing inside.",
+      "The grip on the cores.",
+      "The first pull otherwise comes on the terminals, the earth first.",
+    ),
+    card(
+      "Fuse and label",
+      `Fit ${m.fuse} A. If it feeds lighting, label it here, at the light and at the board, and switch both poles.`,
+      "The label can be read with the plate on.",
+      "Leaving the 13 A fuse it came with.",
+      "The person who changes that light will switch off the lighting circuit and believe it dead.",
+      { measure: `${m.fuse} A` },
+    ),
+    closeCard,
   ],
 };
+
+export const cookerControl: Making = {
+  kind: "cooker-control",
+  name: "Cooker control",
+  half: "second",
+  measures,
+  cards: (m, s) => [
+    isolate,
+    ...cutTails(m),
+    card(
+      "Shape the heavy ones",
+      "Bend the conductors to their terminals before they are connected, by hand and pliers with smooth jaws.",
+      "Each lies at its terminal by itself.",
+      "Pushing the plate home on straight conductors.",
+      "6 and 10 mm² push the accessory, not the other way round.",
+    ),
+    connectCard("Connect", "Supply and load as marked, both earths, the tail of the box.", m, s),
+    card(
+      "Torque",
+      "The maker's figure on every terminal, once.",
+      "It clicked once.",
+      "By feel: thick copper settles.",
+      "It carries its full current for an hour every Sunday.",
+      { asks: { what: "Torque, cooker control", unit: "N·m", least: 0.1, most: 20 } },
+    ),
+    closeCard,
+  ],
+};
+
+const neutrals = (neutralHere: boolean): string =>
+  neutralHere ? " Neutrals that only pass through are joined in a connector and parked at the back." : "";
 
 export const lightSwitch: Making = {
   kind: "switch",
-  name: "Light switch",
-  measures: [tail, strip],
+  name: "Switch, one way",
+  half: "second",
+  measures,
   cards: (m, s) => [
     isolate,
-    {
-      title: "Cut the tails",
-      todo: `Across the box and ${mm(m.past!)} past its far edge.`,
-      measure: `${mm(tailLength(box, "top", m.past!).length)} mm`,
-      check: "The ends pass the far edge.",
-      mistake: "A cable 40 short behind a tiled wall cannot be mended.",
-    },
-    {
-      title: "Mark the switched core",
-      todo: "Brown sleeve on any blue or grey core that carries line.",
-      check: "No bare blue in a switch without a neutral.",
-      mistake: "The next person takes it for a neutral.",
-    },
-    {
-      title: "Strip and connect",
-      todo:
-        s.doubling === "always"
-          ? "Strip twice the depth and double over."
-          : "Strip to the depth; double over only where the terminal is large for the wire.",
-      measure: s.doubling === "always" ? `${mm(2 * m.strip! - 1)} mm, doubled` : `${mm(m.strip!)} mm`,
-      check: "Tug each one; no copper shows.",
-      mistake: "Line and switched line in the wrong terminals of a two-way switch.",
-    },
-    {
-      title: "Earth",
-      todo: "Sleeved earth to the box; a metal plate needs it too.",
-      check: "Continuity from the board to the plate.",
-      mistake: "Earth cut off because the plate is plastic today.",
-    },
-    {
-      title: "Close",
-      todo: "Dress, push home, retighten, fix level.",
-      check: "It switches what it says.",
-      mistake: "Long fixing screws through a cable.",
-    },
+    ...cutTails(m),
+    card(
+      "Mark the switched core",
+      "Brown sleeve on any blue, black or grey core that carries " +
+        `line.${neutrals(s.lightingFeed === "switch" || s.switchNeutral === "yes")}`,
+      "No bare blue in a switch but a neutral.",
+      "The next person takes it for a neutral.",
+      "In a switch drop both cores are line.",
+    ),
+    connectCard("Connect", "Permanent line to COM, switched line to L1.", m, s),
+    card(
+      "Earth",
+      "Sleeved earth to the box; a metal plate needs it too.",
+      "Continuity from the board to the plate.",
+      "Earth cut off because the plate is plastic today.",
+      "The next plate is metal.",
+    ),
+    closeCard,
   ],
 };
 
-export const isolator: Making = {
-  kind: "isolator",
-  name: "Isolating switch",
-  measures: [{ key: "torque", title: "Maker's torque", unit: "N·m", first: 2, min: 0.3, max: 20 }, strip],
-  cards: (m) => [
+export const twoWaySwitch: Making = {
+  kind: "switch-two-way",
+  name: "Switch, two-way or intermediate",
+  half: "second",
+  measures,
+  cards: (m, s) => [
     isolate,
-    {
-      title: "See what it opens",
-      todo: "Check with a meter which poles the switch really opens, and which side is supply.",
-      check: "Every live pole reads open when off.",
-      mistake: "Trusting the picture on the lid.",
-    },
-    {
-      title: "Identify the cores",
-      todo: "Number or sleeve each core at both ends.",
-      check: "Continuity of each, one by one.",
-      mistake: "Counting from the colour of one end only.",
-    },
-    {
-      title: "Strip and connect",
-      todo: "Strip to the terminal, all strands in.",
-      measure: `${mm(m.strip!)} mm`,
-      check: "Tug each one.",
-      mistake: "A stray strand to the next terminal.",
-    },
-    {
-      title: "Tighten by torque",
-      todo: "A torque driver, once, to the maker's figure; write it down.",
-      measure: `${m.torque} N·m`,
-      check: "Recorded in the site book with the tool's number.",
-      mistake: "Tightening again after the click: it is then over.",
-    },
-    {
-      title: "Close and label",
-      todo: "Lid, seals, label of what it isolates.",
-      check: "It locks off.",
-      mistake: "Seal left out of an unused entry.",
-    },
+    ...cutTails(m),
+    card(
+      "Sleeve the three-core",
+      "Brown sleeves over black and grey at both ends: all three carry line.",
+      "Six sleeves, three at each switch.",
+      "Sleeves at one end only.",
+      "Grey is taken for neutral, black for whatever one is used to.",
+    ),
+    connectCard(
+      "COM, L1, L2",
+      "Brown of the three-core to COM at both, black to L1 at both, grey to L2 at both; line and " +
+        "switched line at the first switch as drawn. An intermediate takes the pair in at L1 and L2, out " +
+        "at L3 and L4.",
+      m,
+      s,
+    ),
+    card(
+      "Try all four",
+      "Each switch up and down, light on and off from both.",
+      "Every flick of either changes the light.",
+      "Only tried from one side.",
+      "COM and a strapper changed over work in three of four places.",
+    ),
+    closeCard,
+  ],
+};
+
+export const gangSwitch: Making = {
+  kind: "switch-gangs",
+  name: "Switch, several gangs",
+  half: "second",
+  measures,
+  cards: (m, s) => [
+    isolate,
+    card(
+      "Flag each light's cable",
+      "Which cable goes to which light, and the order on the plate: nearest the door first, or as one faces the lights.",
+      "Flags stay on until it is closed.",
+      "Found out by trying, with the plate hanging out.",
+      "Three alike pairs behind one plate.",
+    ),
+    ...cutTails(m),
+    connectCard(
+      "Connect gang by gang",
+      "The line once, linked from COM to COM; each switched line to the L1 of its gang, sleeved brown.",
+      m,
+      s,
+    ),
+    card(
+      "One circuit only",
+      "Line and neutral of every light here come from one circuit.",
+      "With that circuit off the whole plate is dead.",
+      "A light of another circuit worked from here: a borrowed neutral.",
+      "Somebody isolates one and touches the other: BS 7671 314.4.",
+    ),
+    closeCard,
   ],
 };

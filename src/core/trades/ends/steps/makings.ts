@@ -1,23 +1,41 @@
-import { fusedUnit, isolator, jointBox, lightSwitch, outlet } from "./accessories";
-import { armourIndoor, armourOutdoor } from "./armour";
-import type { PointKind } from "../../../rules/accessories";
+import { cookerControl, fusedUnit, gangSwitch, lightSwitch, outlet, twoWaySwitch } from "./accessories";
+import { armourIndoor, armourOutdoor, armourPlastic } from "./armour";
 import type { Making } from "./card";
+import { conduitWork, trayWork, trunkingWork } from "./containment-work";
+import { boxFixing, chase, coil, firstTest } from "./first-fix";
+import { boardEnd, isolator, jointBox } from "./joints";
+import { appliance, rose, wallLight } from "./lights";
 import { mineralFirst, mineralSecond } from "./mineral";
 
-/** Every termination that is guided step by step. */
+/** Everything that is guided step by step, in the order it is met on a job. */
 export const makings: readonly Making[] = [
+  boxFixing,
+  chase,
+  trunkingWork,
+  trayWork,
+  conduitWork,
+  coil,
+  jointBox,
+  firstTest,
   outlet,
   lightSwitch,
+  twoWaySwitch,
+  gangSwitch,
+  rose,
+  wallLight,
+  appliance,
   fusedUnit,
-  jointBox,
+  cookerControl,
   isolator,
   armourIndoor,
   armourOutdoor,
+  armourPlastic,
   mineralFirst,
   mineralSecond,
+  boardEnd,
 ];
 
-/** The termination of that kind, or null. */
+/** The work of that kind, or null. */
 export const makingOf = (kind: string): Making | null => makings.find((m) => m.kind === kind) ?? null;
 
 /** Measures to start from: what is given, within each field's limits; else the usual. */
@@ -28,17 +46,3 @@ export const startMeasures = (m: Making, given: Readonly<Record<string, number>>
       f.key in given && given[f.key]! >= f.min && given[f.key]! <= f.max ? given[f.key]! : f.first,
     ]),
   );
-
-const byPoint: Partial<Record<PointKind, string>> = {
-  socket: "outlet",
-  "appliance-outlet": "outlet",
-  switch: "switch",
-  "fused-unit": "fused-unit",
-  "junction-box": "joint-box",
-  isolator: "isolator",
-  "cooker-control": "isolator",
-};
-
-/** Which termination the end of a cable at a point is, by the cable and the point; null where none is guided. */
-export const makingForPoint = (point: PointKind, cable: string): string | null =>
-  cable.startsWith("swa-") ? "swa-indoor" : (byPoint[point] ?? null);

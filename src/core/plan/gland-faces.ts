@@ -1,0 +1,114 @@
+import type { House } from "../house/house";
+import type { Edge, Point } from "../job/model";
+import { type Fact, fact } from "../rules/fact";
+import { cableOf } from "../rules/catalogue";
+import type { Gland } from "../rules/glands";
+import { EPS } from "../base/tolerance";
+import { EDGE_ROOM, glandRow } from "../trades/ends/gland-row";
+import { type EndFigures, type WithEnds, endFigures } from "./end-figures";
+
+/** Room for a hand and two spanners between glands, mm. Trade habit. */
+export const HAND_ROOM = 10;
+
+/** How a hole comes about: drilled new; there already; there and opened up; there and too large, taken with a reducer. */
+export type HoleHow = "drill" | "there" | "open-up" | "reducer";
+
+/** A hole of a face, mm. */
+export interface FaceHole {
+  /** Middle, from the left of the face, or from its top at the sides. */
+  x: number;
+  gland: Gland;
+  /** The run it is for; null for a spare with its plug. */
+  run: string | null;
+  how: HoleHow;
+  /** Put where it is by hand. */
+  byHand: boolean;
+}
+/** One face of an enclosure with the glands of its armour. Lengths mm. */
+export interface GlandFace {
+  point: Point;
+  edge: Edge;
+  width: number;
+  depth: number;
+  holes: FaceHole[];
+  /** Holes that are there and that no gland takes: each wants a plug. */
+  plugs: { at: number; size: number }[];
+  facts: Fact[];
+}
+
+/** The faces of an enclosure that armour comes in at. */
+export function glandFaces(h: House, plan: WithEnds, point: string): GlandFace[] {
+  const f = endFigures(h, plan, point);
+  if (!f) return [];
+  const edges = new Set(f.cables.flatMap((c) => (c.armour ? [edgeOf(c.end.entry)] : [])));
+  return [...edges].sort().map((edge) => faceOf(h, f, edge));
+}
+
+/** What is wrong with the faces of all enclosures. */
+export function glandFaceFacts(h: House, plan: WithEnds): Fact[] {
+  const armoured = plan.runs.filter((r) => cableOf(r.cable, h.catalogue)?.family === "armoured");
+  const points = [...new Set(armoured.flatMap((r) => [r.from, r.to]))].sort();
+  return points.flatMap((p) => glandFaces(h, plan, p).flatMap((f) => f.facts));
+}
+
+const edgeOf = (entry: Edge | "behind"): Edge => (entry === "behind" ? "bottom" : entry);
+
+function faceOf(h: House, f: EndFigures, edge: Edge): GlandFace {
+  const { point } = f.placed;
+  const width = edge === "left" || edge === "right" ? f.box.height : f.box.width;
+  const coming = f.cables
+    .filter((c) => c.armour?.gland && edgeOf(c.end.entry) === edge)
+    .sort((a, b) => a.at - b.at || (a.run.id < b.run.id ? -1 : 1));
+  const row = glandRow(
+    width,
+    coming.map((c) => c.armour!.gland!),
+    HAND_ROOM,
+    point.kind === "board" && h.job.settings.schools.spareGland === "spare" ? 1 : 0,
+  );
+  const base = { point, edge, width, depth: f.box.depth };
+  const facts = row.facts.map((x): Fact => ({ ...x, subject: { kind: "point", id: point.id } }));
+  if (!row.fits) return { ...base, holes: [], plugs: [], facts };
+  const free = point.faceHoles.filter((o) => o.edge === edge).map(({ at, size }) => ({ at, size }));
+  const take = (size: number): { at: number; size: number; how: HoleHow } | null => {
+    const fits = (o: { size: number }): HoleHow | null =>
+      Math.abs(o.size - size) <= HOLE_SLACK ? "there" : o.size < size ? "open-up" : "reducer";
+    for (const how of ["there", "open-up", "reducer"] as const) {
+      const i = free.findIndex((o) => fits(o) === how);
+      if (i >= 0) return { ...free.splice(i, 1)[0]!, how };
+    }
+    return null;
+  };
+  const holes = row.holes.map((o, i): FaceHole => {
+    const cable = coming[i];
+    const gland = cable?.armour?.gland ?? coming[coming.length - 1]!.armour!.gland!;
+    const run = cable?.run.id ?? null;
+    const given = run === null ? undefined : point.glandAt[run];
+    if (given !== undefined) return { x: given, gland, run, how: "drill", byHand: true };
+    const there = run === null ? null : take(gland.hole);
+    return { x: there?.at ?? o.x, gland, run, how: there?.how ?? "drill", byHand: false };
+  });
+  return { ...base, holes, plugs: free, facts: [...facts, ...placeFacts(point, width, holes, free)] };
+}
+
+/** Holes this near in size are the same, mm. */
+const HOLE_SLACK = 0.5;
+
+/** What is wrong with where the holes are: too near one another, the edge, or a hole that is there. Lengths mm. */
+function placeFacts(point: Point, width: number, holes: readonly FaceHole[], plugs: GlandFace["plugs"]): Fact[] {
+  const out: Fact[] = [];
+  const half = (o: FaceHole): number => o.gland.acrossCorners / 2;
+  const told = (what: string, measured: number, limit: number): Fact =>
+    fact("gland.place", "point", point.id, { case: what, measured, limit, sense: "least", unit: "mm" });
+  const sorted = [...holes].sort((a, b) => a.x - b.x);
+  sorted.forEach((o, i) => {
+    const next = sorted[i + 1];
+    if (next && next.x - o.x < half(o) + half(next) + HAND_ROOM - EPS)
+      out.push(told("neighbour", next.x - o.x, half(o) + half(next) + HAND_ROOM));
+    const edge = Math.min(o.x, width - o.x);
+    if (edge < half(o) + EDGE_ROOM - EPS) out.push(told("edge", edge, half(o) + EDGE_ROOM));
+    for (const q of plugs)
+      if (Math.abs(q.at - o.x) < half(o) + q.size / 2 - EPS)
+        out.push(told("hole", Math.abs(q.at - o.x), half(o) + q.size / 2));
+  });
+  return out;
+}
