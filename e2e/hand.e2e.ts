@@ -74,22 +74,25 @@ describe("the hand at the desk", () => {
 
   it("survives Delete on a point picked in Ends, and goes on working", async () => {
     const { page, see, key } = await atDesk("stage=ends&room=kitchen");
-    await page.waitForSelector("tbody button");
-    const label = await page.$eval("tbody button", (e) => (e as HTMLElement).innerText.trim());
-    await page.click("tbody button");
-    await page.$eval("tbody button", (e) => (e as HTMLElement).blur());
+    const listed = '[aria-label="Points with cables"] button';
+    await page.waitForSelector(listed);
+    const label = await page.$eval(`${listed} span`, (e) => (e as HTMLElement).innerText.trim());
+    await page.click(listed);
+    await page.$eval(listed, (e) => (e as HTMLElement).blur());
     await key("Delete");
     await see(`${label} deleted`);
     expect(await page.$("[data-fallen]")).toBeNull();
     await page.waitForFunction(
-      (l) => ![...document.querySelectorAll("tbody tr td:first-child")].some((c) => c.textContent?.trim() === l),
+      (q, l) => ![...document.querySelectorAll(q)].some((c) => c.textContent?.trim() === l),
       {},
+      `${listed} span:first-child`,
       label,
     );
     await key("z", "Control");
     await page.waitForFunction(
-      (l) => [...document.querySelectorAll("tbody tr td:first-child")].some((c) => c.textContent?.trim() === l),
+      (q, l) => [...document.querySelectorAll(q)].some((c) => c.textContent?.trim() === l),
       {},
+      `${listed} span:first-child`,
       label,
     );
     await page.close();

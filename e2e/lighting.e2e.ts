@@ -13,7 +13,8 @@ const works = (light: string): Promise<void> =>
 describe("lights and switches", () => {
   it("a light worked from two places is wired in three cores, and a third switch makes an intermediate", async () => {
     await open("demo", "stage=ends&room=hall");
-    await choose("wiring of", "W2");
+    await page().waitForSelector('[aria-label="Points with cables"] button', { timeout: 180_000 });
+    await page().click('::-p-xpath(//ul[@aria-label="Points with cables"]//button[span[1][text()="W2"]])');
     await page().waitForSelector('[data-wiring="w2"]');
     const two = await picture();
     expect(two).toContain("To W7 · 1.0 mm² three-core and earth");

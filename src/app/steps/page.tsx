@@ -2,13 +2,18 @@ import type { Metadata } from "next";
 import { makingOf } from "../../core/trades/ends/steps/makings";
 import { database } from "../../data/client";
 import { defaultSchools } from "../../data/defaults";
+import { siteBookOf } from "../../data/site-book";
+import { addSiteEntries } from "../actions";
 import { findJob } from "../../data/jobs";
 import { StepsPage } from "../../ui/steps/steps-page";
 
 export const dynamic = "force-dynamic";
 export const metadata: Metadata = { title: "Steps" };
 
-/** `?kind=outlet&job=ID&box=70&past=70`: a termination, the job whose schools count, and measures to start from. */
+/**
+ * `?kind=outlet&job=ID&run=KEY&tail=140`: a piece of work, the job whose schools count, the run whose record its readings go to, and
+ * measures to start from.
+ */
 export default async function Page({
   searchParams,
 }: {
@@ -24,6 +29,16 @@ export default async function Page({
     ),
   );
   return (
-    <StepsPage schools={found?.job.settings.schools ?? (await defaultSchools(db))} start={kind} measures={measures} />
+    <StepsPage
+      schools={found?.job.settings.schools ?? (await defaultSchools(db))}
+      start={kind}
+      measures={measures}
+      record={
+        found && typeof q.run === "string" && q.run.length <= 140
+          ? { job: found.job.id, name: found.job.name, run: q.run, stored: await siteBookOf(db, found.job.id) }
+          : null
+      }
+      send={addSiteEntries}
+    />
   );
 }

@@ -7,6 +7,7 @@ import { UnrolledRoom } from "../drawing/unrolled-room";
 import { useDesk } from "../job/store";
 import { cancelPlanning } from "../job/use-planner";
 import { Button } from "../kit/button";
+import { Choice } from "../kit/choice";
 import { commands } from "./commands";
 import { DrawSection } from "../stages/containment/draw-section";
 import { BoringSheet, ContainmentSheet, SectionBench } from "./later";
@@ -34,28 +35,18 @@ export function DrawingStage() {
   return (
     <>
       <div className="no-print flex flex-wrap items-center gap-1.5">
-        <div role="radiogroup" aria-label="View" className="flex">
-          {(
-            [
-              ["unrolled", "Unrolled"],
-              ["plan", "Plan"],
-              ["deck", "Deck"],
-              ["solid", "Solid"],
-              ...(stage === "timber" || stage === "containment" ? ([["schedule", "Schedule"]] as const) : []),
-            ] as const
-          ).map(([v, name]) => (
-            <button
-              key={v}
-              type="button"
-              role="radio"
-              aria-checked={view === v}
-              onClick={() => useDesk.setState({ view: v })}
-              className={`min-h-8 cursor-pointer border border-line px-2.5 font-cond font-semibold ${view === v ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
-            >
-              {name}
-            </button>
-          ))}
-        </div>
+        <Choice
+          label="View"
+          value={view}
+          options={[
+            ["unrolled", "Unrolled"],
+            ["plan", "Plan"],
+            ["deck", "Deck"],
+            ["solid", "Solid"],
+            ...(stage === "timber" || stage === "containment" ? ([["schedule", "Schedule"]] as const) : []),
+          ]}
+          onChange={(v) => useDesk.setState({ view: v })}
+        />
         {rooms.length ? (
           <label className="flex items-center gap-1.5 text-[13px] text-soft">
             Room

@@ -4,6 +4,7 @@ import { PointForm } from "../stages/point-form";
 import { useDesk, usePlan } from "../job/store";
 import { FindingsList } from "./findings-list";
 import {
+  BoardCablePanel,
   CircuitsPanel,
   DrumsPanel,
   GroupForm,
@@ -34,6 +35,7 @@ export function Inspector() {
   }, [picked]);
   return (
     <div ref={top} className="grid gap-4">
+      {stage === "board" ? <BoardCablePanel /> : null}
       <Picked />
       <FindingsList picked />
       {stage === "survey" ? <SurveyPanel /> : null}
@@ -43,7 +45,7 @@ export function Inspector() {
       {stage === "materials" ? <DrumsPanel /> : null}
       <FindingsList picked={false} />
       {stage === "routes" ? <RoutesPanel /> : null}
-      {stage === "routes" || stage === "fixings" || stage === "materials" ? <SettingsPanel /> : null}
+      {["routes", "fixings", "ends", "materials"].includes(stage) ? <SettingsPanel /> : null}
     </div>
   );
 }
@@ -59,7 +61,7 @@ function Picked() {
     return point ? <PointForm key={point.id} point={point} /> : null;
   }
   if (selection?.kind === "points") return <GroupForm ids={selection.ids} />;
-  if (selection?.kind === "run") {
+  if (selection?.kind === "run" && stage !== "board") {
     const run = plan?.runs.find((r) => r.id === selection.id);
     return run ? <RunDetails key={run.id} run={run} /> : null;
   }

@@ -3,6 +3,7 @@ import dynamic from "next/dynamic";
 
 /** What the desk fetches after it stands, so that its first sight is quick; all of it is fetched soon, so that it is there with no signal. */
 const parts = {
+  boardCable: () => import("../stages/board/cable-panel"),
   circuits: () => import("../stages/circuits-panel"),
   group: () => import("../stages/group-form"),
   joist: () => import("../stages/joist-card"),
@@ -23,6 +24,7 @@ const parts = {
   readDxf: () => import("../../core/formats/dxf-in"),
 };
 
+export const BoardCablePanel = dynamic(() => parts.boardCable().then((m) => m.BoardCablePanel));
 export const CircuitsPanel = dynamic(() => parts.circuits().then((m) => m.CircuitsPanel));
 export const GroupForm = dynamic(() => parts.group().then((m) => m.GroupForm));
 export const JoistCard = dynamic(() => parts.joist().then((m) => m.JoistCard));

@@ -8,6 +8,7 @@ import {
   type Deck,
   type Job,
   type Opening,
+  type Point,
   type Room,
   circuitSchema,
   fixtureSchema,
@@ -45,6 +46,12 @@ export const newId = (prefix: string): string => `${prefix}-${nanoid(8)}`;
 export const say = (refused: string | null | void): void => {
   if (refused) toast.error(refused);
 };
+
+/** Changes some of a point as it is now, whatever the plan on the screen was worked out from; the refusal, or null. */
+export function editPoint(id: string, set: (p: Point) => Partial<Point>): string | null {
+  const p = useDesk.getState().job.points.find((x) => x.id === id);
+  return p ? edit([change("points", id, { ...p, ...set(p) })]) : "That point is not there any more.";
+}
 
 /** Stores what the core worked out, or passes its words on. */
 export const editWith = (made: Change[] | string): string | null =>

@@ -31,13 +31,14 @@ export const viewOf = (x: unknown): View | null => views.find((v) => v === x) ??
 export function stageOfRule(rule: string): StageId {
   const head = rule.split(".")[0];
   if (head === "found" || head === "supply") return "survey";
-  if (head === "point" || head === "kitchen" || head === "height") return "points";
+  if (head === "point" || head === "party" || head === "kitchen" || head === "height") return "points";
   if (rule === "bath.socket" || rule === "bath.ip" || head === "alarm") return "points";
   if (head === "circuit" || head === "lighting" || head === "bath") return "circuits";
   if (head === "timber" || head === "hole") return "timber";
   if (head === "fill") return "containment";
   if (head === "clip" || head === "fire") return "fixings";
-  if (head === "end") return "ends";
+  if (head === "end" || head === "gland" || head === "armour" || head === "mi") return "ends";
+  if (head === "board") return "board";
   if (head === "stock") return "materials";
   if (head === "work") return "site-book";
   if (rule === "zone.rcd") return "circuits";

@@ -17,6 +17,7 @@ import { holdOf } from "../../core/laid/held";
 import { heldRuns } from "../../core/record/held";
 import { personName, setPersonName } from "../kit/person";
 import { RunSample } from "../drawing/run-sample";
+import { Choice } from "../kit/choice";
 import { useTheme } from "../kit/theme";
 import { type Send, useEntries } from "./entries-queue";
 import { StepBar } from "./step-bar";
@@ -151,20 +152,16 @@ export function SiteView({
       ) : (
         <main className="flex-1 p-3">
           <div className="mb-3 flex items-center justify-between gap-2">
-            <div role="radiogroup" aria-label="Show" className="flex">
-              {(["to do", "done"] as const).map((s) => (
-                <button
-                  key={s}
-                  type="button"
-                  role="radio"
-                  aria-checked={show === s}
-                  onClick={() => setShow(s)}
-                  className={`min-h-12 cursor-pointer border border-line px-4 font-cond font-semibold ${show === s ? "bg-ink text-panel" : "bg-panel"}`}
-                >
-                  {s === "to do" ? `To do ${todo.length}` : `Done ${done.length}`}
-                </button>
-              ))}
-            </div>
+            <Choice
+              size="thumb"
+              label="Show"
+              value={show}
+              options={[
+                ["to do", `To do ${todo.length}`],
+                ["done", `Done ${done.length}`],
+              ]}
+              onChange={setShow}
+            />
             <label className="flex min-w-0 items-center gap-2 text-[14px] text-soft">
               Name
               <input

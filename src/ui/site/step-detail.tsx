@@ -1,23 +1,26 @@
 "use client";
-import Link from "next/link";
 import { useState } from "react";
-import { leftAtEnds } from "../../core/laid/run-measures";
-import { expectedR1R2 } from "../../core/rules/resistance";
+import { expectedOfRun } from "../../core/plan/expected-readings";
 import type { House } from "../../core/house/house";
 import type { Job } from "../../core/job/model";
 import type { Plan, Run } from "../../core/laid/laid";
-import { makingForPoint } from "../../core/trades/ends/steps/makings";
-import { boxOf } from "../../core/rules/accessories";
+import { boardFigures } from "../../core/plan/board-figures";
+import { clipMarks } from "../../core/plan/clip-marks";
+import { endFigures } from "../../core/plan/end-figures";
+import { endSteps } from "../../core/plan/end-steps";
 import { legWords, runTape } from "../../core/drawings/tape";
 import { cableOf } from "../../core/rules/catalogue";
 import { holeWords } from "../../core/words/holes";
 import { mm, toCut } from "../../core/base/figures";
 import { pathLength } from "../../core/base/wall-frame";
-import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
+import { type SiteEntry, type Step, readingWords, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
 import { neededSteps } from "../../core/record/needed";
 import { Ribbon } from "../drawing/ribbon";
 import { Button } from "../kit/button";
+import { BoardPlace } from "../stages/board/board-place";
+import { EndCard } from "../stages/ends/end-card";
+import { StepLinks } from "../stages/ends/step-links";
 import { StepBar } from "./step-bar";
 
 const why = ["In the way", "Cannot reach", "Wrong length", "Ask first"];
@@ -49,7 +52,7 @@ export function StepDetail({
   const step = nextStep(state, needed);
   const [asking, setAsking] = useState(false);
   const last = [...needed].reverse().find((s) => state[s].done) ?? null;
-  const notes = entries.filter((e) => e.run === run.id && (e.kind === "cannot" || e.kind === "note"));
+  const notes = entries.filter((e) => e.run === run.id && ["cannot", "note", "reading"].includes(e.kind));
   return (
     <>
       <main className="flex-1 pb-4">
@@ -61,7 +64,7 @@ export function StepDetail({
           )}
         </div>
         {step ? <StepMarks job={job} plan={plan} house={house} run={run} step={step} /> : null}
-        {step === "made-off" ? <MakeOffLinks job={job} plan={plan} run={run} /> : null}
+        {step === "made-off" || step === "tested" ? <EndsOf job={job} plan={plan} house={house} run={run} /> : null}
         <div className="px-4 pt-2">
           <StepBar needed={needed} state={state} />
         </div>
@@ -82,8 +85,8 @@ export function StepDetail({
         {notes.length ? (
           <ul className="px-4 text-[15px]">
             {notes.map((e) => (
-              <li key={e.id} className="border-t border-line py-2 text-warn">
-                ! {e.by}: {e.text}
+              <li key={e.id} className={`border-t border-line py-2 ${e.kind === "reading" ? "" : "text-warn"}`}>
+                {e.reading ? `${e.by}: ${readingWords(e.reading)}` : `! ${e.by}: ${e.text}`}
               </li>
             ))}
           </ul>
@@ -169,35 +172,33 @@ function Big({ over, n, under }: { over: string; n: string; under: string }) {
   );
 }
 
-/** To the guided steps of each end of the run. */
-function MakeOffLinks({ job, plan, run }: { job: Job; plan: Plan; run: Run }) {
-  const links = plan.ends
-    .filter((e) => e.run === run.id)
-    .flatMap((e) => {
-      const p = job.points.find((x) => x.id === e.point)!;
-      const kind = makingForPoint(p.kind, run.cable);
-      return kind
-        ? [
-            {
-              label: p.label,
-              href: `/steps?kind=${kind}&job=${job.id}&box=${boxOf(p).width}&past=${e.measures.past ?? ""}`,
-            },
-          ]
-        : [];
-    });
-  return links.length ? (
-    <div className="flex flex-wrap gap-2 px-4 pt-2">
-      {links.map((l) => (
-        <Link
-          key={l.label}
-          href={l.href}
-          className="inline-flex min-h-12 items-center border border-line bg-panel px-4 font-cond text-lg font-semibold"
-        >
-          Steps for {l.label}
-        </Link>
-      ))}
+/** Each end of the run: its box with every measure, and the way to its guided steps. */
+function EndsOf({ job, plan, house, run }: { job: Job; plan: Plan; house: House; run: Run }) {
+  const ends = [run.from, run.to].flatMap((id) => {
+    const f = endFigures(house, plan, id);
+    const c = f?.cables.find((x) => x.run.id === run.id);
+    return f && c ? [{ f, c }] : [];
+  });
+  return (
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-3 px-4 pt-2">
+      {ends.map(({ f, c }) => {
+        const { point } = f.placed;
+        const board = point.kind === "board" ? boardFigures(house, plan, point.id) : null;
+        const mine = board?.cables.find((x) => x.run.id === run.id);
+        return (
+          <details key={point.id} className="border border-line bg-panel p-2" data-site-end={point.id}>
+            <summary className="min-h-10 cursor-pointer py-2 font-cond text-lg font-semibold">
+              {point.label}: {mine ? "its place in the board" : "the box from the front"}
+            </summary>
+            {mine && board ? <BoardPlace f={board} c={mine} /> : <EndCard f={f} job={job} tall={260} />}
+            <div className="mt-2 flex flex-wrap gap-2">
+              <StepLinks job={job.id} run={run.id} steps={endSteps(house, plan, f, c)} big />
+            </div>
+          </details>
+        );
+      })}
     </div>
-  ) : null;
+  );
 }
 
 function StepHead({ job, plan, house, run, step }: Props) {
@@ -241,12 +242,8 @@ function StepHead({ job, plan, house, run, step }: Props) {
       />
     );
   }
-  // What was cut for waste is off by then: the way, and what hangs at both ends.
-  const hangs = leftAtEnds(
-    plan.ends.filter((e) => e.run === run.id),
-    job.settings.slack,
-  );
-  const r = cable ? expectedR1R2(run.pathLength + hangs, cable.csa, cable.cpc) : null;
+  const ends = plan.ends.filter((e) => e.run === run.id);
+  const r = cable ? expectedOfRun(run, ends, job.settings.slack, cable) : null;
   return (
     <Big
       over="R1 + R2 of this run, to expect"
@@ -282,10 +279,25 @@ function StepMarks({ job, plan, house, run, step }: Props) {
         k: `${job.points.find((p) => p.id === e.point)?.label}, ${e.entry === "behind" ? "from behind" : `in at the ${e.entry}`}`,
         v: mm(e.measures.tail ?? 0),
       });
+  } else if (step === "clipped") {
+    const clips = plan.clips.filter((x) => x.run === run.id);
+    for (const { c, m } of clips.flatMap((c) => clipMarks(house, run, c).map((m) => ({ c, m })))) {
+      const last = m.marks[m.marks.length - 1]!;
+      if (!ribbon)
+        ribbon = {
+          length: last + 200,
+          from: Math.max(0, m.marks[0]! - 200),
+          to: last + 200,
+          marks: m.marks.map((at) => ({ at, text: "clip" })),
+        };
+      rows.push({
+        k: `Leg ${c.leg + 1}, from the ${m.from}${m.on && "joist" in m.on ? ` of joist ${m.on.joist}` : ""}${c.metal ? ", metal" : ""}`,
+        v: m.marks.map((x) => mm(Math.round(x)).replace(/\s/g, "\u202f")).join(" · "),
+      });
+    }
   } else {
     const tape = runTape(house, plan, run, "start");
-    const marks =
-      step === "clipped" ? tape.marks.filter((m) => m.kind === "clip") : tape.marks.filter((m) => m.kind === "edge");
+    const marks = tape.marks.filter((m) => m.kind === "edge");
     ribbon = { length: tape.length, marks };
     for (const m of marks) rows.push({ k: m.text, v: mm(m.at) });
   }
@@ -296,7 +308,7 @@ function StepMarks({ job, plan, house, run, step }: Props) {
         {rows.map((r, i) => (
           <li key={i} className="flex justify-between gap-3 border-b border-dotted border-line py-1.5">
             <span>{r.k}</span>
-            <span className="num font-medium whitespace-nowrap">{r.v}</span>
+            <span className="num text-right font-medium">{r.v}</span>
           </li>
         ))}
       </ul>

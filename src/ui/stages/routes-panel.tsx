@@ -1,4 +1,5 @@
 "use client";
+import type { Settings } from "../../core/job/model";
 import { pointLabels } from "../../core/job/labels";
 import Link from "next/link";
 import { figuresOf } from "../../core/plan/compare-plans";
@@ -59,6 +60,29 @@ export function RoutesPanel() {
   );
 }
 
+interface NumberSetting {
+  key: {
+    [K in keyof Settings]: Settings[K] extends number ? K : never;
+  }[keyof Settings];
+  label: string;
+  unit?: string;
+  step?: number;
+  min: number;
+  max: number;
+}
+/** The settings that are plain numbers, with what they may be. */
+const numbers: readonly NumberSetting[] = [
+  { key: "slack", label: "Spare at each end", min: 0, max: 2000 },
+  { key: "wastePercent", label: "Waste", unit: "%", step: 1, min: 0, max: 30 },
+  { key: "boardTail", label: "Left at the board", min: 0, max: 3000 },
+  { key: "ceilingTail", label: "Left hanging from a ceiling", min: 0, max: 1000 },
+  { key: "clipEnd", label: "First and last clip from the end", min: 20, max: 150 },
+  { key: "clipOutOfReach", label: "Clips out of reach, by the fixed school", min: 100, max: 1000 },
+  { key: "clipToolPitch", label: "Pitch of the clipping tool, or of a tie used as a gauge", min: 50, max: 1000 },
+  { key: "axisTolerance", label: "Holes may lie off the centre line by", step: 1, min: 0, max: 20 },
+  { key: "chaseDepth", label: "Chase depth", step: 5, min: 5, max: 100 },
+];
+
 /** What the lengths are made of, and the schools picked. */
 export function SettingsPanel() {
   const job = useDesk((s) => s.job);
@@ -68,37 +92,19 @@ export function SettingsPanel() {
     <details className="border-t border-line pt-2">
       <summary className="cursor-pointer font-cond font-semibold">Settings and schools</summary>
       <div className="grid gap-1.5 pt-1">
-        <NumberField
-          label="Spare at each end"
-          value={job.settings.slack}
-          min={0}
-          max={2000}
-          onCommit={(slack) => put({ slack })}
-        />
-        <NumberField
-          label="Waste"
-          unit="%"
-          step={1}
-          value={job.settings.wastePercent}
-          min={0}
-          max={30}
-          onCommit={(wastePercent) => put({ wastePercent })}
-        />
-        <NumberField
-          label="Left at the board"
-          value={job.settings.boardTail}
-          min={0}
-          max={3000}
-          onCommit={(boardTail) => put({ boardTail })}
-        />
-        <NumberField
-          label="Chase depth"
-          value={job.settings.chaseDepth}
-          min={5}
-          max={100}
-          step={5}
-          onCommit={(chaseDepth) => put({ chaseDepth })}
-        />
+        {numbers.map(({ key, label, unit = "mm", step, min, max }) => (
+          <NumberField
+            key={key}
+            label={label}
+            name={key}
+            unit={unit}
+            value={job.settings[key]}
+            min={min}
+            max={max}
+            {...(step === undefined ? {} : { step })}
+            onCommit={(x) => put({ [key]: x })}
+          />
+        ))}
         <Link className="text-[13.5px] text-accent underline underline-offset-2" href={`/schools?job=${job.id}`}>
           All schools, with what each would change
         </Link>

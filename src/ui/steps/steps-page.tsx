@@ -1,21 +1,28 @@
 "use client";
+import { clsx } from "clsx";
 import { ArrowLeft, ArrowRight } from "lucide-react";
 import { useEffect, useState } from "react";
-import { type Making } from "../../core/trades/ends/steps/card";
+import { type Asks, type Making, halves } from "../../core/trades/ends/steps/card";
 import { makingOf, makings, startMeasures } from "../../core/trades/ends/steps/makings";
 import type { Schools } from "../../core/rules/schools";
 import { NumberField } from "../kit/field";
 import { PageBar } from "../kit/page-bar";
+import type { Send } from "../site/entries-queue";
+import { type RunRecord, TakeReading, askWords } from "./take-reading";
 
 /** Making off, one card at a time: what to do, its measure, its check, its usual mistake. For one thumb. */
 export function StepsPage({
   schools,
   start,
   measures,
+  record,
+  send,
 }: {
   schools: Schools;
   start: string | null;
-  measures: Record<string, number>;
+  measures: { [key: string]: number };
+  record: RunRecord | null;
+  send: Send;
 }) {
   const [kind, setKind] = useState(start);
   const making = kind === null ? null : makingOf(kind);
@@ -34,27 +41,53 @@ export function StepsPage({
       <PageBar here="Steps" />
       <main className="mx-auto flex w-full max-w-lg flex-1 flex-col p-4">
         {making ? (
-          <Cards key={making.kind} making={making} schools={schools} measures={measures} back={() => open(null)} />
+          <Cards
+            key={making.kind}
+            making={making}
+            schools={schools}
+            measures={measures}
+            back={() => open(null)}
+            ask={(asks) =>
+              record ? (
+                <TakeReading key={asks.what} asks={asks} record={record} send={send} />
+              ) : (
+                <p className="mt-3 text-[17px]">
+                  Write down: {askWords(asks)}. From a run of a job it goes to its record.
+                </p>
+              )
+            }
+          />
         ) : (
           <>
             <h1 className="text-3xl">Steps</h1>
             <p className="mb-3 text-soft">
-              Making off, card by card, with the measures filled in and the usual mistake told beforehand.
+              Before the wall is closed and after it, card by card, with the measures filled in and the usual mistake
+              told beforehand.
             </p>
-            <ul className="grid gap-2">
-              {makings.map((m) => (
-                <li key={m.kind}>
-                  <button
-                    type="button"
-                    onClick={() => open(m.kind)}
-                    className="flex min-h-14 w-full cursor-pointer items-center justify-between border border-line bg-panel px-4 text-left font-cond text-[19px] font-semibold hover:border-ink"
-                  >
-                    {m.name}
-                    <ArrowRight size={18} aria-hidden />
-                  </button>
-                </li>
-              ))}
-            </ul>
+            {(["first", "second"] as const).map((half) => (
+              <section key={half} aria-label={halves[half]} className="mb-4">
+                <h2 className="mb-1 text-xl">{halves[half]}</h2>
+                <ul className="grid gap-2">
+                  {makings
+                    .filter((m) => m.half === half)
+                    .map((m) => (
+                      <li key={m.kind}>
+                        <button
+                          type="button"
+                          onClick={() => open(m.kind)}
+                          className={clsx(
+                            "flex min-h-14 w-full cursor-pointer items-center justify-between border border-line",
+                            "bg-panel px-4 text-left font-cond text-[19px] font-semibold hover:border-ink",
+                          )}
+                        >
+                          {m.name}
+                          <ArrowRight size={18} aria-hidden />
+                        </button>
+                      </li>
+                    ))}
+                </ul>
+              </section>
+            ))}
           </>
         )}
       </main>
@@ -67,11 +100,13 @@ function Cards({
   schools,
   measures,
   back,
+  ask,
 }: {
   making: Making;
   schools: Schools;
-  measures: Record<string, number>;
+  measures: { [key: string]: number };
   back: () => void;
+  ask: (asks: Asks) => React.ReactNode;
 }) {
   const [m, setM] = useState(() => startMeasures(making, measures));
   const [n, setN] = useState(0);
@@ -88,7 +123,7 @@ function Cards({
           type="button"
           onClick={back}
           className="inline-flex size-12 cursor-pointer items-center justify-center border border-line bg-panel"
-          aria-label="All terminations"
+          aria-label="All work"
         >
           <ArrowLeft />
         </button>
@@ -130,11 +165,15 @@ function Cards({
             </p>
           ) : null}
           <p className="my-2 text-[20px] leading-snug">{card.todo}</p>
+          {card.asks ? ask(card.asks) : null}
           <p className="mt-4 border-l-4 border-good pl-3 text-[17px] leading-snug">
-            <span className="font-cond font-semibold">Check.</span> {card.check}
+            <span className="font-cond font-semibold">Right when.</span> {card.check}
           </p>
           <p className="mt-3 border-l-4 border-warn pl-3 text-[17px] leading-snug">
             <span className="font-cond font-semibold">What goes wrong.</span> {card.mistake}
+          </p>
+          <p className="mt-3 border-l-4 border-line pl-3 text-[17px] leading-snug">
+            <span className="font-cond font-semibold">Why.</span> {card.why}
           </p>
           {card.caution ? (
             <p className="mt-3 border-l-4 border-stop pl-3 text-[17px] leading-snug font-medium">{card.caution}</p>

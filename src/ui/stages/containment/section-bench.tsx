@@ -9,6 +9,7 @@ import { Ribbon } from "../../drawing/ribbon";
 import { SceneView, TrueScalePrint } from "../../drawing/scene-view";
 import { useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
+import { usePrint } from "../../kit/use-print";
 import { useSectionFigures } from "./use-figures";
 
 const round = (x: number): number => Math.round(x * 10) / 10;
@@ -17,14 +18,7 @@ const round = (x: number): number => Math.round(x * 10) / 10;
 export function SectionBench({ id }: { id: string }) {
   const f = useSectionFigures().find((x) => x.laid.section.id === id);
   const circuits = useDesk((s) => s.job.circuits);
-  const [printed, setPrinted] = useState(false);
-  useEffect(() => {
-    if (!printed) return;
-    const done = (): void => setPrinted(false);
-    window.addEventListener("afterprint", done, { once: true });
-    window.print();
-    return () => window.removeEventListener("afterprint", done);
-  }, [printed]);
+  const [printed, print] = usePrint();
   if (!f) return <p className="h-36 shrink-0 border border-line bg-panel p-3 text-soft">Working out the section.</p>;
   const labelOf = (c: string): string => circuits.find((x) => x.id === c)?.label ?? c;
   return (
@@ -35,7 +29,7 @@ export function SectionBench({ id }: { id: string }) {
         <p className="num text-[13px]">{fillWords(f)}</p>
         <p className="text-[13px] text-soft">{moreWords(f)}</p>
       </section>
-      <Pieces f={f} printed={printed} onPrint={() => setPrinted(true)} />
+      <Pieces f={f} printed={printed} onPrint={print} />
     </div>
   );
 }

@@ -3,7 +3,7 @@ import { useState } from "react";
 import { count, mm } from "../../../core/base/figures";
 import { sectionName } from "../../../core/drawings/section-drawings";
 import { bounds } from "../../../core/base/polygon";
-import { sectionSchema } from "../../../core/job/model";
+import { type Settings, sectionSchema } from "../../../core/job/model";
 import { type Proposed, nextLabel, proposeSections } from "../../../core/plan/choose-sections";
 import { laySection } from "../../../core/house/sections";
 import { wallName } from "../../../core/words/ways";
@@ -122,6 +122,16 @@ function OnDeck() {
   );
 }
 
+const underPlaster = [
+  { value: "capping", name: "capping" },
+  { value: "oval", name: "oval tube, withdrawable" },
+] as const;
+const onSurface = [
+  { value: "mini-trunking", name: "mini-trunking" },
+  { value: "conduit-plastic", name: "plastic conduit" },
+] as const;
+type InRoom = Settings["containment"]["rooms"][string];
+
 /** "Choose for me": containment for the room shown, or along the picked run, each with its reason. */
 function Choose() {
   const { house, plan } = useSnapshot();
@@ -136,6 +146,18 @@ function Choose() {
   };
   const [found, setFound] = useState<{ for: string; list: Proposed[] } | null>(null);
   if (!plan || !room) return null;
+  const own: InRoom | undefined = settings.containment.rooms[room];
+  const putHere = ({
+    masonry: m,
+    surface: s,
+  }: {
+    masonry?: InRoom["masonry"] | undefined;
+    surface?: InRoom["surface"] | undefined;
+  }): string | null => {
+    const { [room]: _, ...others } = settings.containment.rooms;
+    const here = { ...(m ? { masonry: m } : {}), ...(s ? { surface: s } : {}) };
+    return put({ rooms: m || s ? { ...others, [room]: here } : others });
+  };
   const run = selection?.kind === "run" ? selection.id : undefined;
   const key = run ?? room;
   const list = found?.for === key ? found.list : null;
@@ -155,21 +177,34 @@ function Choose() {
       <SelectField
         label="Under plaster"
         value={masonry}
-        options={[
-          { value: "capping", name: "capping" },
-          { value: "oval", name: "oval tube, withdrawable" },
-        ]}
+        options={underPlaster}
         onCommit={(masonry) => put({ masonry })}
       />
       <SelectField
         label="On the surface"
         value={surface}
-        options={[
-          { value: "mini-trunking", name: "mini-trunking" },
-          { value: "conduit-plastic", name: "plastic conduit" },
-        ]}
+        options={onSurface}
         onCommit={(surface) => put({ surface })}
       />
+      <details open={Boolean(own)}>
+        <summary className="cursor-pointer text-[13.5px]">Another in {name}</summary>
+        <div className="grid gap-1.5 pt-1">
+          <SelectField
+            label="Under plaster here"
+            name="room masonry"
+            value={own?.masonry ?? ""}
+            options={[{ value: "", name: "as in the job" }, ...underPlaster]}
+            onCommit={(m) => putHere({ ...own, masonry: m === "" ? undefined : m })}
+          />
+          <SelectField
+            label="On the surface here"
+            name="room surface"
+            value={own?.surface ?? ""}
+            options={[{ value: "", name: "as in the job" }, ...onSurface]}
+            onCommit={(m) => putHere({ ...own, surface: m === "" ? undefined : m })}
+          />
+        </div>
+      </details>
       <Button onClick={propose}>{run ? "For the picked run" : `For ${name}`}</Button>
       {list ? (
         list.length ? (

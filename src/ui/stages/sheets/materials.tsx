@@ -7,6 +7,7 @@ import type { Plan } from "../../../core/laid/laid";
 import { cableOf } from "../../../core/rules/catalogue";
 import { mm, toCut } from "../../../core/base/figures";
 import { useDesk } from "../../job/store";
+import { Choice } from "../../kit/choice";
 import { Table } from "../table";
 import { SheetFrame, link, useNames } from "./frame";
 
@@ -40,20 +41,16 @@ export function MaterialsSheet() {
         </div>
       }
     >
-      <div role="radiogroup" aria-label="Sum" className="no-print mb-1 flex">
-        {(["all", "circuit"] as const).map((b) => (
-          <button
-            key={b}
-            type="button"
-            role="radio"
-            aria-checked={by === b}
-            onClick={() => setBy(b)}
-            className={`min-h-8 cursor-pointer border border-line px-2.5 font-cond font-semibold ${by === b ? "bg-ink text-panel" : "bg-panel"}`}
-          >
-            {b === "all" ? "In all" : "By circuit"}
-          </button>
-        ))}
-      </div>
+      <Choice
+        className="no-print mb-1"
+        label="Sum"
+        value={by}
+        options={[
+          ["all", "In all"],
+          ["circuit", "By circuit"],
+        ]}
+        onChange={setBy}
+      />
       <Table
         label="Take-off"
         rows={rows}

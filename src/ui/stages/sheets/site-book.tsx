@@ -8,7 +8,7 @@ import { KeptList } from "../../bench/keep-answer";
 import { useDesk } from "../../job/store";
 import { NotifyList } from "../notify-list";
 import { Table } from "../table";
-import { stepNames, steps } from "../../../core/job/site-entry";
+import { readingWords, stepNames, steps } from "../../../core/job/site-entry";
 import { SheetFrame, link, pickRun, useNames } from "./frame";
 
 export function SiteBookSheet() {
@@ -62,6 +62,7 @@ export function SiteBookSheet() {
               {e.by}: {runName(e.run)}
               {e.step ? `, ${stepNames[e.step].toLowerCase()}` : ""}
               {e.kind === "undone" ? ", taken back" : e.kind === "cannot" ? ", cannot" : ""}
+              {e.reading ? `, ${readingWords(e.reading)}` : ""}
               {e.text ? ` · ${e.text}` : ""}
             </li>
           ))}

@@ -1,4 +1,5 @@
 import { boringCsv, cutListCsv, takeOffCsv } from "../../../../../core/formats/plan-csv";
+import { boardCsv, clipsCsv, endsCsv } from "../../../../../core/formats/ends-csv";
 import { fixingsCsv, piecesCsv } from "../../../../../core/formats/sections-csv";
 import { pointsCsv } from "../../../../../core/formats/points-csv";
 import { storeySheet, roomSheet } from "../../../../../core/drawings/house-sheets";
@@ -16,6 +17,9 @@ const csv = {
   "boring.csv": boringCsv,
   "containment.csv": piecesCsv,
   "fixings.csv": fixingsCsv,
+  "clips.csv": clipsCsv,
+  "ends.csv": endsCsv,
+  "board.csv": boardCsv,
 } as const;
 const sheets = {
   "plan.svg": ["plan", "svg"],
