@@ -47,8 +47,8 @@ describe("from a surveyed room to a tick on site", () => {
     await type("u", "9999");
     await see(
       "From left, u is 9 999; it must be between 0 and 3 600 mm."
-        .replaceAll(" ", "\u2009")
-        .replace(/\u2009(?!\d)|(?<!\d)\u2009/g, " "),
+        .replaceAll(" ", "\u202f")
+        .replace(/\u202f(?!\d)|(?<!\d)\u202f/g, " "),
     );
     expect(await page().$eval('[data-field="u"]', (e) => (e as HTMLInputElement).value)).toBe("9999");
     await page().keyboard.press("Escape");
@@ -97,7 +97,7 @@ describe("from a surveyed room to a tick on site", () => {
   it("reads marks off the tape, from the end one chooses", async () => {
     await open("demo", "stage=points&room=kitchen");
     await focusPoint("S5");
-    await page().waitForFunction(() => document.querySelector('[data-mark="s5"]')?.textContent?.includes("2\u2009900"));
+    await page().waitForFunction(() => document.querySelector('[data-mark="s5"]')?.textContent?.includes("2\u202f900"));
     await page().click('::-p-xpath(//button[@role="radio" and text()="right"])');
     await page().waitForFunction(() => document.querySelector('[data-mark="s5"]')?.textContent?.includes("700"));
     expect(await text("[data-tape-title]")).toContain("measured from the right-hand corner");

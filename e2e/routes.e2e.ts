@@ -14,7 +14,7 @@ describe("routes, timber and the solid view", () => {
     await press("Why this way?");
     await page().waitForSelector("[data-why]");
     expect(await text("[data-why]")).toMatch(
-      /The cheapest at these weights: [\s\S]*dearer by what [\d\s\u2009.]+ of cable is worth/,
+      /The cheapest at these weights: [\s\S]*dearer by what [\d\s\u202f.]+ of cable is worth/,
     );
     // An answer belongs to the job it was asked of: after a change it is gone.
     await press("Pin this run");
@@ -87,8 +87,8 @@ describe("routes, timber and the solid view", () => {
     await type("bore line", "1");
     await see(
       "The line is 1 from the bearing; it must be 1 050 to 1 680 from the nearer one"
-        .replaceAll("1 ", "1\u2009")
-        .replace("is 1\u2009from", "is 1 from"),
+        .replaceAll("1 ", "1\u202f")
+        .replace("is 1\u202ffrom", "is 1 from"),
     );
     await type("bore line", "1300");
     await stored();

@@ -7,12 +7,12 @@ export const figure = (x: number, places = 2): string => String(Number(x.toFixed
 export const quantity = (x: number, unit: string | undefined): string =>
   unit === undefined || unit === "mm" ? mm(x) : String(Number(x.toFixed(unit === "%" ? 1 : 3)));
 
-/** A length for a sentence: whole millimetres with thin spaces between thousands, one decimal when it matters. */
+/** A length for a sentence: whole millimetres with narrow spaces that no line breaks at between thousands, one decimal when it matters. */
 export function mm(x: number): string {
   const r = Math.round(x * 10) / 10;
   const s = Number.isInteger(r) ? String(r) : r.toFixed(1);
   const [whole, part] = s.split(".");
-  const spaced = whole!.replace(/\B(?=(\d{3})+(?!\d))/g, "\u2009");
+  const spaced = whole!.replace(/\B(?=(\d{3})+(?!\d))/g, "\u202f");
   return part ? `${spaced}.${part}` : spaced;
 }
 

@@ -123,7 +123,7 @@ describe("the scene of a wall", () => {
       ["t1", { x0: 300 - width / 2, x1: 300 + width / 2, y0: -2400, y1: -1500 }],
       ["t2", { x0: 300, x1: 900, y0: -200 - width / 2, y1: -200 + width / 2 }],
     ]);
-    expect(said(shapes)).toEqual(expect.arrayContaining(["window 1\u2009000", "hob", "Press", "kept free"]));
+    expect(said(shapes)).toEqual(expect.arrayContaining(["window 1\u202f000", "hob", "Press", "kept free"]));
   });
   it("has the decks over and under as strips, with a joist wherever one meets the wall", () => {
     for (const f of house.faces) {

@@ -116,7 +116,7 @@ describe("sheets and outlines", () => {
       { x: 3000, y: 2000 },
       { x: 3000, y: 0 },
     ];
-    expect(sideLengths(square)).toEqual(["2\u2009000", "3\u2009000", "2\u2009000", "3\u2009000"]);
+    expect(sideLengths(square)).toEqual(["2\u202f000", "3\u202f000", "2\u202f000", "3\u202f000"]);
     const s = drawOutline(square, true, sideLengths(square), "Room");
     const texts = s.shapes.filter((x) => x.kind === "text");
     expect(texts.map((t) => t.text)).toEqual([...sideLengths(square), "1", "2", "3", "4"]);

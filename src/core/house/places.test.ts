@@ -201,7 +201,7 @@ describe("where a new point goes", () => {
     expect(r.points).toHaveLength(2);
     expect(r.changes.map((c) => (c.after as { place: { u: number } }).place.u)).toEqual([73, 3527]);
     expect(addSeries(h, f, { ...s, from: 72 }, null, newId)).toBe(
-      "A plate of 146 at 72 reaches past the end of the wall; it must be between 73 and 3\u2009527.",
+      "A plate of 146 at 72 reaches past the end of the wall; it must be between 73 and 3\u202f527.",
     );
     expect(addSeries(h, f, { ...s, to: 3528 }, null, newId)).toMatch(/at 3.528 reaches past/);
     expect(addSeries(h, f, { ...s, from: 900, to: 800 }, null, newId)).toBe(

@@ -187,7 +187,7 @@ describe("what a reshaped wall keeps", () => {
     // The door lies from 500 to 1338 of the south wall, 3600 long.
     for (const u of [500, 1338, 10, 3590]) expect(typeof splitWall(job, a, 3, u, newId), String(u)).toBe("object");
     expect(splitWall(job, a, 3, 501, newId)).toBe(
-      "The door from 500 to 1\u2009338 lies across 501; split the wall beside it.",
+      "The door from 500 to 1\u202f338 lies across 501; split the wall beside it.",
     );
     expect(splitWall(job, a, 3, 1337, newId)).toMatch(/lies across/);
     for (const u of [9.9, 3590.1, NaN])

@@ -32,7 +32,8 @@ export interface ArmourMarks {
 
 /**
  * Marks on the cable, offered up to a gland already in the face: from the last cleat round the sweep to the face. A sweep of the
- * least radius cuts the corner of the drawn way; a straight approach keeps a small bow to push back into.
+ * least radius cuts the corner of the drawn way; a straight approach keeps a small bow to push back into. Up to whole millimetres:
+ * a bit too long is pushed back, too short is scrap.
  * @param cone length of the gland's cone
  * @param tails cores inside the enclosure
  */
@@ -42,10 +43,11 @@ export function armourMarks({ toBend, cleat, radius }: Approach, cone: number, t
   const way = bent
     ? cleat + (Math.PI / 2) * Math.min(radius, toBend) + Math.max(0, toBend - radius)
     : arcLength(cleat, PUSH_BACK);
+  const wires = Math.ceil(way - EPS);
   return {
-    ring: way - cone,
-    wires: way,
-    cut: way + tails,
+    ring: wires - cone,
+    wires,
+    cut: wires + tails,
     sweep: bent ? radius : null,
     fits: !bent || toBend >= radius - EPS,
     room: bent ? toBend : null,

@@ -95,8 +95,8 @@ function Armour({ c, name }: { c: EndCable; name: string }) {
         tall={230}
       />
       <p className="text-[14px]">
-        From the last cleat: wires stop at {mm(Math.round(marks.wires))}, sheath ringed at {mm(Math.round(marks.ring))},
-        cut at {mm(Math.round(marks.cut))}.{" "}
+        From the last cleat: wires stop at {mm(marks.wires)}, sheath ringed at {mm(marks.ring)}, cut at{" "}
+        {mm(Math.round(marks.cut))}.{" "}
         {marks.sweep === null
           ? `It comes straight, with a bow of ${mm(PUSH_BACK)} to push back into.`
           : `It sweeps in on a radius of ${mm(Math.round(marks.sweep))}.`}{" "}
