@@ -163,6 +163,7 @@ export const points = pgTable(
     tied: jsonb("tied").$type<string[]>().notNull().default([]),
     faceHoles: jsonb("face_holes").$type<Point["faceHoles"]>().notNull().default([]),
     glandAt: jsonb("gland_at").$type<Point["glandAt"]>().notNull().default({}),
+    plastic: boolean("plastic").notNull().default(false),
     name: text("name").notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],

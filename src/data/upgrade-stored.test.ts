@@ -35,6 +35,7 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
     'alter table "points" drop column "tied"',
     'alter table "points" drop column "face_holes"',
     'alter table "points" drop column "gland_at"',
+    'alter table "points" drop column "plastic"',
     'alter table "points" drop column "watts"',
     'alter table "points" drop column "water"',
     'alter table "circuits" drop column "run_cables"',

@@ -25,16 +25,18 @@ export function drawDrop(d: BoardDrop, f: BoardFigures): Scene {
   }
   const away = d.above ? 1 : -1;
   const far = (d.above ? Math.max : Math.min)(...d.plumb, d.edge, d.endsAt) + away * 120;
+  // Its words stand behind the board, where no mark is.
+  const back = place.v - away * (bh / 2 + 60);
   p.line(
     [
       [d.line, -far],
-      [d.line, -(d.edge - away * 40)],
+      [d.line, -back],
     ],
     "accent",
     { dash: true },
   );
-  p.text(d.line, -far, `plumb line, ${tenth(d.line)} from the left corner`, {
-    drop: d.above ? -0.5 : 1.2,
+  p.text(d.line, -back, `plumb line, ${tenth(d.line)} from the left corner`, {
+    drop: d.above ? 1.2 : -0.5,
     ink: "accent",
   });
   d.plumb.forEach((v, i) => {
@@ -65,7 +67,14 @@ export function drawDrop(d: BoardDrop, f: BoardFigures): Scene {
     ink: "cut",
   });
   for (const s of d.seals)
-    if (s.wall === d.face.wall.id) p.text(s.u, -d.face.shape.height, "seal", { drop: 1.2, ink: "warn", type: "bold" });
+    if (s.wall === d.face.wall.id)
+      p.text(s.u + width / 2, -d.face.shape.height, "seal", {
+        anchor: "start",
+        shift: 8,
+        drop: 0.35,
+        ink: "warn",
+        type: "bold",
+      });
   return {
     label: `${d.section.section.label} down to ${f.board.label}: ${d.plumb.length} fixings on the plumb line`,
     shapes: p.shapes,

@@ -7,7 +7,7 @@ import { type Scene, arc, hexagon, pen } from "./scene";
 export function drawGlandRow(
   width: number,
   holes: readonly GlandHole[],
-  glands: ReadonlyMap<string, Gland>,
+  glands: ReadonlyMap<string, Pick<Gland, "acrossCorners">>,
   handRoom: number,
   face: { depth?: number; plugs?: readonly { at: number; size: number }[] } = {},
 ): Scene {

@@ -48,6 +48,8 @@ export const pointSchema = z.strictObject({
     .default([]),
   /** Where glands were put by hand along their face, by run, mm. */
   glandAt: z.record(z.string().max(140), length0).default({}),
+  /** Its enclosure is of plastic: armour is earthed by a tag and a lead. A board's never is. */
+  plastic: z.boolean().default(false),
   /** Found in the house, not put in by this job. */
   existing: z.boolean().default(false),
   name: z.string().trim().max(40).default(""),

@@ -40,7 +40,7 @@ export function endSteps(h: House, plan: WithEnds, f: EndFigures, c: EndCable): 
   const ends = plan.ends.filter((e) => e.run === c.run.id);
   const r1r2 = expectedOfRun(c.run, ends, h.job.settings.slack, c.cable);
   if (r1r2 !== null) out.push({ kind: "first-test", measures: { r1r2 } });
-  const clad = cladSteps(c);
+  const clad = cladSteps(c, point.plastic && point.kind !== "board");
   if (clad) out.push(clad);
   if (point.kind !== "board") return [...out, accessorySteps(f, c)];
   const mine = boardFigures(h, plan, point.id)?.cables.find((x) => x.run.id === c.run.id);
@@ -50,11 +50,11 @@ export function endSteps(h: House, plan: WithEnds, f: EndFigures, c: EndCable): 
 }
 
 /** The gland of an armoured end or the seal of a mineral-insulated one; null for sheathed cable. */
-function cladSteps(c: EndCable): EndSteps | null {
+function cladSteps(c: EndCable, plastic: boolean): EndSteps | null {
   if (c.armour) {
     const { gland, marks, outdoors } = c.armour;
     return {
-      kind: outdoors ? "swa-outdoor" : "swa-indoor",
+      kind: plastic ? (outdoors ? "swa-plastic" : "swa-plastic-indoor") : outdoors ? "swa-outdoor" : "swa-indoor",
       measures: {
         wires: marks.wires,
         ...(gland ? { cone: marks.wires - marks.ring, hole: gland.hole } : {}),

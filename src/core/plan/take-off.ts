@@ -157,6 +157,7 @@ function addGlands(
       const { gland, outdoors } = c.armour;
       const size = gland ? `${gland.id}, ${gland.thread}, ${outdoors ? "outdoor" : "indoor"} type` : "ask the maker";
       add("Gland with tag, lock ring and shroud", size, 1, "each", c.run.circuit);
+      add("Bolt, serrated washer and lead for a gland's tag", "brass, 4 mm² lead", 1, "each", c.run.circuit);
       for (const s of armourSleeves(c.cable.cores, h.job.settings.schools.armourCores))
         add("Core sleeve", `${s.sleeve} over ${s.core}`, 1, "each", c.run.circuit);
     }
@@ -164,7 +165,7 @@ function addGlands(
       const run = face.holes.find((o) => o.run !== null)?.run;
       const circuit = runs.find((r) => r.id === run)?.circuit ?? null;
       for (const o of face.holes)
-        if (o.run === null) add("Plug for a spare gland hole", o.gland.thread, 1, "each", circuit);
+        if (o.run === null && o.gland) add("Plug for a spare gland hole", o.gland.thread, 1, "each", circuit);
       for (const q of face.plugs) add("Plug for an old hole", `${q.size} mm`, 1, "each", circuit);
     }
   }

@@ -23,6 +23,18 @@ export const conduits: readonly Conduit[] = [
   { id: "63", outside: 63, inside: 57.0 },
 ];
 
+/** What the end of a conduit takes in the wall of a box, mm: the hole, and its lock ring across. Typical. Source: BS EN 61386, Trade habit. */
+export interface ConduitEnd {
+  size: string;
+  hole: number;
+  across: number;
+}
+/** The end of a conduit by its nominal size: half a millimetre over it bored, a ring a third wider; null for a size nobody makes. */
+export function conduitEnd(size: string): ConduitEnd | null {
+  const c = conduits.find((x) => x.id === size);
+  return c ? { size, hole: c.outside + 0.5, across: Math.round(c.outside * 1.35) } : null;
+}
+
 const trunking = (width: number, height: number): Trunking => ({
   id: `${width}x${height}`,
   width,

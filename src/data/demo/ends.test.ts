@@ -126,7 +126,7 @@ describe("the armoured feed to the kiln", () => {
   it("has the same gland in the card at both ends, on both faces, in the steps and in what is bought", () => {
     expect(both.map((c) => c.armour!.gland!.id)).toEqual(["20", "20"]);
     const faces = ["board", "k1"].map((p) => glandFaces(h, plan, p).find((f) => f.holes.some((o) => o.run === KILN))!);
-    expect(faces.map((f) => f.holes.map((o) => [o.gland.id, o.gland.hole, o.how]))).toEqual([
+    expect(faces.map((f) => f.holes.map((o) => [o.name, o.hole, o.how]))).toEqual([
       [["20", 20.5, "drill"]],
       [["20", 20.5, "drill"]],
     ]);
@@ -185,10 +185,25 @@ describe("the armoured feed to the kiln", () => {
       "20, M20, outdoor type",
     ]);
   });
+  it("into plastic the tag carries the earth, indoors and out; a board is never of plastic", () => {
+    const kind = (more: object, point = "k1") => {
+      const x = layHouse(at(point, more)(job));
+      const f = endFigures(x, plan, point)!;
+      return endSteps(
+        x,
+        plan,
+        f,
+        f.cables.find((c) => c.run.id === KILN)!,
+      ).find((s) => s.kind.startsWith("swa"))!.kind;
+    };
+    expect(kind({ plastic: true })).toBe("swa-plastic-indoor");
+    expect(kind({ plastic: true, place: { on: "wall", wall: "yard-w2", u: 900, v: 1150 } })).toBe("swa-plastic");
+    expect(kind({ plastic: true }, "board")).toBe("swa-indoor");
+  });
   it("takes a hole that is there, opens up a smaller one, and plugs what nothing takes", () => {
     const holes = (list: { edge: "left" | "right"; at: number; size: number }[], more: object = {}) => {
       const j = at("k1", { faceHoles: list, ...more })(job);
-      const [f] = glandFaces(layHouse(j), plan, "k1");
+      const f = glandFaces(layHouse(j), plan, "k1").find((x) => x.edge === "right");
       return { took: f!.holes.map((o) => [o.how, o.x]), plugs: f!.plugs, facts: f!.facts.map((x) => [x.rule, x.case]) };
     };
     expect(holes([{ edge: "right", at: 30, size: 20.2 }])).toEqual({ took: [["there", 30]], plugs: [], facts: [] });
@@ -212,6 +227,52 @@ describe("the armoured feed to the kiln", () => {
       facts: [["gland.place", "edge"]],
     });
     expect(holes([], { glandAt: { [KILN]: 21.75 } }).facts).toEqual([]);
+  });
+  it("a tube stands on the face where it is drawn, takes the hole that is there, and the gland keeps clear of it", () => {
+    // T3, a tube of 25, comes up to the isolator 35 under its edge, on its middle; its box is 130 wide.
+    const bottom = (more: object = {}) => {
+      const j = at("k1", more)(job);
+      const f = glandFaces(layHouse(j), plan, "k1").find((x) => x.edge === "bottom")!;
+      return {
+        is: f.holes.map((o) => [o.name, o.x, o.hole, o.how]),
+        plugs: f.plugs.length,
+        facts: f.facts.map((x) => x.case),
+      };
+    };
+    expect(bottom()).toEqual({ is: [["tube 25", 65, 25.5, "drill"]], plugs: 0, facts: [] });
+    expect(bottom({ faceHoles: [{ edge: "bottom", at: 64, size: 20.5 }] })).toEqual({
+      is: [["tube 25", 64, 25.5, "open-up"]],
+      plugs: 0,
+      facts: [],
+    });
+    expect(bottom({ faceHoles: [{ edge: "bottom", at: 62, size: 25.5 }] })).toMatchObject({
+      plugs: 1,
+      facts: ["hole"],
+    });
+    // Moved along its wall the tube comes in beside the middle, near the edge of the box.
+    expect(bottom({ place: { on: "wall", wall: "shed-w3", u: 1448, v: 1150 } })).toMatchObject({
+      is: [["tube 25", 117, 25.5, "drill"]],
+      facts: ["edge"],
+    });
+    expect(
+      glandFaces(layHouse(at("k1", { place: { on: "wall", wall: "shed-w3", u: 1700, v: 1150 } })(job)), plan, "k1"),
+    ).toHaveLength(1);
+    expect(
+      glandFaces(layHouse(at("k1", { place: { on: "wall", wall: "shed-w3", u: 1500, v: 1250 } })(job)), plan, "k1"),
+    ).toHaveLength(1);
+    // The armour brought in from below: what is left beside the tube is 65 − 22 = 43, and its gland stands in the middle of it.
+    const below = { ...plan, ends: plan.ends.map((e) => (e.point === "k1" ? { ...e, entry: "bottom" as const } : e)) };
+    const both = glandFaces(h, below, "k1").find((x) => x.edge === "bottom")!;
+    expect(both.fits).toBe(false);
+    const wide = glandFaces(
+      layHouse(at("k1", { place: { on: "wall", wall: "shed-w3", u: 1530, v: 1150 } })(job)),
+      below,
+      "k1",
+    );
+    expect(wide.find((x) => x.edge === "bottom")!.holes.map((o) => [o.name, o.x])).toEqual([
+      ["tube 25", 35],
+      ["20", 93.5],
+    ]);
   });
 });
 

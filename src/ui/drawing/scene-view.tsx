@@ -1,5 +1,5 @@
 "use client";
-import { useId, useRef } from "react";
+import { useId, useRef, useState } from "react";
 import { type Bounds, type Scene, boundsOf } from "../../core/drawings/scene";
 import { OVERLAP, tilesOf } from "../../core/drawings/tiles";
 import { useWidth } from "../kit/use-width";
@@ -11,8 +11,30 @@ const PAD = { side: 64, top: 46, bottom: 62 };
 
 const extent = (b: Bounds): [number, number] => [Math.max(1e-6, b.x1 - b.x0), Math.max(1e-6, b.y1 - b.y0)];
 
-/** A drawing to scale, as large as its place allows; words and dimension lines keep their size. `beside`: room left at its sides, px. */
-export function SceneView({ scene, tall = 380, beside }: { scene: Scene; tall?: number; beside?: number }) {
+/** A thing of a drawing that is moved along it by hand, or by arrow keys a millimetre at a time. Lengths mm of the drawing. */
+export interface Handle {
+  id: string;
+  at: readonly [number, number];
+  radius: number;
+  most: number;
+  label: string;
+  onMove: (x: number) => void;
+}
+
+/**
+ * A drawing to scale, as large as its place allows; words and dimension lines keep their size. `beside`: room left at its sides, px.
+ */
+export function SceneView({
+  scene,
+  tall = 380,
+  beside,
+  handles = [],
+}: {
+  scene: Scene;
+  tall?: number;
+  beside?: number;
+  handles?: readonly Handle[];
+}) {
   const ref = useRef<HTMLDivElement>(null);
   const width = useWidth(ref, 640);
   const id = useId().replace(/[^a-z0-9]/gi, "");
@@ -31,13 +53,70 @@ export function SceneView({ scene, tall = 380, beside }: { scene: Scene; tall?: 
   };
   return (
     <div ref={ref} className="scene w-full overflow-hidden border border-line bg-panel">
-      <svg width={width} height={height} role="img" aria-label={scene.label} className="block">
+      <svg
+        width={width}
+        height={height}
+        role={handles.length ? "group" : "img"}
+        aria-label={scene.label}
+        className="block"
+      >
         <Hatches prefix={id} unit={1} />
         {scene.shapes.map((s, i) => (
           <ShapeView key={i} s={s} put={put} />
         ))}
+        {handles.map((h) => (
+          <HandleView key={h.id} handle={h} put={put} />
+        ))}
       </svg>
     </div>
+  );
+}
+
+const step: Readonly<Record<string, number>> = { ArrowLeft: -1, ArrowRight: 1, ArrowDown: -1, ArrowUp: 1 };
+
+function HandleView({ handle, put }: { handle: Handle; put: Put }) {
+  const [drag, setDrag] = useState<{ from: number; by: number } | null>(null);
+  const within = (x: number): number => Math.min(handle.most, Math.max(0, Math.round(x)));
+  const x = drag ? within(handle.at[0] + drag.by / put.scale) : handle.at[0];
+  const [px, py] = put.at(x, handle.at[1]);
+  return (
+    <g>
+      <circle
+        cx={px}
+        cy={py}
+        r={Math.max(22, handle.radius * put.scale)}
+        tabIndex={0}
+        role="slider"
+        aria-label={handle.label}
+        aria-valuenow={Math.round(x)}
+        aria-valuemin={0}
+        aria-valuemax={handle.most}
+        data-handle={handle.id}
+        className={`cursor-ew-resize touch-none ${drag ? "stroke-accent" : "stroke-transparent"} fill-transparent focus-visible:stroke-accent`}
+        strokeWidth={2}
+        onPointerDown={(e) => {
+          e.currentTarget.setPointerCapture(e.pointerId);
+          setDrag({ from: e.clientX, by: 0 });
+        }}
+        onPointerMove={(e) => (drag ? setDrag({ ...drag, by: e.clientX - drag.from }) : undefined)}
+        onPointerUp={() => {
+          if (drag && x !== handle.at[0]) handle.onMove(x);
+          setDrag(null);
+        }}
+        onPointerCancel={() => setDrag(null)}
+        onKeyDown={(e) => {
+          const by = step[e.key];
+          if (by === undefined) return;
+          e.preventDefault();
+          handle.onMove(within(handle.at[0] + by * (e.shiftKey ? 10 : 1)));
+        }}
+      />
+      {drag ? (
+        <text x={px} y={py - 28} textAnchor="middle" className="fill-accent font-mono text-[13px]">
+          {x}
+        </text>
+      ) : null}
+    </g>
   );
 }
 

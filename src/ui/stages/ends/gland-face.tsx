@@ -5,7 +5,7 @@ import { drawGlandRow } from "../../../core/drawings/end-drawings";
 import type { Scene } from "../../../core/drawings/scene";
 import type { Edge, Point } from "../../../core/job/model";
 import { type FaceHole, type GlandFace, HAND_ROOM } from "../../../core/plan/gland-faces";
-import { SceneView, TrueScalePrint } from "../../drawing/scene-view";
+import { type Handle, SceneView, TrueScalePrint } from "../../drawing/scene-view";
 import { editPoint, say } from "../../job/edits";
 import { Button } from "../../kit/button";
 import { NumberField } from "../../kit/field";
@@ -21,17 +21,16 @@ const how: Record<FaceHole["how"], string> = {
 
 /** The face as a drawing: also the template that is laid on it to drill by. */
 export function drawFace(f: GlandFace): Scene {
-  const glands = new Map(f.holes.map((o) => [o.gland.id, o.gland]));
   return drawGlandRow(
     f.width,
-    [...f.holes]
-      .sort((a, b) => a.x - b.x)
-      .map((o) => ({ x: o.x, hole: o.gland.hole, gland: o.gland.id, spare: o.run === null })),
-    glands,
+    f.holes.map((o) => ({ x: o.x, hole: o.hole, gland: o.name, spare: isSpare(o) })),
+    new Map(f.holes.map((o) => [o.name, { acrossCorners: o.across }])),
     HAND_ROOM,
     { depth: f.depth, plugs: f.plugs },
   );
 }
+
+const isSpare = (o: FaceHole): boolean => o.gland !== null && o.run === null;
 
 /** One face of an enclosure with its glands: where each is drilled, what is there already, and its template. */
 export function GlandFaceView({ face }: { face: GlandFace }) {
@@ -42,6 +41,8 @@ export function GlandFaceView({ face }: { face: GlandFace }) {
   const holes = point.faceHoles.map((o, i) => ({ ...o, i })).filter((o) => o.edge === face.edge);
   const setHole = (i: number, set: Partial<Point["faceHoles"][number]>): string | null =>
     editPoint(point.id, (p) => ({ faceHoles: p.faceHoles.map((o, n) => (n === i ? { ...o, ...set } : o)) }));
+  const place = (run: string, x: number): string | null =>
+    editPoint(point.id, (p) => ({ glandAt: { ...p.glandAt, [run]: x } }));
   return (
     <section aria-label={`Gland face of ${point.label}`} className="mt-4" data-gland-face={face.edge}>
       <div className="flex flex-wrap items-center justify-between gap-2">
@@ -54,18 +55,39 @@ export function GlandFaceView({ face }: { face: GlandFace }) {
       </div>
       <div className={printed ? "no-print" : ""}>
         {face.holes.length ? (
-          <SceneView scene={drawFace(face)} tall={240} />
-        ) : (
+          <SceneView
+            scene={drawFace(face)}
+            tall={240}
+            handles={face.holes.flatMap((o): Handle[] =>
+              o.run === null
+                ? []
+                : [
+                    {
+                      id: o.run,
+                      at: [o.x, face.depth / 2],
+                      radius: o.across / 2,
+                      most: face.width,
+                      label: `Gland of ${runName(o.run)}, from the ${from}`,
+                      onMove: (x) => say(place(o.run!, x)),
+                    },
+                  ],
+            )}
+          />
+        ) : null}
+        {face.fits ? null : (
           <p className="text-stop">They do not fit on this face: bring some in elsewhere, or use a wider enclosure.</p>
         )}
       </div>
       {printed ? <TrueScalePrint scene={drawFace(face)} /> : null}
       <ul className="no-print mt-2 grid gap-1.5 text-[14px]">
         {face.holes.map((o, i) => (
-          <li key={o.run ?? `spare ${i}`} className="flex flex-wrap items-end gap-2">
+          <li key={o.run ?? o.section ?? `spare ${i}`} className="flex flex-wrap items-end gap-2">
             {o.run === null ? (
               <span>
-                {mm(Math.round(o.x * 10) / 10)} from the {from}: a spare, Ø {mm(o.gland.hole)}, with its plug
+                {mm(Math.round(o.x * 10) / 10)} from the {from}:{" "}
+                {o.gland
+                  ? `a spare, Ø ${mm(o.hole)}, with its plug`
+                  : `${o.name}, Ø ${mm(o.hole)}: ${how[o.how]}. It stands where it is drawn in Containment`}
               </span>
             ) : (
               <>
@@ -75,10 +97,10 @@ export function GlandFaceView({ face }: { face: GlandFace }) {
                   value={Math.round(o.x * 10) / 10}
                   min={0}
                   max={face.width}
-                  onCommit={(x) => editPoint(point.id, (p) => ({ glandAt: { ...p.glandAt, [o.run!]: x } }))}
+                  onCommit={(x) => place(o.run!, x)}
                 />
                 <span className="pb-1.5">
-                  gland {o.gland.id}, Ø {mm(o.gland.hole)}: {how[o.how]}
+                  gland {o.name}, Ø {mm(o.hole)}: {how[o.how]}
                 </span>
                 {o.byHand ? (
                   <Button
@@ -97,6 +119,17 @@ export function GlandFaceView({ face }: { face: GlandFace }) {
           </li>
         ))}
       </ul>
+      {point.kind === "board" || face.holes.every((o) => o.run === null) ? null : (
+        <label className="no-print mt-2 flex items-center gap-2 text-[14px]">
+          <input
+            type="checkbox"
+            checked={point.plastic}
+            data-field="plastic"
+            onChange={(e) => say(editPoint(point.id, () => ({ plastic: e.target.checked })))}
+          />
+          Enclosure of plastic: the tag carries the earth, by its own lead
+        </label>
+      )}
       <fieldset className="no-print mt-2 grid gap-1.5 border-t border-dotted border-line pt-2">
         <legend className="text-[13.5px] text-soft">Holes that this face has already</legend>
         {holes.map((o) => (

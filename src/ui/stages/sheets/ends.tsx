@@ -132,7 +132,7 @@ function PointList({ points, picked }: { points: readonly Point[]; picked: strin
             aria-current={p.id === picked}
             onClick={() => useDesk.setState({ selection: { kind: "point", id: p.id } })}
             className={clsx(
-              "flex min-h-9 w-full cursor-pointer items-baseline gap-2 border-l-4 px-2 text-left",
+              "flex w-full cursor-pointer items-baseline gap-2 border-l-4 px-2 py-2 text-left",
               p.id === picked ? "border-accent bg-page" : "border-transparent hover:bg-rail",
             )}
           >

@@ -145,3 +145,4 @@ const armour = (kind: string, name: string, outdoor: boolean, plastic: boolean):
 export const armourIndoor = armour("swa-indoor", "Steel-wire armour, indoors", false, false);
 export const armourOutdoor = armour("swa-outdoor", "Steel-wire armour, outdoors", true, false);
 export const armourPlastic = armour("swa-plastic", "Steel-wire armour into plastic", true, true);
+export const armourPlasticIndoor = armour("swa-plastic-indoor", "Steel-wire armour into plastic, indoors", false, true);

@@ -1,5 +1,5 @@
 import { cookerControl, fusedUnit, gangSwitch, lightSwitch, outlet, twoWaySwitch } from "./accessories";
-import { armourIndoor, armourOutdoor, armourPlastic } from "./armour";
+import { armourIndoor, armourOutdoor, armourPlastic, armourPlasticIndoor } from "./armour";
 import type { Making } from "./card";
 import { conduitWork, trayWork, trunkingWork } from "./containment-work";
 import { boxFixing, chase, coil, firstTest } from "./first-fix";
@@ -30,6 +30,7 @@ export const makings: readonly Making[] = [
   armourIndoor,
   armourOutdoor,
   armourPlastic,
+  armourPlasticIndoor,
   mineralFirst,
   mineralSecond,
   boardEnd,

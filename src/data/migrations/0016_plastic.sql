@@ -1,0 +1,1 @@
+ALTER TABLE "points" ADD COLUMN "plastic" boolean DEFAULT false NOT NULL;
