@@ -185,7 +185,8 @@ describe("from a surveyed room to a tick on site", () => {
     await other.keyboard.type("2600");
     await other.keyboard.press("Enter");
     await other.waitForFunction(() => document.body.innerText.includes("Changed in two places"), { timeout: 180_000 });
-    await other.click("::-p-text(Keep mine)");
+    await other.waitForSelector('[data-clash^="points "] svg');
+    await other.click("::-p-text(Keep these)");
     await other.waitForSelector('[data-storing="stored"]');
     await page().bringToFront();
     await page().reload();

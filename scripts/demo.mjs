@@ -1,6 +1,6 @@
 // One command for a fresh machine: installs what is missing, builds when a source is newer, starts the server and prints its address.
 import { spawn, spawnSync } from "node:child_process";
-import { existsSync, readFileSync, readdirSync, rmSync, statSync, writeFileSync } from "node:fs";
+import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
 import { createServer } from "node:net";
 import { dirname, isAbsolute, join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -18,7 +18,8 @@ function stop(words) {
   process.exit(1);
 }
 for (const a of args)
-  if (a !== "--reset") stop(`Unknown option ${a}. The only one is --reset, which puts the demo back as it was.`);
+  if (a !== "--reset")
+    stop(`Unknown option ${a}. The only one is --reset, which puts the demo job back as it was and touches no other.`);
 if (!Number.isInteger(port) || port < 1 || port > 65535)
   stop(`PORT is ${process.env.PORT}; it must be a whole number between 1 and 65535.`);
 const [major, minor] = process.versions.node.split(".").map(Number);
@@ -64,10 +65,8 @@ if (existsSync(lock)) {
       `The data folder ${data} is in use by another Lumbet (process ${pid}). Stop that one first, or set LUMBET_DATA to another folder.`,
     );
 }
-if (args.includes("--reset")) {
-  rmSync(data, { recursive: true, force: true });
-  console.log("The demo data has been cleared and will be put in afresh.");
-}
+const reset = args.includes("--reset");
+if (reset) console.log("The demo job is put back as it was; all other jobs stay.");
 
 const stamp = join(root, "node_modules", ".package-lock.json");
 if (!existsSync(stamp) || statSync(stamp).mtimeMs + 1000 < statSync("package-lock.json").mtimeMs)
@@ -82,14 +81,29 @@ if (!existsSync(built) || statSync(built).mtimeMs < Math.max(...sources.map(newe
 const server = spawn(
   process.execPath,
   [join(root, "node_modules/next/dist/bin/next"), "start", "-H", host, "-p", String(port)],
-  { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data, NEXT_TELEMETRY_DISABLED: "1" } },
+  {
+    stdio: ["ignore", "ignore", "inherit"],
+    env: {
+      ...process.env,
+      LUMBET_DATA: data,
+      LUMBET_ADDRESS: `http://${host}:${port}`,
+      LUMBET_RESET_DEMO: reset ? "1" : "",
+      NEXT_TELEMETRY_DISABLED: "1",
+    },
+  },
 );
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));
-let told = false;
-server.stdout.on("data", (chunk) => {
-  if (!told && String(chunk).includes("Ready")) {
-    told = true;
-    console.log(`Lumbet is running at http://${host}:${port}  (data in ${data}; Ctrl-C stops it)`);
+// It says running when it answers, not before.
+for (;;) {
+  try {
+    const answer = await fetch(`http://${host}:${port}/`, { signal: AbortSignal.timeout(20_000) });
+    await answer.text();
+    if (answer.ok) break;
+    console.error(`The server answered ${answer.status}; see above.`);
+    break;
+  } catch {
+    await new Promise((done) => setTimeout(done, 100));
   }
-});
+}
+console.log(`Lumbet is running at http://${host}:${port}  (data in ${data}; Ctrl-C stops it)`);

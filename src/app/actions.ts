@@ -5,14 +5,17 @@ import { picturesNamed, readJobFile } from "../core/job/file";
 import { blankJob, idSchema } from "../core/job/model";
 import { heldRunSchema } from "../core/laid/held";
 import { keyedPatchSchema } from "../core/job/patch";
-import { siteEntrySchema } from "../core/job/site-entry";
+import { unkeepable } from "../core/job/plain-text";
+import { type SiteEntry, siteEntrySchema } from "../core/job/site-entry";
+import { acknowledge } from "../data/acknowledge";
 import { database } from "../data/client";
+import type { Db } from "../data/db";
 import { ternCottage } from "../data/demo/tern-cottage";
 import { defaultSchools } from "../data/defaults";
 import { addJobOfFile } from "../data/job-files";
-import { addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "../data/jobs";
+import { addJob, clearJob, editJob, editsSince, findJob, jobThere, listJobs, setDeleted } from "../data/jobs";
 import { addPictures, picturesOf } from "../data/pictures";
-import { addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
+import { type RefusedLine, addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
 import type { EditAnswer } from "../ui/job/actions";
 
 /** Thin doors to the repositories: every argument is checked here, since anyone may call them. */
@@ -35,43 +38,84 @@ export async function edit(jobId: string, base: number, patches: unknown, who: u
       kind: "refused",
       refusals: sent.error.issues.slice(0, 5).map((i) => ({ path: i.path.join("."), message: i.message })),
     };
-  return editJob(await database(), id.data, from.data, sent.data, typeof who === "string" ? who : "");
+  const db = await database();
+  const answer = await editJob(
+    db,
+    id.data,
+    from.data,
+    sent.data,
+    typeof who === "string" ? who.replaceAll("\0", "") : "",
+  );
+  if (answer.kind === "stored") await acknowledge(db, id.data);
+  return answer;
 }
 
+/** Null where the job is off the list, or is none this server can know. */
 export async function changesSince(jobId: string, since: number): ReturnType<typeof editsSince> {
-  return editsSince(await database(), idSchema.parse(jobId), version.parse(since));
+  const id = idSchema.safeParse(jobId);
+  const from = version.safeParse(since);
+  return id.success && from.success ? editsSince(await database(), id.data, from.data) : null;
 }
 
 export async function siteBook(jobId: string): ReturnType<typeof siteBookOf> {
-  return siteBookOf(await database(), idSchema.parse(jobId));
+  const id = idSchema.safeParse(jobId);
+  return id.success ? siteBookOf(await database(), id.data) : [];
 }
 
+/** Most lines of the record that are taken in one go. */
+const LINES = 500;
+
+/**
+ * Adds lines to the record of a job, each judged by itself: one that cannot be kept is answered with its reason and holds up no
+ * other.
+ */
 export async function addSiteEntries(jobId: string, entries: unknown) {
-  const parsed = z.array(siteEntrySchema).min(1).max(500).safeParse(entries);
-  if (!parsed.success)
-    return {
-      ok: false as const,
-      message: parsed.error.issues.map((i) => `${i.path.join(".")}: ${i.message}`).join("; "),
-    };
-  const bad = parsed.data.findIndex((e) => e.held !== undefined && !heldRunSchema.safeParse(e.held).success);
-  if (bad >= 0) return { ok: false as const, message: `${bad}.held: is no run as it was done` };
+  const id = idSchema.safeParse(jobId);
+  if (!id.success) return { ok: false as const, message: "This job is not one this server can know." };
+  if (!Array.isArray(entries) || !entries.length || entries.length > LINES)
+    return { ok: false as const, message: `Lines of the record come 1 to ${LINES} at a time.` };
+  const refused: RefusedLine[] = [];
+  const good: SiteEntry[] = [];
+  for (const e of entries) {
+    const told = refusalOfLine(e);
+    if (typeof told === "string") refused.push({ id: nameOfLine(e), message: told });
+    else good.push(told.line);
+  }
   const db = await database();
-  if (!(await findJob(db, idSchema.parse(jobId))))
-    return { ok: false as const, message: "This job is no longer there." };
-  await storeEntries(db, jobId, parsed.data);
-  return { ok: true as const, siteBook: await siteBookOf(db, jobId) };
+  if (!(await jobThere(db, id.data))) return { ok: false as const, message: "This job is no longer there." };
+  refused.push(...(await storeEntries(db, id.data, good)));
+  await acknowledge(db, id.data);
+  return { ok: true as const, siteBook: await siteBookOf(db, id.data), refused };
+}
+
+const nameOfLine = (e: unknown): string => {
+  const id = typeof e === "object" && e !== null ? (e as { id?: unknown }).id : null;
+  return typeof id === "string" ? id.slice(0, 60) : "";
+};
+
+/** The line as it is stored, or why it cannot be. */
+function refusalOfLine(e: unknown): { line: SiteEntry } | string {
+  const bad = unkeepable(e);
+  if (bad) return `${bad.path} ${bad.message}`;
+  const parsed = siteEntrySchema.safeParse(e);
+  if (!parsed.success) return parsed.error.issues.map((i) => `${i.path.join(".")}: ${i.message}`).join("; ");
+  if (parsed.data.held !== undefined && !heldRunSchema.safeParse(parsed.data.held).success)
+    return "held: is no run as it was done";
+  return { line: parsed.data };
 }
 
 const nameSchema = z.string().trim().min(1).max(80);
+const GONE = { ok: false as const, message: "This job is no longer there." };
 
 export async function createJob(from: "blank" | "demo", name: string) {
   const parsed = nameSchema.safeParse(name);
-  if (!parsed.success)
+  if (!parsed.success || unkeepable(name))
     return { ok: false as const, message: `Name is “${String(name).slice(0, 90)}”; give it 1 to 80 characters.` };
   const id = nanoid(10);
   const db = await database();
   const made = from === "demo" ? { ...ternCottage(id), name: parsed.data } : blankJob(id, parsed.data);
   await addJob(db, { ...made, settings: { ...made.settings, schools: await defaultSchools(db) } });
+  await acknowledge(db, id);
   return { ok: true as const, id };
 }
 
@@ -84,25 +128,44 @@ const copyName = (name: string, taken: ReadonlySet<string>): string => {
   }
 };
 
-export async function duplicateJob(id: string) {
+export async function duplicateJob(jobId: string) {
+  const id = idSchema.safeParse(jobId);
+  if (!id.success) return GONE;
   const db = await database();
-  const found = await findJob(db, idSchema.parse(id));
-  if (!found) return { ok: false as const, message: "This job is no longer there." };
+  const found = await findJob(db, id.data);
+  if (!found) return GONE;
   const next = nanoid(10);
   const taken = new Set((await listJobs(db)).map((j) => j.name));
-  const pictures = await picturesOf(db, id, picturesNamed(found.job));
+  const pictures = await picturesOf(db, id.data, picturesNamed(found.job));
   await addJob(db, { ...found.job, id: next, name: copyName(found.job.name, taken) }, (tx) =>
     addPictures(tx, next, pictures),
   );
+  await acknowledge(db, next);
   return { ok: true as const, id: next };
 }
 
+/** Does something with a job by its id; false where there is none, or none this server can know. */
+async function withJob(jobId: unknown, what: (db: Db, id: string) => Promise<boolean>): Promise<boolean> {
+  const id = idSchema.safeParse(jobId);
+  return id.success ? what(await database(), id.data) : false;
+}
+
+/** Puts a job into the bin. */
 export async function removeJob(id: string): Promise<boolean> {
-  return setDeleted(await database(), idSchema.parse(id), true);
+  return withJob(id, (db, job) => setDeleted(db, job, true));
 }
 
 export async function restoreJob(id: string): Promise<boolean> {
-  return setDeleted(await database(), idSchema.parse(id), false);
+  return withJob(id, (db, job) => setDeleted(db, job, false));
+}
+
+/** Clears a job of the bin for good. */
+export async function clearBinned(id: string): Promise<boolean> {
+  return withJob(id, async (db, job) => {
+    const done = await clearJob(db, job);
+    if (done) await acknowledge(db, job);
+    return done;
+  });
 }
 
 /** Reads a job file into a new job of its own; a refused file changes nothing. */
@@ -110,6 +173,8 @@ export async function importJob(text: string) {
   const read = readJobFile(typeof text === "string" ? text : "");
   if (!read.ok) return { ok: false as const, refusals: read.refusals };
   const id = nanoid(10);
-  await addJobOfFile(await database(), id, read.file);
+  const db = await database();
+  await addJobOfFile(db, id, read.file);
+  await acknowledge(db, id);
   return { ok: true as const, id };
 }

@@ -1,20 +1,25 @@
+import { backupState } from "../data/backup/daily";
 import { database } from "../data/client";
-import { listJobs } from "../data/jobs";
+import { binnedJobs, listJobs } from "../data/jobs";
 import { JobsPage } from "../ui/jobs/jobs-page";
-import { createJob, duplicateJob, importJob, removeJob, restoreJob } from "./actions";
+import { clearBinned, createJob, duplicateJob, importJob, removeJob, restoreJob } from "./actions";
 
 export const dynamic = "force-dynamic";
 
 export default async function Page() {
-  const jobs = await listJobs(await database());
+  const db = await database();
+  const { standing, failed } = backupState();
   return (
     <JobsPage
-      jobs={jobs}
+      jobs={await listJobs(db)}
+      bin={await binnedJobs(db)}
+      backups={{ newest: standing[0] ?? null, count: standing.length, failed }}
       actions={{
         create: createJob,
         duplicate: duplicateJob,
         remove: removeJob,
         restore: restoreJob,
+        clear: clearBinned,
         importFile: importJob,
       }}
     />

@@ -1,6 +1,12 @@
-import { mkdirSync } from "node:fs";
+import { mkdirSync, readFileSync } from "node:fs";
 import { isAbsolute, join } from "node:path";
+import { sql } from "drizzle-orm";
+import { keepLedger } from "./acknowledge";
 import type { Db } from "./db";
+import { checkFolder, damaged } from "./folder-check";
+import { rowsOf } from "./job-rows";
+import { Ledger, checkLedger } from "./ledger";
+import { StartFault } from "./start-fault";
 import { lockFolder } from "./folder-lock";
 import * as schema from "./schema";
 import { upgradeStored } from "./upgrade-stored";
@@ -14,6 +20,7 @@ export function dataFolder(): string {
 const migrationsFolder = (): string => join(/* turbopackIgnore: true */ process.cwd(), "src", "data", "migrations");
 
 async function openEmbedded(folder: string): Promise<Db> {
+  checkFolder(folder);
   lockFolder(folder);
   const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
     import("@electric-sql/pglite"),
@@ -22,8 +29,50 @@ async function openEmbedded(folder: string): Promise<Db> {
   ]);
   const files = join(folder, "pg");
   mkdirSync(files, { recursive: true });
-  const db = drizzle({ client: new PGlite(files), schema });
-  return upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
+  const client = new PGlite(files);
+  try {
+    await client.waitReady;
+  } catch (e) {
+    throw damaged(folder, (e as Error).message.split("\n")[0]!);
+  }
+  const pg = drizzle({ client, schema });
+  const db = pg as unknown as Db;
+  try {
+    await refuseNewer(db, folder);
+    await upToDate(db, () => migrate(pg, { migrationsFolder: migrationsFolder() }));
+  } catch (e) {
+    throw e instanceof StartFault ? e : damaged(folder, causeOf(e));
+  }
+  await checkLedger(folder, db, process.env.LUMBET_ACCEPT_LOSS === "1");
+  keepLedger(new Ledger(folder));
+  return db;
+}
+
+/** What the database said, below the statement that it failed at. */
+const causeOf = (e: unknown): string => {
+  const { cause } = e as { cause?: unknown };
+  return (cause instanceof Error ? cause : (e as Error)).message.split("\n")[0]!;
+};
+
+/**
+ * Refuses a database whose tables a newer edition has changed.
+ * @throws StartFault
+ */
+async function refuseNewer(db: Db, folder: string): Promise<void> {
+  const there = rowsOf<{ n: string | null }>(
+    await db.execute(sql`select to_regclass('drizzle.__drizzle_migrations')::text as n`),
+  );
+  if (!there[0]?.n) return;
+  const [row] = rowsOf<{ newest: string | null }>(
+    await db.execute(sql`select max(created_at)::text as newest from drizzle.__drizzle_migrations`),
+  );
+  const journal = JSON.parse(readFileSync(join(migrationsFolder(), "meta", "_journal.json"), "utf8")) as {
+    entries: { when: number }[];
+  };
+  if (Number(row?.newest ?? 0) > Math.max(...journal.entries.map((x) => x.when)))
+    throw new StartFault(
+      `The data in ${folder} was written by a newer edition of Lumbet. Start that edition, or put a backup made by this one back into a new folder.`,
+    );
 }
 
 /** Migrates the tables, then what earlier editions stored in them. */
@@ -33,14 +82,25 @@ async function upToDate(db: Db, migrateTables: () => Promise<void>): Promise<Db>
   return db;
 }
 
+/** Number of the lock that a server holds while it brings the tables up to date. */
+const MIGRATING = 41_270_014;
+
 async function openServer(url: string): Promise<Db> {
   const [{ default: postgres }, { drizzle }, { migrate }] = await Promise.all([
     import("postgres"),
     import("drizzle-orm/postgres-js"),
     import("drizzle-orm/postgres-js/migrator"),
   ]);
-  const db = drizzle({ client: postgres(url, { max: 8, onnotice: () => {} }), schema });
-  return upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
+  // One after the other: two servers that start on one database do not both change its tables.
+  const one = postgres(url, { max: 1, onnotice: () => {} });
+  try {
+    await one`select pg_advisory_lock(${MIGRATING})`;
+    const db = drizzle({ client: one, schema });
+    await upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
+  } finally {
+    await one.end();
+  }
+  return drizzle({ client: postgres(url, { max: 8, onnotice: () => {} }), schema }) as unknown as Db;
 }
 
 /** A database in memory, migrated: for tests and timings; every statement it is sent is told to `onStatement`. */
@@ -59,7 +119,7 @@ const held = globalThis as { lumbetDb?: Promise<Db> };
 
 /**
  * The one database of this process: the PostgreSQL server named by DATABASE_URL, else the embedded one in the data folder.
- * @throws FolderBusy when another process has the folder
+ * @throws StartFault in words, where the folder is another's, busy, read-only, damaged, newer, or has lost edits
  */
 export function database(): Promise<Db> {
   held.lumbetDb ??= (

@@ -1,8 +1,9 @@
+import { StartFault } from "./start-fault";
 import { closeSync, mkdirSync, openSync, readFileSync, rmSync, writeSync } from "node:fs";
 import { join } from "node:path";
 
 /** Thrown when another process holds the data folder. The message is for people. */
-export class FolderBusy extends Error {}
+export class FolderBusy extends StartFault {}
 
 const LOCK = "lumbet.lock";
 

@@ -51,6 +51,15 @@ export async function findJob(db: Db, id: string): Promise<{ job: Job; version: 
   return row ? readJob(db, id) : null;
 }
 
+/** True when the job is on the list. */
+export async function jobThere(db: Db, id: string): Promise<boolean> {
+  const rows = await db
+    .select({ id: schema.jobs.id })
+    .from(schema.jobs)
+    .where(and(eq(schema.jobs.id, id), isNull(schema.jobs.deletedAt)));
+  return rows.length > 0;
+}
+
 /** Stores a whole job under its id, with what belongs beside it (pictures, site book): all of it or nothing. */
 export async function addJob(db: Db, job: Job, beside?: (tx: Db) => Promise<void>): Promise<void> {
   await db.transaction(async (tx) => {
@@ -66,6 +75,36 @@ export async function setDeleted(db: Db, id: string, deleted: boolean): Promise<
     .update(schema.jobs)
     .set({ deletedAt: deleted ? new Date() : null })
     .where(and(eq(schema.jobs.id, id), deleted ? isNull(schema.jobs.deletedAt) : isNotNull(schema.jobs.deletedAt)))
+    .returning({ id: schema.jobs.id });
+  return rows.length > 0;
+}
+
+/** A job in the bin, with the time it was put there (ISO 8601, UTC). */
+export interface BinnedJob {
+  id: string;
+  name: string;
+  address: string;
+  deletedAt: string;
+}
+/** Jobs in the bin, last first. They stay until a person clears them. */
+export async function binnedJobs(db: Db): Promise<BinnedJob[]> {
+  const rows = await db
+    .select({
+      id: schema.jobs.id,
+      name: schema.jobs.name,
+      address: schema.jobs.address,
+      deletedAt: schema.jobs.deletedAt,
+    })
+    .from(schema.jobs)
+    .where(isNotNull(schema.jobs.deletedAt))
+    .orderBy(desc(schema.jobs.deletedAt), asc(schema.jobs.id));
+  return rows.map((r) => ({ ...r, deletedAt: r.deletedAt!.toISOString() }));
+}
+/** Clears a job of the bin for good, with everything that belongs to it. False where it is not in the bin. */
+export async function clearJob(db: Db, id: string): Promise<boolean> {
+  const rows = await db
+    .delete(schema.jobs)
+    .where(and(eq(schema.jobs.id, id), isNotNull(schema.jobs.deletedAt)))
     .returning({ id: schema.jobs.id });
   return rows.length > 0;
 }

@@ -390,6 +390,7 @@ export const siteEntries = pgTable(
     /** What was in hand when the step was ticked: the run as it was done. */
     held: jsonb("held").$type<unknown>(),
     reading: jsonb("reading").$type<SiteEntry["reading"]>(),
+    after: text("after"),
     storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] }), index("site_entries_run").on(t.jobId, t.run)],

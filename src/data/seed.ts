@@ -1,4 +1,5 @@
-import { sql } from "drizzle-orm";
+import { eq, sql } from "drizzle-orm";
+import { acknowledge } from "./acknowledge";
 import type { Db } from "./db";
 import { ternCottage } from "./demo/tern-cottage";
 import { addJob } from "./jobs";
@@ -10,4 +11,15 @@ export async function seedIfNew(db: Db): Promise<boolean> {
   if ((row?.n ?? 0) > 0) return false;
   await addJob(db, ternCottage());
   return true;
+}
+
+/** Puts the demo job back as it was, and touches no other. */
+export async function resetDemo(db: Db): Promise<void> {
+  const demo = ternCottage();
+  await db.transaction(async (tx) => {
+    const t = tx as unknown as Db;
+    await t.delete(schema.jobs).where(eq(schema.jobs.id, demo.id));
+    await addJob(t, demo);
+  });
+  await acknowledge(db, demo.id);
 }

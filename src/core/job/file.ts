@@ -1,3 +1,4 @@
+import { unkeepable } from "./plain-text";
 import { z } from "zod";
 import { siteEntrySchema } from "./site-entry";
 import {
@@ -77,6 +78,8 @@ export function readJobFile(text: string): ReadResult {
       "version",
       `is ${JSON.stringify(head.version) ?? "missing"}; this edition reads versions 1 to ${VERSION}`,
     );
+  const bad = unkeepable(newest);
+  if (bad) return refuse(bad.path, bad.message);
   const parsed = jobFileSchema.safeParse(newest);
   if (!parsed.success)
     return {

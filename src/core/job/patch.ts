@@ -1,4 +1,5 @@
 import { z } from "zod";
+import { unkeepable } from "./plain-text";
 import {
   type Collection,
   type Job,
@@ -136,6 +137,8 @@ export interface Refusal {
 
 /** Checks the shape of every `after` against the model and fills defaults; returns the clean patch or the refusals. */
 export function parsePatch(input: unknown): { patch: Change[] } | { refusals: Refusal[] } {
+  const bad = unkeepable(input);
+  if (bad) return { refusals: [bad] };
   const list = z.array(changeSchema).min(1).max(5000).safeParse(input);
   if (!list.success)
     return { refusals: list.error.issues.map((i) => ({ path: i.path.join("."), message: i.message })) };

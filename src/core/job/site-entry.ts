@@ -33,6 +33,8 @@ export const siteEntrySchema = z
     by: z.string().trim().min(1).max(60),
     /** When it was done, ISO 8601 with zone. */
     at: z.iso.datetime({ offset: true }),
+    /** The line about the same step that was on the screen when this one was made: this one comes after it, whatever the clock says. */
+    after: z.string().min(1).max(60).optional(),
     /** With a line of the kind "reading": what was read. */
     reading: readingSchema.optional(),
     /** With the first tick of a run: the run as it was in hand, which stays as it is from then on. */

@@ -1,4 +1,5 @@
 import { type SiteEntry, type Step, steps } from "../job/site-entry";
+import { inOrder } from "./order";
 
 export interface StepState {
   done: boolean;
@@ -6,15 +7,11 @@ export interface StepState {
   at: string | null;
 }
 
-/** Lines in the order they happened; equal times keep the order of ids. */
-const inTime = (entries: readonly SiteEntry[]): SiteEntry[] =>
-  [...entries].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
-
 /** Where a run stands: for each step the last word said about it. */
 export function stateOf(entries: readonly SiteEntry[], run: string): Record<Step, StepState> {
   const out = Object.fromEntries(steps.map((s) => [s, { done: false, by: null, at: null }])) as Record<Step, StepState>;
-  for (const e of inTime(entries)) {
-    if (e.run !== run || e.step === null) continue;
+  for (const e of inOrder(entries.filter((x) => x.run === run && x.step !== null))) {
+    if (e.step === null) continue;
     if (e.kind === "done") out[e.step] = { done: true, by: e.by, at: e.at };
     if (e.kind === "undone") out[e.step] = { done: false, by: null, at: null };
   }

@@ -1,6 +1,7 @@
 import type { SiteEntry } from "../job/site-entry";
 import { type HeldRun, heldRunSchema } from "../laid/held";
 import { stateOf } from "./entries";
+import { inOrder } from "./order";
 import { steps } from "../job/site-entry";
 
 /**
@@ -22,7 +23,7 @@ export function heldRuns(entries: readonly SiteEntry[]): HeldRun[] {
 
 /** What was in hand at the first tick that still counts. */
 function firstHeld(mine: readonly SiteEntry[], run: string): HeldRun | null {
-  const inTime = [...mine].sort((a, b) => Date.parse(a.at) - Date.parse(b.at) || (a.id < b.id ? -1 : 1));
+  const inTime = inOrder(mine);
   let held: HeldRun | null = null;
   inTime.forEach((e, i) => {
     // Where nothing of the run is done any more it is let go, and held anew by the next tick.

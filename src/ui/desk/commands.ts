@@ -1,11 +1,11 @@
 "use client";
 import { toast } from "sonner";
-import { mm } from "../../core/base/figures";
+import { count, mm } from "../../core/base/figures";
 import { runKey } from "../../core/job/run-key";
 import { takeReading } from "../instruments/laser";
 import { removePoints, unpinAll } from "../job/edits";
 import { pickPoints, pickedPoints } from "../job/picking";
-import { change, edit, redo, undo, useDesk } from "../job/store";
+import { type Stepped, change, edit, redo, undo, useDesk } from "../job/store";
 import { takeSectionTool } from "../stages/containment/draw-section";
 import { goTo } from "./order-of-work";
 
@@ -15,6 +15,18 @@ export interface DeskCommand {
   /** True when the key event asks for this command. */
   on: (e: KeyboardEvent) => boolean;
   run: () => void;
+}
+
+/** Says what a step back or forth came to, where that is not to be seen. */
+function say(stepped: Stepped, which: "undo" | "redo" = "undo"): void {
+  if (typeof stepped === "object")
+    toast.error(`This cannot be taken ${which === "undo" ? "back" : "forth"}: ${stepped.refused}`);
+  if (stepped !== "nothing") return;
+  const { undoEnds } = useDesk.getState();
+  if (which === "redo") toast("Nothing to redo");
+  else if (undoEnds)
+    toast("Undo ends here", { description: `The ${count(undoEnds, "step")} before are not kept on this device.` });
+  else toast("Nothing to undo", { description: "This is the job as it was first opened here." });
 }
 
 const plain = (e: KeyboardEvent): boolean => !e.ctrlKey && !e.metaKey && !e.altKey;
@@ -30,7 +42,7 @@ function layAll(): void {
   const plan = useDesk.getState().snap?.plan ?? null;
   if (freed)
     toast(`${freed} pinned ${freed === 1 ? "run" : "runs"} laid again`, {
-      action: { label: "Undo", onClick: () => void undo() },
+      action: { label: "Undo", onClick: () => say(undo()) },
     });
   else if (plan) {
     const stops = plan.facts.filter((f) => f.rule.startsWith("route.") && f.severity === "stop").length;
@@ -49,7 +61,7 @@ function deleteSelected(): void {
     const label = picked.length === 1 ? job.points.find((p) => p.id === picked[0])?.label : `${picked.length} points`;
     const refused = removePoints(picked);
     if (refused) toast.error(refused);
-    else toast(`${label} deleted`, { action: { label: "Undo", onClick: () => void undo() } });
+    else toast(`${label} deleted`, { action: { label: "Undo", onClick: () => say(undo()) } });
   }
   if (selection?.kind === "section") {
     const label = job.sections.find((s) => s.id === selection.id)?.label;
@@ -57,7 +69,7 @@ function deleteSelected(): void {
     if (refused) toast.error(refused);
     else {
       useDesk.setState({ selection: null });
-      toast(`${label} deleted`, { action: { label: "Undo", onClick: () => void undo() } });
+      toast(`${label} deleted`, { action: { label: "Undo", onClick: () => say(undo()) } });
     }
   }
   if (selection?.kind === "run") {
@@ -118,13 +130,13 @@ export const commands: readonly DeskCommand[] = [
     name: "Undo",
     keys: "Ctrl Z",
     on: (e) => withCtrl(e) && !e.shiftKey && e.key.toLowerCase() === "z",
-    run: () => void (undo() || toast("Nothing to undo")),
+    run: () => say(undo()),
   },
   {
     name: "Redo",
     keys: "Ctrl Y",
     on: (e) => withCtrl(e) && (e.key.toLowerCase() === "y" || (e.shiftKey && e.key.toLowerCase() === "z")),
-    run: () => void (redo() || toast("Nothing to redo")),
+    run: () => say(redo(), "redo"),
   },
   {
     name: "Find",

@@ -6,7 +6,7 @@ import type { SiteEntry } from "../../core/job/site-entry";
 import type { Catalogue } from "../../core/rules/catalogue";
 import type { KeptAnswer } from "../bench/actions";
 import type { JobActions } from "../job/actions";
-import { recall, remember } from "../job/remember";
+import { recall, recallSteps, remember } from "../job/remember";
 import type { StageId } from "../job/stages";
 import { type View, openDesk, useDesk } from "../job/store";
 import { useStoring } from "../job/storing";
@@ -18,7 +18,8 @@ import { useKeys } from "./keys";
 import { FindBox, InstrumentDrawer, fetchRest } from "./later";
 import { NotStored, PlanFault } from "./not-stored";
 import { OrderOfWork } from "./order-of-work";
-import { ConflictSheet, ContradictsSheet } from "./settle-dialogs";
+import { ConflictSheet } from "./conflict-sheet";
+import { ContradictsSheet, OverwritesSheet } from "./settle-dialogs";
 import { SheetStage } from "./sheet-stage";
 import { TopBar } from "./top-bar";
 
@@ -44,7 +45,16 @@ export function Desk({
   useEffect(() => {
     openDesk(job, version, siteBook, catalogue, start);
     useDesk.setState({ kept });
-    const waiting = recall();
+    const { waiting, letGo } = recall();
+    void recallSteps();
+    if (letGo.length)
+      toast.error(
+        `${letGo.length} ${letGo.length === 1 ? "change" : "changes"} made before the reload no longer fit the job.`,
+        {
+          description: letGo.slice(0, 3).join(" "),
+          duration: Infinity,
+        },
+      );
     if (waiting)
       toast(
         `${waiting} ${waiting === 1 ? "change" : "changes"} made before the reload ${waiting === 1 ? "is" : "are"} being stored.`,
@@ -119,6 +129,7 @@ function Opened({ actions }: { actions: JobActions }) {
       {find ? <FindBox /> : null}
       <ConflictSheet />
       <ContradictsSheet />
+      <OverwritesSheet />
     </div>
   );
 }

@@ -3,7 +3,8 @@ import { pointLabels } from "../../core/job/labels";
 import { toast } from "sonner";
 import { partsOfKey } from "../../core/job/run-key";
 import { stepNames } from "../../core/job/site-entry";
-import { edit, settle, useDesk } from "../job/store";
+import { thingName } from "../../core/job/differences";
+import { edit, passOver, redo, undo, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
 
@@ -57,45 +58,45 @@ export function ContradictsSheet() {
   );
 }
 
-/** Two people changed one thing: which to keep. */
-export function ConflictSheet() {
-  const conflict = useDesk((s) => s.conflict);
+/** Before a step back that would take back what another did since: what it is, and ways on. */
+export function OverwritesSheet() {
+  const overwrites = useDesk((s) => s.overwrites);
   const job = useDesk((s) => s.job);
-  if (!conflict) return null;
-  const nameOf = (c: { collection: string; id: string }): string => {
-    if (c.collection === "points") return `point ${job.points.find((p) => p.id === c.id)?.label ?? c.id}`;
-    if (c.collection === "circuits") return `circuit ${job.circuits.find((p) => p.id === c.id)?.label ?? c.id}`;
-    if (c.collection === "rooms") return `room ${job.rooms.find((p) => p.id === c.id)?.name ?? c.id}`;
-    return c.collection === "head" ? `the job's ${c.id}` : `${c.collection.replace(/s$/, "")} ${c.id}`;
-  };
+  if (!overwrites) return null;
+  const word = overwrites.way === "past" ? "Undo" : "Redo";
+  const leave = (): void => useDesk.setState({ overwrites: null });
   return (
     <Sheet
       open
-      onOpenChange={() => undefined}
-      keep
-      title="Changed in two places"
-      about="While you worked here, another window or person changed the same thing. Nothing is lost: choose which to keep."
+      onOpenChange={(o) => !o && leave()}
+      title="Another has changed this since"
+      about={`${word} would set it to what it was for you, and what the other made of it would be gone.`}
     >
-      <p className="mb-3">
-        It is about: <strong>{[...new Set(conflict.clashes.map(nameOf))].join(", ")}</strong>.
-      </p>
+      <ul className="mb-3 list-inside list-disc">
+        {[...new Set(overwrites.things.map((t) => thingName(t, job)))].map((name) => (
+          <li key={name}>{name}</li>
+        ))}
+      </ul>
       <div className="flex flex-wrap justify-end gap-2">
         <Button
           onClick={() => {
-            settle("theirs");
-            toast("Theirs taken. Yours was let go.");
+            leave();
+            const stepped = overwrites.way === "past" ? undo(true) : redo(true);
+            if (typeof stepped === "object") toast.error(stepped.refused);
           }}
         >
-          Take theirs
+          {word} all the same
         </Button>
         <Button
-          look="solid"
           onClick={() => {
-            settle("mine");
-            toast("Yours kept and stored.");
+            passOver();
+            toast("Passed over. The step before it is next.");
           }}
         >
-          Keep mine
+          Pass over it
+        </Button>
+        <Button look="solid" data-do onClick={leave}>
+          Leave it
         </Button>
       </div>
     </Sheet>

@@ -11,10 +11,6 @@ export interface JobActions {
   edit: (jobId: string, base: number, patches: KeyedPatch[], who: string) => Promise<EditAnswer>;
   /** Null when the job is off the list. */
   changesSince: (jobId: string, version: number) => Promise<Since | null>;
-  addSiteEntries: (
-    jobId: string,
-    entries: SiteEntry[],
-  ) => Promise<{ ok: true; siteBook: SiteEntry[] } | { ok: false; message: string }>;
   siteBook: (jobId: string) => Promise<SiteEntry[]>;
   /** Puts a job that was deleted back on the list. */
   restore: (id: string) => Promise<boolean>;
@@ -22,7 +18,7 @@ export interface JobActions {
 
 export type EditAnswer =
   | { kind: "stored"; version: number; missed: Since }
-  | { kind: "conflict"; version: number; job: Job; clashes: { collection: string; id: string }[] }
+  | { kind: "conflict"; version: number; job: Job; clashes: Pick<Change, "collection" | "id">[] }
   | { kind: "refused"; refusals: { path: string; message: string }[] }
   | { kind: "gone" };
 
@@ -31,6 +27,8 @@ export interface JobsActions {
   duplicate: (id: string) => Promise<{ ok: true; id: string } | { ok: false; message: string }>;
   remove: (id: string) => Promise<boolean>;
   restore: (id: string) => Promise<boolean>;
+  /** Clears a job of the bin for good; false when it is not there. */
+  clear: (id: string) => Promise<boolean>;
   importFile: (
     text: string,
   ) => Promise<{ ok: true; id: string } | { ok: false; refusals: { path: string; message: string }[] }>;

@@ -8,7 +8,19 @@ import { runKey } from "../../core/job/run-key";
 import type { SiteEntry } from "../../core/job/site-entry";
 import { standardCatalogue } from "../../core/rules/catalogue";
 import { isPicked, pickPoints, pickedPoints, pressPoint, shiftPoints } from "./picking";
-import { change, edit, endPreview, mergeMissed, openDesk, preview, redo, settle, undo, useDesk } from "./store";
+import {
+  change,
+  edit,
+  endPreview,
+  mergeMissed,
+  openDesk,
+  passOver,
+  preview,
+  redo,
+  settle,
+  undo,
+  useDesk,
+} from "./store";
 
 const base = twoRooms();
 const sockets = base.points.filter((p) => p.kind === "socket");
@@ -69,15 +81,15 @@ describe("an edit at the desk", () => {
           for (const e of edits)
             if (u(e.which) !== e.to && edit([moved(e.which, e.to)]) === null) seen.push(desk().job);
           for (let i = seen.length - 2; i >= 0; i--) {
-            expect(undo()).toBe(true);
+            expect(undo()).toBe("done");
             expect(desk().job).toEqual(seen[i]);
           }
-          expect(undo()).toBe(false);
+          expect(undo()).toBe("nothing");
           for (let i = 1; i < seen.length; i++) {
-            expect(redo()).toBe(true);
+            expect(redo()).toBe("done");
             expect(desk().job).toEqual(seen[i]);
           }
-          expect(redo()).toBe(false);
+          expect(redo()).toBe("nothing");
           expect(desk().house.points.map((p) => p.space)).toEqual(layHouse(desk().job).points.map((p) => p.space));
           // Whatever was done and undone, what waits leads from the stored job to the one shown.
           expect(desk().waiting.reduce((j, w) => applyPatch(j, w.patch), job)).toEqual(desk().job);
@@ -90,7 +102,7 @@ describe("an edit at the desk", () => {
     edit([moved(a, 900)]);
     undo();
     edit([moved(b, 1400)]);
-    expect(redo()).toBe(false);
+    expect(redo()).toBe("nothing");
   });
 });
 
@@ -117,42 +129,116 @@ describe("what others stored meanwhile", () => {
   it("undo after theirs goes back to before mine, theirs kept", () => {
     edit([moved(a, 900)]);
     mergeMissed({ kind: "patches", patches: [{ version: 8, patch: [theirs(b, 1300)] }] }, 8, new Set());
-    expect(undo()).toBe(true);
+    expect(undo()).toBe("done");
     expect([u(a), u(b)]).toEqual([500, 1300]);
   });
-  it("a clash is settled by a person: theirs lets mine go, mine is laid on top of theirs", () => {
-    const clash = () => {
+  it("undo never takes back unasked what another made of it since: it asks, passes over, or does it knowingly", () => {
+    edit([moved(b, 1400)]);
+    edit([moved(a, 900)]);
+    useDesk.setState({ waiting: [] });
+    mergeMissed({ kind: "patches", patches: [{ version: 8, patch: [theirs(a, 100)] }] }, 8, new Set());
+    expect(undo()).toBe("asks");
+    expect([u(a), desk().overwrites]).toEqual([100, { way: "past", things: [{ collection: "points", id: a }] }]);
+    passOver();
+    expect([u(a), desk().overwrites]).toEqual([100, null]);
+    expect(undo()).toBe("done");
+    expect([u(a), u(b)]).toEqual([100, 1500]);
+    expect(undo()).toBe("nothing");
+    start();
+    edit([moved(a, 900)]);
+    useDesk.setState({ waiting: [] });
+    mergeMissed({ kind: "patches", patches: [{ version: 8, patch: [theirs(a, 100)] }] }, 8, new Set());
+    expect(undo(true)).toBe("done");
+    expect(u(a)).toBe(500);
+    // What is then stored expects what the other made of it, so that it is no clash.
+    expect((desk().waiting.at(-1)!.patch[0]!.before as { place: { u: number } }).place.u).toBe(100);
+  });
+  it("undo keeps 2 000 steps and counts those it let go", () => {
+    useDesk.setState({ past: Array.from({ length: 2000 }, () => [moved(b, 1400)]) });
+    edit([moved(a, 900)]);
+    edit([moved(a, 910)]);
+    expect([desk().past.length, desk().undoEnds]).toEqual([2000, 2]);
+  });
+  describe("a clash is settled thing by thing", () => {
+    const clash = (): void => {
       start();
       edit([moved(a, 900)]);
+      edit([moved(b, 1400), moved(c, 2300)]);
       useDesk.setState({
         storing: "conflict",
         conflict: {
           theirs: applyPatch(job, [theirs(a, 700), theirs(b, 1300)]),
           version: 8,
-          clashes: [],
+          clashes: [
+            { collection: "points", id: a },
+            { collection: "points", id: b },
+          ],
           mine: desk().waiting,
         },
       });
     };
-    clash();
-    settle("theirs");
-    expect([u(a), u(b), desk().waiting.length, desk().storing, desk().conflict]).toEqual([
-      700,
-      1300,
-      0,
-      "stored",
-      null,
-    ]);
-    expect(undo()).toBe(false);
-    clash();
-    const key = desk().waiting[0]!.key;
-    settle("mine");
-    expect([u(a), u(b), desk().version, desk().storing]).toEqual([900, 1300, 8, "storing"]);
-    // Sent again it is another patch, that expects what they stored.
-    expect(desk().waiting[0]!.key).not.toBe(key);
-    expect((desk().waiting[0]!.patch[0]!.before as { place: { u: number } }).place.u).toBe(700);
-    settle("mine");
-    expect(desk().waiting).toHaveLength(1);
+    it("all theirs: mine of those goes, what nobody else touched is kept and waits", () => {
+      clash();
+      expect(settle(() => "theirs")).toBeNull();
+      expect([u(a), u(b), u(c), desk().waiting.length, desk().storing, desk().conflict]).toEqual([
+        700,
+        1300,
+        2300,
+        1,
+        "storing",
+        null,
+      ]);
+      // Undo is still there, and asks before it takes back theirs.
+      expect(undo()).toBe("asks");
+    });
+    it("all mine, laid on top of theirs under new keys that expect what they stored", () => {
+      clash();
+      const keys = desk().waiting.map((w) => w.key);
+      expect(settle(() => "mine")).toBeNull();
+      expect([u(a), u(b), u(c), desk().version]).toEqual([900, 1400, 2300, 8]);
+      expect(desk().waiting.some((w) => keys.includes(w.key))).toBe(false);
+      expect((desk().waiting[0]!.patch[0]!.before as { place: { u: number } }).place.u).toBe(700);
+      expect(settle(() => "mine")).toBeNull();
+      expect(desk().waiting).toHaveLength(2);
+    });
+    it("one theirs and one mine", () => {
+      clash();
+      expect(settle((t) => (t === `points ${a}` ? "theirs" : "mine"))).toBeNull();
+      expect([u(a), u(b), u(c)]).toEqual([700, 1400, 2300]);
+      expect(desk().waiting).toHaveLength(1);
+    });
+    it("what does not hold together is refused in words, and the question stays", () => {
+      start();
+      // I took a point off the job and off its circuit; another named its circuit anew with the point still on it.
+      const c1 = desk().job.circuits.find((x) => x.id === "c1")!;
+      edit([change("circuits", "c1", { ...c1, points: [b] }), change("points", a, null)]);
+      useDesk.setState({
+        storing: "conflict",
+        conflict: {
+          theirs: applyPatch(job, [change("circuits", "c1", { ...c1, name: "Theirs" })]),
+          version: 8,
+          clashes: [{ collection: "circuits", id: "c1" }],
+          mine: desk().waiting,
+        },
+      });
+      const was = desk().conflict;
+      expect(settle(() => "theirs")).toMatch(/not one of the points of this job/);
+      expect(desk().conflict).toBe(was);
+      expect(settle(() => "mine")).toBeNull();
+    });
+    it("all theirs where nothing of mine is left: it is stored", () => {
+      start();
+      edit([moved(a, 900)]);
+      const conflict = {
+        theirs: applyPatch(job, [theirs(a, 700)]),
+        version: 8,
+        clashes: [{ collection: "points" as const, id: a }],
+        mine: desk().waiting,
+      };
+      useDesk.setState({ storing: "conflict", conflict });
+      expect(settle(() => "theirs")).toBeNull();
+      expect([u(a), desk().waiting, desk().storing]).toEqual([700, [], "stored"]);
+    });
   });
 });
 

@@ -1,27 +1,21 @@
 "use client";
-import { type Change, type KeyedPatch, applyPatch, clashesOf, current, equal, parsePatch } from "../../core/job/patch";
+import { type KeyedPatch, applyPatch, clashesOf, current, equal, parsePatch } from "../../core/job/patch";
 import { checkInvariants } from "../../core/job/invariants";
 import { layHouse } from "../../core/house/house";
+import { toast } from "sonner";
 import { keyed, useDesk } from "./store";
+import { STEPS, type Steps, keptSteps, stepsKeeper } from "./undo-kept";
 
-/** What the device keeps of a desk between reloads: undo and redo, and patches that the server has not yet confirmed. */
-interface Kept {
-  past: Change[][];
-  future: Change[][];
-}
 interface Waiting {
   patches: KeyedPatch[];
   /** When the tab that made them was last alive, ms. */
   beat: number;
 }
 
-/** Undo steps kept across a reload. */
-const STEPS = 60;
 /** A tab that has not been heard of for this long is closed: its waiting patches are taken over, ms. */
 const GONE = 20_000;
 const BEAT = 5000;
 
-const undoKey = (job: string): string => `lumbet.undo.${job}`;
 const waitingKey = (job: string, tab: string): string => `lumbet.waiting.${job}.${tab}`;
 
 function tabName(): string {
@@ -42,26 +36,31 @@ const read = <T>(store: Storage, key: string): T | null => {
   }
 };
 
-/** Writes as much as the device takes; when it is full the oldest half of the steps is let go. */
-function write(store: Storage, key: string, value: Kept | Waiting): void {
-  for (let v: Kept | Waiting = value, tries = 0; tries < 5; tries++) {
-    try {
-      store.setItem(key, JSON.stringify(v));
-      return;
-    } catch {
-      if (!("past" in v)) return;
-      v = { past: v.past.slice(Math.ceil(v.past.length / 2)), future: [] };
-    }
-  }
+/** What became of the patches that a reload cut short. */
+export interface Recalled {
+  /** Those being stored again. */
+  waiting: number;
+  /** Why some no longer fit the job; they were not stored. */
+  letGo: string[];
 }
 
-/** Brings undo, redo and unconfirmed patches back after a reload. Returns how many patches wait to be stored again. */
-export function recall(): number {
+/** Brings undo and redo back after a reload, under what is done meanwhile. */
+export async function recallSteps(): Promise<void> {
+  const { id } = useDesk.getState().job;
+  const kept = await keptSteps(id, tabName());
+  const s = useDesk.getState();
+  if (!kept || s.job.id !== id) return;
+  useDesk.setState({
+    past: [...kept.past, ...s.past].slice(-STEPS),
+    future: s.past.length ? s.future : kept.future,
+    undoEnds: kept.before,
+  });
+}
+
+/** Brings patches back that the server had not confirmed when the page was left. */
+export function recall(): Recalled {
   const { job } = useDesk.getState();
   const tab = tabName();
-  const kept = read<Kept>(sessionStorage, undoKey(job.id)) ?? read<Kept>(localStorage, undoKey(job.id));
-  if (kept && Array.isArray(kept.past) && Array.isArray(kept.future))
-    useDesk.setState({ past: kept.past, future: kept.future });
   const found: KeyedPatch[] = [];
   for (let i = localStorage.length - 1; i >= 0; i--) {
     const key = localStorage.key(i);
@@ -74,13 +73,21 @@ export function recall(): number {
   }
   let next = job;
   const waiting: KeyedPatch[] = [];
+  const letGo: string[] = [];
   for (const { key, patch } of found) {
     const parsed = parsePatch(patch);
-    if (!("patch" in parsed)) continue;
+    if (!("patch" in parsed)) {
+      letGo.push(parsed.refusals.map((r) => r.message).join("; "));
+      continue;
+    }
     // What the server has already, though its answer was lost.
     if (parsed.patch.every((c) => equal(current(next, c), c.after))) continue;
     const tried = applyPatch(next, parsed.patch);
-    if (!clashesOf(next, parsed.patch).length && checkInvariants(tried, useDesk.getState().catalogue).length) continue;
+    const broken = clashesOf(next, parsed.patch).length ? [] : checkInvariants(tried, useDesk.getState().catalogue);
+    if (broken.length) {
+      letGo.push(broken.map((r) => r.message).join("; "));
+      continue;
+    }
     next = tried;
     waiting.push({ key, patch: parsed.patch });
   }
@@ -92,37 +99,40 @@ export function recall(): number {
       waiting,
       storing: "storing",
     });
-  return waiting.length;
+  return { waiting: waiting.length, letGo };
 }
 
 /** Keeps undo, redo and waiting patches on the device as they change. Returns how to stop. */
 export function remember(): () => void {
   const tab = tabName();
   const { id } = useDesk.getState().job;
-  let asked = 0;
-  const keepUndo = (): void => {
-    asked = 0;
-    const { past, future } = useDesk.getState();
-    const kept = { past: past.slice(-STEPS), future: future.slice(-STEPS) };
-    write(sessionStorage, undoKey(id), kept);
-    write(localStorage, undoKey(id), kept);
+  const keeper = stepsKeeper(id, tab);
+  const steps = (): Steps => {
+    const { past, future, undoEnds } = useDesk.getState();
+    return { past, future, before: undoEnds };
   };
+  let told = false;
   const keepWaiting = (): void => {
     const { waiting } = useDesk.getState();
-    if (waiting.length) write(localStorage, waitingKey(id, tab), { patches: waiting, beat: Date.now() });
-    else localStorage.removeItem(waitingKey(id, tab));
+    const key = waitingKey(id, tab);
+    if (!waiting.length) return localStorage.removeItem(key);
+    try {
+      localStorage.setItem(key, JSON.stringify({ patches: waiting, beat: Date.now() } satisfies Waiting));
+    } catch {
+      if (!told) toast.error("This device's storage is full: keep this page open until it says stored.");
+      told = true;
+    }
   };
   const off = useDesk.subscribe((s, before) => {
     if (s.waiting !== before.waiting) keepWaiting();
-    if ((s.past !== before.past || s.future !== before.future) && !asked) asked = window.setTimeout(keepUndo, 150);
+    if (s.past !== before.past || s.future !== before.future) keeper.keep(steps());
   });
   const beat = window.setInterval(() => useDesk.getState().waiting.length && keepWaiting(), BEAT);
-  const leave = (): void => keepUndo();
+  const leave = (): void => keeper.leave(steps());
   window.addEventListener("pagehide", leave);
   return () => {
     off();
     window.clearInterval(beat);
-    window.clearTimeout(asked);
     window.removeEventListener("pagehide", leave);
   };
 }

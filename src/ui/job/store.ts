@@ -7,7 +7,16 @@ import { type Touched, touchedWork } from "../../core/plan/held-work";
 import { heldRuns } from "../../core/record/held";
 import { checkInvariants, newlyOffWall } from "../../core/job/invariants";
 import type { Job } from "../../core/job/model";
-import { type Change, type KeyedPatch, applyPatch, current, inverse, parsePatch } from "../../core/job/patch";
+import {
+  type Change,
+  type KeyedPatch,
+  applyPatch,
+  clashesOf,
+  current,
+  equal,
+  inverse,
+  parsePatch,
+} from "../../core/job/patch";
 import type { Catalogue } from "../../core/rules/catalogue";
 import type { Plan } from "../../core/laid/laid";
 import type { SiteEntry } from "../../core/job/site-entry";
@@ -16,6 +25,7 @@ import type { ScaleTool } from "../drawing/tools/known-length";
 import type { SectionTool } from "../drawing/tools/draw-section";
 import type { OutlineTool } from "../drawing/tools/outline";
 import type { StageId, View } from "./stages";
+import { STEPS } from "./undo-kept";
 
 /** What is picked out, in every view at once. */
 export type Selection =
@@ -38,7 +48,7 @@ export type { View } from "./stages";
 export interface Conflict {
   theirs: Job;
   version: number;
-  clashes: { collection: string; id: string }[];
+  clashes: Pick<Change, "collection" | "id">[];
   mine: KeyedPatch[];
 }
 
@@ -61,6 +71,10 @@ export interface DeskState {
   version: number;
   past: Change[][];
   future: Change[][];
+  /** Steps made here that are no longer kept for undo: it ends before the job as it was opened. */
+  undoEnds: number;
+  /** A step back (or forth) that would take back what another changed since; kept until a person says whether. */
+  overwrites: { way: "past" | "future"; things: Pick<Change, "collection" | "id">[] } | null;
   /** Patches made here and not yet stored, oldest first. */
   waiting: KeyedPatch[];
   storing: Storing;
@@ -120,6 +134,8 @@ export function openDesk(
     version,
     past: [],
     future: [],
+    undoEnds: 0,
+    overwrites: null,
     waiting: [],
     storing: "stored",
     notStored: null,
@@ -202,7 +218,8 @@ export function edit(patch: Change[], knowingly = false): string | null {
   }
   useDesk.setState({
     ...show(taken.job),
-    past: [...s.past.slice(-199), taken.patch],
+    past: [...s.past.slice(-(STEPS - 1)), taken.patch],
+    undoEnds: s.undoEnds + Math.max(0, s.past.length - (STEPS - 1)),
     future: [],
     waiting: [...s.waiting, keyed(taken.patch)],
   });
@@ -244,24 +261,44 @@ export function endPreview(): void {
   if (s.shown !== s.job) useDesk.setState({ shown: s.job, house: relayHouse(s.house, s.job, s.catalogue) });
 }
 
-function step(from: "past" | "future", to: "past" | "future"): boolean {
+/** What a step back or forth came to: done, put to the person first, nothing there, or a sentence why it cannot be. */
+export type Stepped = "done" | "asks" | "nothing" | { refused: string };
+
+function step(from: "past" | "future", to: "past" | "future", knowingly: boolean): Stepped {
   const s = useDesk.getState();
   const last = s[from][s[from].length - 1];
-  if (!last) return false;
-  // What others changed meanwhile is the "before" that counts.
-  const back = (from === "past" ? inverse(last) : last).map((c) => ({ ...c, before: current(s.job, c) }));
-  const taken = take(s.job, back);
-  if (typeof taken === "string") return false;
+  if (!last) return "nothing";
+  const back = from === "past" ? inverse(last) : last;
+  // What another made of it meanwhile is not taken back unasked.
+  const things = knowingly ? [] : clashesOf(s.job, back);
+  if (things.length) {
+    useDesk.setState({ overwrites: { way: from, things } });
+    return "asks";
+  }
+  let at = s.job;
+  const on = back.map((c) => {
+    const now = { ...c, before: current(at, c) };
+    at = applyPatch(at, [now]);
+    return now;
+  });
+  const taken = take(s.job, on);
+  if (typeof taken === "string") return { refused: taken };
   useDesk.setState({
     ...show(taken.job),
     [from]: s[from].slice(0, -1),
     [to]: [...s[to], last],
     waiting: [...s.waiting, keyed(taken.patch)],
   } as Partial<DeskState>);
-  return true;
+  return "done";
 }
-export const undo = (): boolean => step("past", "future");
-export const redo = (): boolean => step("future", "past");
+export const undo = (knowingly = false): Stepped => step("past", "future", knowingly);
+export const redo = (knowingly = false): Stepped => step("future", "past", knowingly);
+
+/** Leaves what another changed as it is, and goes past the step that would take it back. */
+export function passOver(): void {
+  const s = useDesk.getState();
+  if (s.overwrites) useDesk.setState({ [s.overwrites.way]: s[s.overwrites.way].slice(0, -1), overwrites: null });
+}
 
 /** What others stored, as patches or, far behind, as the whole job. */
 export type Missed = { kind: "patches"; patches: { version: number; patch: Change[] }[] } | { kind: "whole"; job: Job };
@@ -286,34 +323,42 @@ export function mergeMissed(missed: Missed, version: number, sent: ReadonlySet<s
   useDesk.setState({ ...(missed.patches.length ? show(job) : {}), version, waiting });
 }
 
-/** Puts the desk on what is stored, letting go of what waits. */
-function takeStored(job: Job, version: number): void {
-  useDesk.setState({
-    ...show(job),
-    version,
-    waiting: [],
-    past: [],
-    future: [],
-    conflict: null,
-    storing: "stored",
-    notStored: null,
-  });
-}
+/** Which of two to keep, of one thing that was changed in two places. */
+export type Keep = "theirs" | "mine";
+export const thingKey = (c: Pick<Change, "collection" | "id">): string => `${c.collection} ${c.id}`;
 
-/** Settles a conflict: theirs drops what waits here; mine stores it on top of theirs. */
-export function settle(keep: "theirs" | "mine"): void {
+/**
+ * Settles a conflict thing by thing: of each either theirs or mine is kept; everything else that waits here is stored on top of
+ * theirs. Undo stays. Nothing is let go that was not asked about.
+ * @returns the sentence why it cannot be so, and then nothing has changed; null when it is settled
+ */
+export function settle(keep: (thing: string) => Keep): string | null {
   const s = useDesk.getState();
   const c = s.conflict;
-  if (!c) return;
-  if (keep === "theirs") return takeStored(c.theirs, c.version);
+  if (!c) return null;
+  const asked = new Set(c.clashes.map(thingKey));
   let job = c.theirs;
-  const waiting = c.mine.map(({ patch }) => {
-    const on = patch.map((x) => {
+  const waiting: KeyedPatch[] = [];
+  for (const { patch } of c.mine) {
+    const on: Change[] = [];
+    for (const x of patch) {
+      if (asked.has(thingKey(x)) && keep(thingKey(x)) === "theirs") continue;
       const change = { ...x, before: current(job, x) };
+      if (equal(change.before, change.after)) continue;
       job = applyPatch(job, [change]);
-      return change;
-    });
-    return keyed(on);
+      on.push(change);
+    }
+    if (on.length) waiting.push(keyed(on));
+  }
+  const refusals = [...checkInvariants(job, s.catalogue), ...newlyOffWall(c.theirs, job)];
+  if (refusals.length) return refusals.map(sentence).slice(0, 3).join(" ");
+  useDesk.setState({
+    ...show(job),
+    version: c.version,
+    waiting,
+    conflict: null,
+    storing: waiting.length ? "storing" : "stored",
+    notStored: null,
   });
-  useDesk.setState({ ...show(job), version: c.version, waiting, conflict: null, storing: "storing" });
+  return null;
 }

@@ -12,6 +12,8 @@ import { Button } from "../kit/button";
 import { FileButton } from "../kit/file-button";
 import { Sheet } from "../kit/dialog";
 import { TextField } from "../kit/field";
+import { type BackupsState, Backups } from "./backups";
+import { type BinLine, Bin } from "./bin";
 import { PageBar } from "../kit/page-bar";
 
 const n = (count: number, one: string): string => `${count} ${one}${count === 1 ? "" : "s"}`;
@@ -25,7 +27,17 @@ const nameFault = (typed: string): string | null => {
 };
 
 /** All jobs on this machine: open, copy, delete with a way back, start new, bring in a file. */
-export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActions }) {
+export function JobsPage({
+  jobs,
+  bin,
+  backups,
+  actions,
+}: {
+  jobs: JobLine[];
+  bin: BinLine[];
+  backups: BackupsState;
+  actions: JobsActions;
+}) {
   const router = useRouter();
   const [starting, setStarting] = useState<"blank" | "demo" | null>(null);
   const [name, setName] = useState("");
@@ -79,7 +91,7 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
     try {
       await actions.remove(j.id);
       router.refresh();
-      toast(`${j.name} deleted`, {
+      toast(`${j.name} deleted: it is in the bin`, {
         duration: 15_000,
         action: { label: "Undo", onClick: () => void actions.restore(j.id).then(() => router.refresh(), offline) },
       });
@@ -175,6 +187,8 @@ export function JobsPage({ jobs, actions }: { jobs: JobLine[]; actions: JobsActi
             </p>
           </div>
         )}
+        <Bin bin={bin} actions={actions} />
+        <Backups {...backups} />
       </main>
       <Sheet
         open={starting !== null}

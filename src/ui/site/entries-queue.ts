@@ -1,75 +1,83 @@
 "use client";
-import { useCallback, useEffect, useRef, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import type { SiteEntry } from "../../core/job/site-entry";
+import { EntriesStore, type Refused, type Send } from "./entries-store";
 
-export type Send = (
-  jobId: string,
-  entries: SiteEntry[],
-) => Promise<{ ok: true; siteBook: SiteEntry[] } | { ok: false; message: string }>;
+export type { Send } from "./entries-store";
 
-/** Lines that stay on the phone until the server has them. */
-const read = (key: string): SiteEntry[] => {
-  try {
-    const list: unknown = JSON.parse(localStorage.getItem(key) ?? "[]");
-    return Array.isArray(list) ? (list as SiteEntry[]) : [];
-  } catch {
-    return [];
-  }
-};
+/** The record as it is seen on this phone. */
+export interface SeenEntries {
+  entries: SiteEntry[];
+  toSend: number;
+  /** Lines the server would not take, each with its reason. */
+  refused: Refused[];
+  /** Why the server took nothing at all; null when it did. */
+  notTaken: string | null;
+  /** The phone's storage is full: what waits is lost if the page is closed. */
+  full: boolean;
+  add: (e: SiteEntry) => void;
+  settle: (how: "let-go" | "again") => void;
+}
 
 /**
  * The site book as seen on this phone: what the server has, and what is kept here to send. A tap counts at once;
  * without a signal it is kept and sent when there is one again.
  */
-export function useEntries(
-  jobId: string,
-  stored: SiteEntry[],
-  send: Send,
-): { entries: SiteEntry[]; toSend: number; refused: string | null; add: (e: SiteEntry) => void } {
-  const key = `lumbet-site-${jobId}`;
+export function useEntries(jobId: string, stored: SiteEntry[], send: Send): SeenEntries {
   const [server, setServer] = useState(stored);
-  const [kept, setKept] = useState<SiteEntry[]>([]);
-  const [refused, setRefused] = useState<string | null>(null);
-  const busy = useRef(false);
+  const [, redraw] = useState(0);
+  const queue = useMemo(
+    () => (typeof localStorage === "undefined" ? null : new EntriesStore(jobId, localStorage, send)),
+    [jobId, send],
+  );
+  // What the phone keeps is not known to the server that drew the page first.
+  const [here, setHere] = useState(false);
   const flush = useCallback(async () => {
-    const list = read(key);
-    if (busy.current || !list.length) return;
-    busy.current = true;
-    try {
-      const answer = await send(jobId, list);
-      if (answer.ok) {
-        const sent = new Set(list.map((e) => e.id));
-        const left = read(key).filter((e) => !sent.has(e.id));
-        localStorage.setItem(key, JSON.stringify(left));
-        setServer(answer.siteBook);
-        setKept(left);
-        setRefused(null);
-      } else setRefused(answer.message);
-    } catch {
-      // No signal: it stays here and goes with the next try.
-    }
-    busy.current = false;
-  }, [jobId, key, send]);
+    const book = await queue?.flush();
+    if (book) setServer(book);
+    redraw((n) => n + 1);
+  }, [queue]);
   useEffect(() => {
-    setKept(read(key));
+    setHere(true);
     void flush();
     const timer = setInterval(() => void flush(), 6000);
     const online = (): void => void flush();
+    const leave = (e: BeforeUnloadEvent): void => {
+      if (queue?.full) e.preventDefault();
+    };
     window.addEventListener("online", online);
+    window.addEventListener("beforeunload", leave);
     return () => {
       clearInterval(timer);
       window.removeEventListener("online", online);
+      window.removeEventListener("beforeunload", leave);
     };
-  }, [flush, key]);
+  }, [flush, queue]);
   const add = useCallback(
     (e: SiteEntry) => {
-      const next = [...read(key), e];
-      localStorage.setItem(key, JSON.stringify(next));
-      setKept(next);
+      queue?.add(e);
+      redraw((n) => n + 1);
       void flush();
     },
-    [flush, key],
+    [flush, queue],
   );
+  const settle = useCallback(
+    (how: "let-go" | "again") => {
+      queue?.settle(how);
+      redraw((n) => n + 1);
+      void flush();
+    },
+    [flush, queue],
+  );
+  const kept = here && queue ? queue.waiting() : [];
   const have = new Set(server.map((e) => e.id));
-  return { entries: [...server, ...kept.filter((e) => !have.has(e.id))], toSend: kept.length, refused, add };
+  return {
+    entries: [...server, ...kept.filter((e) => !have.has(e.id))],
+    toSend: kept.length,
+    refused: here && queue ? queue.refused() : [],
+    notTaken: queue?.notTaken ?? null,
+    full: queue?.full ?? false,
+    add,
+    settle,
+  };
 }

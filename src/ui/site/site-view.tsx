@@ -12,6 +12,7 @@ import { type Catalogue, cableOf } from "../../core/rules/catalogue";
 import { toCut } from "../../core/base/figures";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
+import { lastSeen } from "../../core/record/order";
 import { neededSteps } from "../../core/record/needed";
 import { holdOf } from "../../core/laid/held";
 import { heldRuns } from "../../core/record/held";
@@ -19,7 +20,8 @@ import { personName, setPersonName } from "../kit/person";
 import { RunSample } from "../drawing/run-sample";
 import { Choice } from "../kit/choice";
 import { useTheme } from "../kit/theme";
-import { type Send, useEntries } from "./entries-queue";
+import { Button } from "../kit/button";
+import { type SeenEntries, type Send, useEntries } from "./entries-queue";
 import { StepBar } from "./step-bar";
 import { StepDetail } from "./step-detail";
 
@@ -37,7 +39,7 @@ export function SiteView({
   siteBook: SiteEntry[];
   send: Send;
 }) {
-  const { entries, toSend, refused, add } = useEntries(job.id, siteBook, send);
+  const { entries, toSend, refused, notTaken, full, add, settle } = useEntries(job.id, siteBook, send);
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
   const [show, setShow] = useState<"to do" | "done">("to do");
@@ -69,6 +71,7 @@ export function SiteView({
       text,
       by: by.trim() || "Electrician 1",
       at: new Date().toISOString(),
+      ...followed(entries, r.id, step),
       // From the first tick on, the run stays as it was in hand.
       ...(kind === "done" && !heldRuns(entries).some((h) => h.key === r.id)
         ? { held: holdOf(r, plan.holes, job.points) }
@@ -131,11 +134,7 @@ export function SiteView({
           {theme === "dark" ? <Sun /> : <Moon />}
         </button>
       </header>
-      {refused ? (
-        <p role="alert" className="bg-panel p-3 font-medium text-stop">
-          The server did not take the last lines: {refused} They stay on this phone.
-        </p>
-      ) : null}
+      <Troubles refused={refused} notTaken={notTaken} full={full} settle={settle} />
       {run ? (
         <StepDetail
           key={run.id}
@@ -227,6 +226,41 @@ export function SiteView({
           </ul>
         </main>
       )}
+    </div>
+  );
+}
+
+/** What a new line follows, so that it counts after it whatever the phones' clocks say. */
+const followed = (entries: readonly SiteEntry[], run: string, step: Step): Pick<SiteEntry, "after"> => {
+  const after = lastSeen(entries, run, step);
+  return after === undefined ? {} : { after };
+};
+
+/** What stands between a tap and the server, in words, and what to do. */
+function Troubles({ refused, notTaken, full, settle }: Pick<SeenEntries, "refused" | "notTaken" | "full" | "settle">) {
+  if (!refused.length && !notTaken && !full) return null;
+  return (
+    <div role="alert" className="grid gap-2 bg-panel p-3 text-stop">
+      {full ? (
+        <p className="font-medium">This phone&apos;s storage is full: keep this page open until all is sent.</p>
+      ) : null}
+      {notTaken ? <p className="font-medium">Nothing was taken: {notTaken} It stays on this phone.</p> : null}
+      {refused.map((r) => (
+        <p key={r.entry.id}>
+          Not taken: {r.entry.step ? stepNames[r.entry.step].toLowerCase() : r.entry.kind}, {r.entry.at.slice(0, 16)}:{" "}
+          {r.message}.
+        </p>
+      ))}
+      {refused.length ? (
+        <p className="flex flex-wrap gap-2">
+          <Button big onClick={() => settle("again")}>
+            Send again
+          </Button>
+          <Button big onClick={() => settle("let-go")}>
+            Let them go
+          </Button>
+        </p>
+      ) : null}
     </div>
   );
 }

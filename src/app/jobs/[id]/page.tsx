@@ -9,7 +9,7 @@ import { planOf } from "../../../data/plans";
 import { siteBookOf } from "../../../data/site-book";
 import { Desk } from "../../../ui/desk/desk";
 import { isStage, viewOf } from "../../../ui/job/stages";
-import { addSiteEntries, changesSince, edit, restoreJob, siteBook } from "../../actions";
+import { changesSince, edit, restoreJob, siteBook } from "../../actions";
 
 export const dynamic = "force-dynamic";
 
@@ -41,7 +41,7 @@ export default async function Page({ params, searchParams }: Props) {
       catalogue={await catalogueOf(db)}
       kept={await keptAnswers(db, id)}
       start={{ stage: isStage(q.stage) ? q.stage : "points", room, view: viewOf(q.view) }}
-      actions={{ edit, changesSince, addSiteEntries, siteBook, restore: restoreJob }}
+      actions={{ edit, changesSince, siteBook, restore: restoreJob }}
     />
   );
 }

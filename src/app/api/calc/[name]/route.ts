@@ -1,5 +1,6 @@
 import { catalogueOf } from "../../../../data/catalogue";
 import { database } from "../../../../data/client";
+import { bodyUpTo } from "../../../../server/body";
 import { answer } from "../../../../core/calculators/calculator";
 import { calculatorNamed, calculators } from "../../../../core/calculators/registry";
 
@@ -18,8 +19,9 @@ export async function POST(request: Request, { params }: { params: Promise<{ nam
       `name: got ${JSON.stringify(name)}; must be one of ${calculators.map((x) => x.name).join(", ")}`,
       "name",
     );
-  const text = await request.text();
-  if (text.length > MOST) return refuse("too-large", `input: has ${text.length} characters; at most ${MOST} are read`);
+  const bytes = await bodyUpTo(request, MOST);
+  if (!bytes) return refuse("too-large", `input: has more than ${MOST} bytes; that is the most that is read`);
+  const text = new TextDecoder().decode(bytes);
   let input: unknown;
   try {
     input = JSON.parse(text);

@@ -1,7 +1,8 @@
 import { nanoid } from "nanoid";
 import { PICTURE_MOST, pictureKind } from "../../../../../core/formats/picture";
 import { database } from "../../../../../data/client";
-import { findJob } from "../../../../../data/jobs";
+import { jobThere } from "../../../../../data/jobs";
+import { bodyUpTo } from "../../../../../server/body";
 import { addPicture } from "../../../../../data/pictures";
 
 const refuse = (status: number, message: string): Response =>
@@ -12,11 +13,12 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const { id } = await params;
   if (Number(request.headers.get("content-length") ?? 0) > PICTURE_MOST)
     return refuse(413, `picture: at most ${PICTURE_MOST} bytes are kept`);
-  const bytes = new Uint8Array(await request.arrayBuffer());
+  const bytes = await bodyUpTo(request, PICTURE_MOST);
+  if (!bytes) return refuse(413, `picture: at most ${PICTURE_MOST} bytes are kept`);
   const kind = pictureKind(bytes);
   if ("message" in kind) return refuse(422, `picture: ${kind.message}`);
   const db = await database();
-  if (!(await findJob(db, id))) return refuse(404, `job: there is none with the id ${JSON.stringify(id)}`);
+  if (!(await jobThere(db, id))) return refuse(404, `job: there is none with the id ${JSON.stringify(id)}`);
   const picture = nanoid(12);
   await addPicture(db, id, { id: picture, type: kind.type, data: Buffer.from(bytes).toString("base64") });
   return Response.json({ id: picture });
