@@ -32,6 +32,7 @@ describe("nothing is lost between two", () => {
     await moveIn(other, "S2", "2600");
     await other.close();
     await page().bringToFront();
+    await focusPoint("S2");
     // What the other stored comes in by itself.
     await page().waitForFunction(
       () => (document.querySelector('[data-field="u"]') as HTMLInputElement | null)?.value === "2600",
