@@ -5,7 +5,7 @@ const config: NextConfig = {
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,
-  experimental: { serverActions: { bodySizeLimit: "64mb" } },
+  experimental: { serverActions: { bodySizeLimit: "64mb" }, proxyClientMaxBodySize: "64mb" },
   typescript: { ignoreBuildErrors: false },
 };
 

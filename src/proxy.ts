@@ -1,19 +1,11 @@
 import { NextResponse, type NextRequest } from "next/server";
-import { allowedHosts, contentPolicy, refusalOf, safeHeaders } from "./server/guard";
-
-const hosts = allowedHosts(process.env.LUMBET_HOSTS);
+import { faultOfArgs } from "./server/action-args";
+import { contentPolicy, refusedBy, safeHeaders } from "./server/guard";
 
 /** Stands before every page, action and answer: who may ask, and what a page may do. */
-export function proxy(request: NextRequest): NextResponse {
-  const refused = refusalOf(
-    { method: request.method, path: request.nextUrl.pathname, header: (name) => request.headers.get(name) },
-    hosts,
-  );
-  if (refused)
-    return NextResponse.json(
-      { error: { code: "refused", message: refused.message, path: refused.message.split(":")[0] } },
-      { status: refused.status, headers: safeHeaders },
-    );
+export async function proxy(request: NextRequest): Promise<Response> {
+  const refused = refusedBy(request) ?? (await refusedAction(request));
+  if (refused) return refused;
   const nonce = btoa(crypto.randomUUID());
   const policy = contentPolicy(nonce);
   const headers = new Headers(request.headers);
@@ -25,4 +17,15 @@ export function proxy(request: NextRequest): NextResponse {
   return answer;
 }
 
-export const config = { matcher: ["/((?!_next/static|_next/image).*)"] };
+/** Arguments that no action could read are refused here, in words. */
+async function refusedAction(request: NextRequest): Promise<Response | null> {
+  if (request.method !== "POST" || !request.headers.has("next-action")) return null;
+  const plain = request.headers.get("content-type")?.startsWith("text/plain");
+  const message = plain ? faultOfArgs(await request.text()) : "arguments: come as text/plain";
+  return message === null
+    ? null
+    : Response.json({ error: { code: "invalid", message, path: "arguments" } }, { status: 400, headers: safeHeaders });
+}
+
+// A backup is as large as it is: it is not held in memory here, and its route asks the same of its request.
+export const config = { matcher: ["/((?!_next/static|_next/image|api/backup).*)"] };

@@ -32,6 +32,7 @@ describe("who may ask", () => {
   });
   it("no address with a NUL in it", () => {
     expect(ask("GET", { host: "localhost" }, "/jobs/%00")).toBe(400);
+    expect(ask("GET", { host: "localhost" }, "/steps?job=%00")).toBe(400);
   });
 });
 

@@ -79,3 +79,23 @@ export const safeHeaders: Readonly<Record<string, string>> = {
   "cross-origin-opener-policy": "same-origin",
   "cross-origin-resource-policy": "same-origin",
 };
+
+/** The answer to a request that may not come in; null where it may. */
+export function refusedBy(request: Request): Response | null {
+  const refused = refusalOf(
+    { method: request.method, path: addressOf(request), header: (name) => request.headers.get(name) },
+    allowedHosts(process.env.LUMBET_HOSTS),
+  );
+  return refused
+    ? Response.json(
+        { error: { code: "refused", message: refused.message, path: refused.message.split(":")[0] } },
+        { status: refused.status, headers: safeHeaders },
+      )
+    : null;
+}
+
+/** Path and question of a request, as they were written. */
+const addressOf = (request: Request): string => {
+  const { pathname, search } = new URL(request.url);
+  return pathname + search;
+};

@@ -125,6 +125,8 @@ function linesOnly(text: string, skipped: Map<string, number>): { text: string }
   let inPolyline = false;
   let unit = "";
   let ended = false;
+  let entity: Raw | null = null;
+  let kept = 0;
   for (let i = 0; i < lines.length; i += 2) {
     const code = lines[i]!.trim();
     const value = lines[i + 1]!.trim();
@@ -156,12 +158,60 @@ function linesOnly(text: string, skipped: Map<string, number>): { text: string }
     }
     if (section === "HEADER" && code === "9" && value === "$INSUNITS" && lines[i + 2]?.trim() === "70")
       unit = lines[i + 3]!.trim();
-    if (section === "ENTITIES" && keep) out.push(code, value);
+    if (section !== "ENTITIES" || !keep) continue;
+    if (code === "0") {
+      const told = closeEntity(entity, out);
+      if (told) return { message: told };
+      entity = { type: value, groups: [] };
+    } else entity?.groups.push([code, value]);
+    if (++kept > KEPT_MOST)
+      return { message: `the drawing has more than ${STRETCHES_MOST} stretches; leave out what is no wall` };
   }
+  const told = closeEntity(entity, out);
+  if (told) return { message: told };
   if (section) return { message: `the section ${section} is not closed; the drawing may be cut short` };
   if (!ended) return { message: "the drawing does not end as a DXF does; it may be cut short" };
   const head = /^\d+$/.test(unit) ? ["0", "SECTION", "2", "HEADER", "9", "$INSUNITS", "70", unit, "0", "ENDSEC"] : [];
   return { text: [...head, "0", "SECTION", "2", "ENTITIES", ...out, "0", "ENDSEC", "0", "EOF", ""].join("\n") };
+}
+
+/** An entity as it stands in the file: its kind, and its values by their group codes. */
+interface Raw {
+  type: string;
+  groups: [code: string, value: string][];
+}
+/** Most values of lines and polylines: so many of each corner. */
+const KEPT_MOST = STRETCHES_MOST * 12;
+/** What is passed on of each kind: layer, flags, corners, bulge. Its number of corners is counted here, never believed. */
+const passed: Readonly<Record<string, ReadonlySet<string>>> = {
+  LINE: new Set(["8", "10", "20", "30", "11", "21", "31"]),
+  POLYLINE: new Set(["8", "70"]),
+  VERTEX: new Set(["8", "10", "20", "42", "70"]),
+  SEQEND: new Set(["8"]),
+};
+
+/** Writes an entity that has ended, with nothing in it but what is read. Returns what is wrong with it, or null. */
+function closeEntity(e: Raw | null, out: string[]): string | null {
+  if (!e) return null;
+  out.push("0", e.type);
+  if (e.type !== "LWPOLYLINE") {
+    for (const [code, value] of e.groups) if (passed[e.type]?.has(code)) out.push(code, value);
+    return null;
+  }
+  const first = (code: string): string | undefined => e.groups.find(([c]) => c === code)?.[1];
+  const layer = first("8") ?? "0";
+  const corners: { x: string; y?: string; bulge?: string }[] = [];
+  for (const [code, value] of e.groups) {
+    const last = corners[corners.length - 1];
+    if (code === "10") corners.push({ x: value });
+    else if (code === "20" && last && last.y === undefined) last.y = value;
+    else if (code === "42" && last) last.bulge = value;
+  }
+  if (corners.some((c) => c.y === undefined))
+    return `a polyline on layer ${layer} has a corner without its second number`;
+  out.push("8", layer, "90", String(corners.length), "70", first("70") ?? "0");
+  for (const c of corners) out.push("10", c.x, "20", c.y!, ...(c.bulge === undefined ? [] : ["42", c.bulge]));
+  return null;
 }
 
 /** Chains lines end to end into closed outlines, as far as each end meets just one other. */

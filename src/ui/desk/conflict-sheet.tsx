@@ -96,7 +96,7 @@ function Thing({
           onChange={onKeep}
         />
       </div>
-      {scene ? <SceneView scene={scene} tall={200} /> : null}
+      {scene ? <SceneView scene={scene} tall={300} /> : null}
       <table className="w-full text-[14px]">
         <thead>
           <tr className="text-left text-soft">

@@ -8,6 +8,7 @@ import { acknowledgeAll } from "../../../data/acknowledge";
 import { BackupFault } from "../../../data/backup/format";
 import { restoreBackup } from "../../../data/backup/restore";
 import { backupStream } from "../../../data/backup/write";
+import { refusedBy, safeHeaders } from "../../../server/guard";
 import { dataFolder, database } from "../../../data/client";
 
 /** Largest backup taken over the network, bytes. */
@@ -17,10 +18,13 @@ const refuse = (status: number, message: string): Response =>
   Response.json({ error: { code: "invalid", message, path: "backup" } }, { status });
 
 /** `GET /api/backup`: everything of this database as one archive, made while it is sent. */
-export async function GET(): Promise<Response> {
+export async function GET(request: Request): Promise<Response> {
+  const refused = refusedBy(request);
+  if (refused) return refused;
   const name = `lumbet-${new Date().toISOString().slice(0, 16).replace("T", "-").replace(":", "")}.tar.gz`;
   return new Response(Readable.toWeb(backupStream(await database())) as ReadableStream, {
     headers: {
+      ...safeHeaders,
       "content-type": "application/gzip",
       "content-disposition": `attachment; filename="${name}"`,
       "cache-control": "no-store",
@@ -30,6 +34,8 @@ export async function GET(): Promise<Response> {
 
 /** `POST /api/backup`, body an archive: put back, all of it or nothing; what is here is never overwritten. */
 export async function POST(request: Request): Promise<Response> {
+  const refused = refusedBy(request);
+  if (refused) return refused;
   if (!request.body) return refuse(422, "backup: the request has no archive in its body");
   const folder = join(dataFolder(), "incoming");
   const path = join(folder, `${nanoid(10)}.tar.gz`);
