@@ -1,6 +1,7 @@
 import { mkdirSync, readFileSync } from "node:fs";
 import { isAbsolute, join } from "node:path";
 import { sql } from "drizzle-orm";
+import { nanoid } from "nanoid";
 import { keepLedger } from "./acknowledge";
 import type { Db } from "./db";
 import { checkFolder, damaged } from "./folder-check";
@@ -85,7 +86,8 @@ async function upToDate(db: Db, migrateTables: () => Promise<void>): Promise<Db>
 /** Number of the lock that a server holds while it brings the tables up to date. */
 const MIGRATING = 41_270_014;
 
-async function openServer(url: string): Promise<Db> {
+/** Opens a database of a PostgreSQL server; its tables are brought up to date by one process at a time. */
+export async function openServer(url: string, onStatement?: (statement: string) => void): Promise<Db> {
   const [{ default: postgres }, { drizzle }, { migrate }] = await Promise.all([
     import("postgres"),
     import("drizzle-orm/postgres-js"),
@@ -100,11 +102,30 @@ async function openServer(url: string): Promise<Db> {
   } finally {
     await one.end();
   }
-  return drizzle({ client: postgres(url, { max: 8, onnotice: () => {} }), schema }) as unknown as Db;
+  const logger = onStatement ? { logQuery: onStatement } : false;
+  return drizzle({ client: postgres(url, { max: 8, onnotice: () => {} }), schema, logger }) as unknown as Db;
 }
 
-/** A database in memory, migrated: for tests and timings; every statement it is sent is told to `onStatement`. */
+/** A new, empty database on a PostgreSQL server, and its address. */
+export async function newDatabase(server: string): Promise<string> {
+  const { default: postgres } = await import("postgres");
+  const admin = postgres(server, { max: 1, onnotice: () => {} });
+  const name = `lumbet_${nanoid(12)
+    .toLowerCase()
+    .replace(/[^a-z0-9]/g, "x")}`;
+  await admin.unsafe(`create database ${name}`);
+  await admin.end();
+  const url = new URL(server);
+  url.pathname = `/${name}`;
+  return url.toString();
+}
+
+/**
+ * An empty database, migrated: for tests and timings; every statement it is sent is told to `onStatement`. In memory, or on the
+ * server that TEST_DATABASE_URL names.
+ */
 export async function openMemory(onStatement?: (statement: string) => void): Promise<Db> {
+  if (process.env.TEST_DATABASE_URL) return openServer(await newDatabase(process.env.TEST_DATABASE_URL), onStatement);
   const [{ PGlite }, { drizzle }, { migrate }] = await Promise.all([
     import("@electric-sql/pglite"),
     import("drizzle-orm/pglite"),

@@ -7,6 +7,9 @@ import { mergeMissed, useDesk } from "./store";
 /** How long to wait before trying again when the server cannot be reached, ms. */
 const RETRY = 3000;
 
+/** How often it is asked what others stored, ms. */
+const LOOK = 1000;
+
 /** Most patches sent in one go. */
 const AT_ONCE = 200;
 
@@ -83,7 +86,7 @@ export function useStoring(actions: JobActions): void {
           if (last) mergeMissed({ kind: "patches", patches }, last.version, new Set());
         })
         .catch(() => undefined);
-    }, 5000);
+    }, LOOK);
     const online = (): void => void send();
     const leave = (e: BeforeUnloadEvent): void => {
       if (useDesk.getState().waiting.length) e.preventDefault();
