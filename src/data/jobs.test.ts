@@ -151,8 +151,19 @@ describe("jobs in the database", () => {
       at: "2026-11-24T08:00:00.000Z",
     } as const;
     await addSiteEntries(db, job.id, [line]);
-    await addSiteEntries(db, job.id, [line, { ...line, id: "e2", kind: "undone" }]);
+    expect(await addSiteEntries(db, job.id, [line, { ...line, id: "e2", kind: "undone", after: line.id }])).toEqual([]);
     expect((await siteBookOf(db, job.id)).map((e) => e.kind)).toEqual(["done", "undone"]);
+    // Another line under a number that is taken is told, and not stored; what comes with it is.
+    const told = await addSiteEntries(db, job.id, [
+      { ...line, text: "other words" },
+      { ...line, id: "e3" },
+    ]);
+    expect(told).toEqual([{ id: line.id, message: "another line of the record has its number already" }]);
+    expect((await siteBookOf(db, job.id)).map((e) => [e.id, e.text, e.after])).toEqual([
+      [line.id, line.text, undefined],
+      ["e2", line.text, line.id],
+      ["e3", line.text, undefined],
+    ]);
   });
 });
 

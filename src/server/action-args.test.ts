@@ -16,7 +16,7 @@ describe("the arguments of an action", () => {
     expect(faultOfArgs("[")).toMatch(/^arguments: are not whole JSON/);
     expect(faultOfArgs('{"a":1}')).toBe("arguments: are no list");
     expect(faultOfArgs("3")).toBe("arguments: are no list");
-    for (const pointer of ["$1", "$Q1", "$0:3", "$0:0:b", "$", "$F2", "$@1", "$0:0:a"])
+    for (const pointer of ["$1", "$Q1", "$0:3", "$0:0:b", "$0:0:__proto__", "$", "$F2", "$@1", "$0:0:a"])
       expect(faultOfArgs(JSON.stringify([{ a: 1 }, [[pointer]]]))).toBe(
         `arguments: hold ${JSON.stringify(pointer)}, which points at nothing`,
       );

@@ -18,6 +18,8 @@ describe("marks of an armoured end", () => {
     // 100 + π/2 × 117 + 33 = 316.78.
     expect(m.wires).toBe(317);
     expect(m).toMatchObject({ sweep: 117, fits: true, room: 150 });
+    // Up, never down: 100 + π/2 × 60 = 194.25 is marked at 195.
+    expect(armourMarks({ toBend: 60, cleat: 100, radius: 60 }, 15, 250).wires).toBe(195);
   });
   it("a bend nearer than the radius does not fit; exactly the radius does", () => {
     const at = (toBend: number) => armourMarks({ toBend, cleat: 100, radius: 117 }, 15, 250).fits;
