@@ -160,6 +160,7 @@ export function SiteView({
                 ["done", `Done ${done.length}`],
               ]}
               onChange={setShow}
+              className="shrink-0"
             />
             <label className="flex min-w-0 items-center gap-2 text-[14px] text-soft">
               Name
@@ -247,8 +248,8 @@ function Troubles({ refused, notTaken, full, settle }: Pick<SeenEntries, "refuse
       {notTaken ? <p className="font-medium">Nothing was taken: {notTaken} It stays on this phone.</p> : null}
       {refused.map((r) => (
         <p key={r.entry.id}>
-          Not taken: {r.entry.step ? stepNames[r.entry.step].toLowerCase() : r.entry.kind}, {r.entry.at.slice(0, 16)}:{" "}
-          {r.message}.
+          Not taken: {r.entry.step ? stepNames[r.entry.step].toLowerCase() : r.entry.kind},{" "}
+          {r.entry.at.slice(0, 16).replace("T", " ")}: {r.message}.
         </p>
       ))}
       {refused.length ? (
