@@ -106,6 +106,24 @@ describe("a board", () => {
   });
 });
 
+describe("the main switch of a board", () => {
+  it("has its own steps, and what it was tightened to stands in the chart", async () => {
+    await open("demo", "stage=board");
+    const id = jobId();
+    await press("Flags and chart");
+    await reads("[data-main-torque]", /Main switch: not read/);
+    await press("Main switch of a board");
+    await page().waitForSelector("[data-next]");
+    while (!(await page().$("[data-reading]"))) await page().click("[data-next]");
+    await type("reading", "3.1");
+    await press("Write it down");
+    await see(/Torque, the main switch 3\.1 N·m/);
+    await page().goto(`${app().address}/jobs/${id}?stage=board`);
+    await press("Flags and chart");
+    await reads("[data-main-torque]", /Main switch: 3\.1 N·m, Electrician 1/);
+  });
+});
+
 describe("the end of a run on site", () => {
   it("shows its box, leads to its steps with its own figures, and keeps the reading taken there", async () => {
     await open("demo", "stage=ends");

@@ -8,13 +8,14 @@ import { wiredTo } from "../../../core/job/wired";
 import type { BoardFigures } from "../../../core/plan/board-figures";
 import { boardNotes } from "../../../core/plan/board-notes";
 import { lastReading } from "../../../core/record/readings";
-import { TORQUE_AT_WAY } from "../../../core/trades/ends/steps/joints";
+import { TORQUE_AT_MAIN, TORQUE_AT_WAY } from "../../../core/trades/ends/steps/joints";
 import { cableOf } from "../../../core/rules/catalogue";
 import { useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
 import { usePrint } from "../../kit/use-print";
 import { Table } from "../table";
 import { roomName } from "../ends/end-card";
+import { StepLinks } from "../ends/step-links";
 import { useNames } from "../sheets/frame";
 
 /** Flags for every cable, the chart that hangs in the board, what its screws were tightened to, and what the rules ask of it. */
@@ -27,11 +28,15 @@ export function BoardChart({ f }: { f: BoardFigures }) {
   const rooms = (c: Circuit): string =>
     [...new Set(wiredTo(c).map((p) => roomName(house, p)))].filter(Boolean).join(", ");
   const inOrder = [...f.circuits].sort((a, b) => (a.way ?? 99) - (b.way ?? 99) || a.label.localeCompare(b.label));
-  const torque = (c: Circuit): string => {
-    const runs = f.cables.filter((x) => x.circuit.id === c.id).map((x) => x.run.id);
-    const last = lastReading(siteBook, new Set(runs), TORQUE_AT_WAY);
+  const read = (what: string, at: readonly string[]): string => {
+    const last = lastReading(siteBook, new Set(at), what);
     return last ? `${figure(last.value)} ${last.unit}, ${last.by}` : "not read";
   };
+  const torque = (c: Circuit): string =>
+    read(
+      TORQUE_AT_WAY,
+      f.cables.filter((x) => x.circuit.id === c.id).map((x) => x.run.id),
+    );
   const out = (w: "flags" | "chart") => () => {
     setWhat(w);
     print();
@@ -86,9 +91,12 @@ export function BoardChart({ f }: { f: BoardFigures }) {
             { name: "Torque at the way", cell: torque },
           ]}
         />
-        <p className="mt-1 text-[13.5px]">
-          Main switch: its own figure by its maker, and {count(f.circuits.length, "way")} by theirs; a torque driver,
-          once each. A way's reading is written down on the last card of its steps.
+        <p className="mt-1 text-[13.5px]" data-main-torque>
+          Main switch: {read(TORQUE_AT_MAIN, [f.board.id])}. It and {count(f.circuits.length, "way")} by their
+          makers&apos; figures; a torque driver, once each. A reading is written down on the card of its steps.
+        </p>
+        <p className="no-print mt-1 flex flex-wrap gap-1.5">
+          <StepLinks job={job.id} run={f.board.id} steps={[{ kind: "main-switch", measures: {} }]} />
         </p>
       </section>
       <section aria-label="What the rules ask" className={`mt-4 ${printed ? "no-print" : ""}`}>

@@ -9,7 +9,8 @@ export function useNames() {
     id === null ? "" : (job.circuits.find((c) => c.id === id)?.label ?? id);
   const runName = (id: string): string => {
     const r = plan?.runs.find((x) => x.id === id);
-    return r ? `${point(r.from)} to ${point(r.to)}` : id;
+    // A reading may be of a point: the main switch of a board.
+    return r ? `${point(r.from)} to ${point(r.to)}` : point(id);
   };
   return { job, house, plan, point, circuit, runName };
 }

@@ -166,3 +166,40 @@ export const boardEnd: Making = {
     ),
   ],
 };
+
+/** What the torque of a board's main switch is written down as. */
+const MAIN = "the main switch";
+export const TORQUE_AT_MAIN = torqueOf(MAIN);
+
+export const mainSwitch: Making = {
+  kind: "main-switch",
+  name: "Main switch of a board",
+  half: "second",
+  measures: [field("torque", "Maker's torque, main switch", 3, 0.5, 20, "N·m")],
+  cards: (m) => [
+    isolate,
+    card(
+      "The supply is not yours",
+      "Its fuse and seals are the supplier's: ask them, or whoever they allow, to take it out. Off at the main switch its own incoming terminals are live.",
+      "The tails are proved dead at the main switch by a proved tester.",
+      "The switch is off, so the terminals are thought dead.",
+      "Nothing in the house isolates what comes before its main switch.",
+      { caution: "Stop where you may not. The supply is isolated and locked off by those who may, and proved dead." },
+    ),
+    card(
+      "The tails",
+      "Line and neutral of the tails into their own terminals, insulation to the terminal, no strand outside; held where they come in.",
+      "Neither can be pulled or turned; the line is in line.",
+      "Line and neutral changed over; a tail that hangs on its screw.",
+      "The heaviest current of the house goes through these two.",
+    ),
+    torqueCard(MAIN, m.torque!),
+    card(
+      "The busbar",
+      "Each device sits with its jaw on the bar, not behind it; its screw by its own figure.",
+      "A tug at each; the bar is seen in each jaw.",
+      "One device on the wrong side of the bar: it looks the same from the front.",
+      "It carries for a while, and then burns.",
+    ),
+  ],
+};

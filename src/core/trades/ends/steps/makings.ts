@@ -3,7 +3,7 @@ import { armourIndoor, armourOutdoor, armourPlastic, armourPlasticIndoor } from 
 import type { Making } from "./card";
 import { conduitWork, trayWork, trunkingWork } from "./containment-work";
 import { boxFixing, chase, coil, firstTest } from "./first-fix";
-import { boardEnd, isolator, jointBox } from "./joints";
+import { boardEnd, isolator, jointBox, mainSwitch } from "./joints";
 import { appliance, rose, wallLight } from "./lights";
 import { mineralFirst, mineralSecond } from "./mineral";
 
@@ -34,6 +34,7 @@ export const makings: readonly Making[] = [
   mineralFirst,
   mineralSecond,
   boardEnd,
+  mainSwitch,
 ];
 
 /** The work of that kind, or null. */
