@@ -33,6 +33,7 @@ import { clipsOf } from "./clips";
 import { endFacts } from "./end-figures";
 import { endOf, lengthsOf } from "./ends";
 import { glandFaceFacts } from "./gland-faces";
+import { trunkingEndFacts } from "./trunking-ends";
 import { leastCable } from "./least-cable";
 import { layWithCare } from "./careful";
 import type { Clips, End, Plan, Run } from "../laid/laid";
@@ -128,6 +129,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...wallSealFacts(h, runs),
     ...endFacts(h, { runs, ends }),
     ...glandFaceFacts(h, { runs, ends }),
+    ...trunkingEndFacts(h),
     ...boardFacts(h, { runs, ends }),
     ...leakageFacts(h.job),
     ...stockFacts(h, runs),

@@ -49,7 +49,7 @@ export const endRules = {
   "gland.place": {
     title: "Gland too near",
     text:
-      "Between two glands a hand with a spanner has room; a gland is 5 mm from the edge of its face, " +
+      "Between two glands or tubes a hand with a spanner has room; each is 5 mm from the edge of its face or plate, " +
       "and lies over no hole that is there already.",
     limit: "corners + 10; 5 at the edge",
     severity: "stop",

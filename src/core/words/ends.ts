@@ -48,10 +48,10 @@ export const endWords = {
   }),
   "gland.place": (f, n) => ({
     message:
-      `A gland of ${n.point(f.subject.id)} is ${mm(half(measured(f)))} from ` +
+      `${f.subject.kind === "section" ? `A tube at the end of ${txt(f, "label")}` : `A gland of ${n.point(f.subject.id)}`} is ${mm(half(measured(f)))} from ` +
       `${f.case === "edge" ? "the edge of its face" : f.case === "hole" ? "a hole that is there" : "its neighbour"}; ` +
       `it wants ${mm(half(limit(f)))}.`,
-    remedy: "Move it along the face.",
+    remedy: f.subject.kind === "section" ? "Draw it elsewhere, or a wider trunking." : "Move it along the face.",
   }),
   "gland.approach": (f, n) => ({
     message:

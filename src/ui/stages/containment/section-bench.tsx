@@ -1,8 +1,11 @@
 "use client";
 import { ChevronLeft, ChevronRight, Printer } from "lucide-react";
-import { useEffect, useState } from "react";
+import { useEffect, useMemo, useState } from "react";
+import { drawGlandRow } from "../../../core/drawings/end-drawings";
 import { drawFold, drawPiece, drawSectionCut, foldWords } from "../../../core/drawings/section-drawings";
 import { count, mm } from "../../../core/base/figures";
+import { HAND_ROOM } from "../../../core/plan/gland-faces";
+import { trunkingEnds } from "../../../core/plan/trunking-ends";
 import type { SectionFigures } from "../../../core/plan/section-figures";
 import type { SectionPiece } from "../../../core/trades/containment/section-pieces";
 import { Ribbon } from "../../drawing/ribbon";
@@ -28,10 +31,39 @@ export function SectionBench({ id }: { id: string }) {
         <SceneView scene={drawSectionCut(f, labelOf)} tall={215} beside={40} />
         <p className="num text-[13px]">{fillWords(f)}</p>
         <p className="text-[13px] text-soft">{moreWords(f)}</p>
+        <EndPlates id={id} />
       </section>
       <Pieces f={f} printed={printed} onPrint={print} />
     </div>
   );
+}
+
+/** The plates at the ends of a trunking that tubes go on from, to scale: also what is drilled by. */
+function EndPlates({ id }: { id: string }) {
+  const house = useDesk((s) => s.house);
+  const [printed, print] = usePrint();
+  const plates = useMemo(() => trunkingEnds(house).filter((e) => e.trunking.section.id === id), [house, id]);
+  return plates.map((e) => {
+    const scene = drawGlandRow(
+      e.width,
+      e.holes.map((o) => ({ x: o.x, hole: o.hole, gland: o.name, spare: false })),
+      new Map(e.holes.map((o) => [o.name, { acrossCorners: o.across }])),
+      HAND_ROOM,
+      { depth: e.depth },
+    );
+    return (
+      <div key={e.end} className="mt-2" data-end-plate={e.end}>
+        <h3 className="flex items-center justify-between gap-2 text-[14px]">
+          Plate at its {e.end} end · {mm(e.width)} × {mm(e.depth)}
+          <Button className="no-print" icon={<Printer size={14} />} onClick={print}>
+            Print, true scale
+          </Button>
+        </h3>
+        <SceneView scene={scene} tall={200} />
+        {printed ? <TrueScalePrint scene={scene} /> : null}
+      </div>
+    );
+  });
 }
 
 /** How full it is, in words. */
