@@ -167,10 +167,10 @@ function linesOnly(text: string, skipped: Map<string, number>): { text: string }
     if (++kept > KEPT_MOST)
       return { message: `the drawing has more than ${STRETCHES_MOST} stretches; leave out what is no wall` };
   }
-  const told = closeEntity(entity, out);
-  if (told) return { message: told };
   if (section) return { message: `the section ${section} is not closed; the drawing may be cut short` };
   if (!ended) return { message: "the drawing does not end as a DXF does; it may be cut short" };
+  const told = closeEntity(entity, out);
+  if (told) return { message: told };
   const head = /^\d+$/.test(unit) ? ["0", "SECTION", "2", "HEADER", "9", "$INSUNITS", "70", unit, "0", "ENDSEC"] : [];
   return { text: [...head, "0", "SECTION", "2", "ENTITIES", ...out, "0", "ENDSEC", "0", "EOF", ""].join("\n") };
 }
