@@ -134,7 +134,7 @@ describe("a backup of all jobs", () => {
           if (said === "taken") expect(tar[at]).toBe(0);
           return said !== "taken";
         }),
-        { numRuns: 25, seed: 7 },
+        { numRuns: 12, seed: 7 },
       );
     },
     SLOW,

@@ -40,8 +40,8 @@ export async function kills(seed: number, until: (done: number) => boolean): Pro
       ["--import", "tsx", "src/data/torture/writer.ts", join(folder, "told.json"), String(seed * 1000 + n)],
       { stdio: ["ignore", "pipe", "pipe"], env: { ...process.env, LUMBET_DATA: data, DATABASE_URL: "" } },
     );
-    // Every sixth is killed while it starts; the others some time after they are ready.
-    const early = n % 6 === 0;
+    // Every fourth is killed while it starts; the others some time after they are ready.
+    const early = n % 4 === 0;
     await oneLife(child, early ? 200 + chance() * 2000 : null, 20 + chance() * 1500, told, out);
     if (early) out.early++;
     out.kills++;

@@ -8,7 +8,7 @@ import { mergeMissed, useDesk } from "./store";
 const RETRY = 3000;
 
 /** How often it is asked what others stored, ms. */
-const LOOK = 1000;
+const LOOK = 2500;
 
 /** Most patches sent in one go. */
 const AT_ONCE = 200;
