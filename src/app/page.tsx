@@ -8,12 +8,12 @@ export const dynamic = "force-dynamic";
 
 export default async function Page() {
   const db = await database();
-  const { standing, failed } = backupState();
+  const { standing, days, failed } = backupState();
   return (
     <JobsPage
       jobs={await listJobs(db)}
       bin={await binnedJobs(db)}
-      backups={{ newest: standing[0] ?? null, count: standing.length, failed }}
+      backups={{ newest: standing[0] ?? null, count: standing.length, days, failed }}
       actions={{
         create: createJob,
         duplicate: duplicateJob,

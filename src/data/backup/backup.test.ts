@@ -132,7 +132,6 @@ describe("a backup of all jobs", () => {
           const said = await tried(gzipSync(bytes, { level: 1 }));
           // A byte between two parts, that no part holds, is nobody's loss.
           if (said === "taken") expect(tar[at]).toBe(0);
-          return said !== "taken";
         }),
         { numRuns: 12, seed: 7 },
       );

@@ -21,6 +21,8 @@ export interface StandingBackup {
 export interface BackupState {
   folder: string;
   standing: StandingBackup[];
+  /** How many days are kept. */
+  days: number;
   failed: string | null;
 }
 
@@ -45,6 +47,7 @@ export function backupState(folder = backupFolder()): BackupState {
   return {
     folder,
     standing,
+    days: DAYS,
     failed: names.includes(FAILED) ? readFileSync(join(folder, FAILED), "utf8").trim() : null,
   };
 }

@@ -9,7 +9,7 @@ export interface Steps {
   /** Steps older than the first of `past` that are no longer kept. */
   before: number;
 }
-interface Kept extends Steps {
+export interface Kept extends Steps {
   /** When it was kept, ms. */
   at: number;
 }
@@ -38,8 +38,8 @@ const readSession = (job: string): Kept | null => {
 
 /** What was kept at leaving, on top of the longer list that was kept before it. */
 export function joined(long: Kept | null, atLeaving: Kept | null): Steps | null {
-  if (!long || !atLeaving || long.at >= atLeaving.at)
-    return long && (!atLeaving || long.at >= atLeaving.at) ? long : atLeaving;
+  if (!long || !atLeaving) return long ?? atLeaving;
+  if (long.at >= atLeaving.at) return long;
   const older = atLeaving.before - long.before;
   if (older < 0 || older > long.past.length) return atLeaving;
   return { past: [...long.past.slice(0, older), ...atLeaving.past], future: atLeaving.future, before: long.before };

@@ -10,6 +10,8 @@ import { FileButton } from "../kit/file-button";
 export interface BackupsState {
   newest: { day: string; bytes: number } | null;
   count: number;
+  /** How many days are kept. */
+  days: number;
   failed: string | null;
 }
 /** What putting one back answers. */
@@ -33,7 +35,7 @@ const told = (r: Restored): string =>
     .join("; ") || "there was no job in it";
 
 /** All jobs as one file, out and back in; and the one that is kept of every day. */
-export function Backups({ newest, count: kept, failed }: BackupsState) {
+export function Backups({ newest, count: kept, days, failed }: BackupsState) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
@@ -57,7 +59,7 @@ export function Backups({ newest, count: kept, failed }: BackupsState) {
       <p className="text-[14px] text-soft">
         {newest
           ? `Kept on this machine: ${count(kept, "day")}, the last of ${newest.day}, ${size(newest.bytes)}, read again after writing.`
-          : "The first is written a minute after the start; then one a day, the last 7 are kept."}{" "}
+          : `The first is written a minute after the start; then one a day, the last ${days} are kept.`}{" "}
         Keep one on another machine too.
       </p>
       {failed ? (

@@ -9,6 +9,7 @@ import { Button } from "../kit/button";
 import { TextField } from "../kit/field";
 import { personName } from "../kit/person";
 import { type Send, useEntries } from "../site/entries-queue";
+import { Troubles } from "../site/troubles";
 
 /** The run whose site record readings go to, with the lines it has. */
 export interface RunRecord {
@@ -26,7 +27,7 @@ export const askWords = ({ what, unit, least, most }: Asks): string =>
 
 /** A reading that a card asks for: typed, kept on this device until the server has it, and shown again with who took it. */
 export function TakeReading({ asks, record, send }: { asks: Asks; record: RunRecord; send: Send }) {
-  const { entries, toSend, add } = useEntries(record.job, record.stored, send);
+  const { entries, toSend, refused, notTaken, full, add, settle } = useEntries(record.job, record.stored, send);
   const [typed, setTyped] = useState("");
   const [taken, setTaken] = useState(0);
   const [fault, setFault] = useState<string | null>(null);
@@ -85,6 +86,7 @@ export function TakeReading({ asks, record, send }: { asks: Asks; record: RunRec
       >
         Write it down
       </Button>
+      <Troubles refused={refused} notTaken={notTaken} full={full} settle={settle} />
       {mine.length ? (
         <ul className="text-[16px]" aria-label="Readings so far">
           {mine.map((e) => (
