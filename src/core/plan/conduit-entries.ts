@@ -1,5 +1,6 @@
 import type { House, PlacedPoint } from "../house/house";
 import { type LaidSection, sectionsOf } from "../house/sections";
+import { TUBE_OFF, tipsOf } from "../house/section-tips";
 import type { Edge } from "../job/model";
 import { type ConduitEnd, conduitEnd } from "../rules/containers";
 
@@ -12,9 +13,6 @@ export interface ConduitEntry {
   end: ConduitEnd;
 }
 
-/** How far the end of a tube may stand off the box that it is joined to, mm. */
-const OFF = 60;
-
 const of = new WeakMap<House, Map<string, ConduitEntry[]>>();
 
 /** The tubes that end at each point's box, by the point. */
@@ -25,13 +23,12 @@ export function conduitEntries(h: House): ReadonlyMap<string, readonly ConduitEn
   of.set(h, out);
   for (const s of sectionsOf(h)) {
     const end = s.row.method === "tube" ? conduitEnd(s.section.size) : null;
-    const first = s.stretches[0];
-    const last = s.stretches[s.stretches.length - 1];
-    if (!end || !first || !last) continue;
-    for (const [stretch, tip] of [[first, first.a] as const, [last, last.b] as const])
+    const tips = end && tipsOf(s);
+    if (!tips) continue;
+    for (const { stretch, at } of [tips.first, tips.last])
       for (const p of h.points) {
         if (stretch.face < 0 || p.face !== stretch.face || p.point.place.on !== "wall") continue;
-        const met = meets(p, tip, stretch.plumb);
+        const met = meets(p, at, stretch.plumb);
         if (met) out.set(p.point.id, [...(out.get(p.point.id) ?? []), { section: s, ...met, end }]);
       }
   }
@@ -49,9 +46,9 @@ function meets(
   const { width, height } = p.box;
   const [right, up] = [tip.u - u, tip.v - v];
   if (plumb) {
-    if (Math.abs(right) > width / 2 || Math.abs(up) > height / 2 + OFF) return null;
+    if (Math.abs(right) > width / 2 || Math.abs(up) > height / 2 + TUBE_OFF) return null;
     return { edge: up > 0 ? "top" : "bottom", at: right + width / 2 };
   }
-  if (Math.abs(up) > height / 2 || Math.abs(right) > width / 2 + OFF) return null;
+  if (Math.abs(up) > height / 2 || Math.abs(right) > width / 2 + TUBE_OFF) return null;
   return { edge: right > 0 ? "right" : "left", at: height / 2 - up };
 }

@@ -4,12 +4,9 @@ import { type Fact, fact } from "../rules/fact";
 import { cableOf } from "../rules/catalogue";
 import type { Gland } from "../rules/glands";
 import { EPS } from "../base/tolerance";
-import { EDGE_ROOM, glandRow } from "../trades/ends/gland-row";
+import { HAND_ROOM, glandRow, tooNear } from "../trades/ends/gland-row";
 import { conduitEntries } from "./conduit-entries";
 import { type EndFigures, type WithEnds, endFigures } from "./end-figures";
-
-/** Room for a hand and two spanners between glands, mm. Trade habit. */
-export const HAND_ROOM = 10;
 
 /** How a hole comes about: drilled new; there already; there and opened up; there and too large, taken with a reducer. */
 export type HoleHow = "drill" | "there" | "open-up" | "reducer";
@@ -150,20 +147,7 @@ const HOLE_SLACK = 0.5;
 
 /** What is wrong with where the holes are: too near one another, the edge, or a hole that is there. Lengths mm. */
 function placeFacts(point: Point, width: number, holes: readonly FaceHole[], plugs: GlandFace["plugs"]): Fact[] {
-  const out: Fact[] = [];
-  const half = (o: FaceHole): number => o.across / 2;
   const told = (what: string, measured: number, limit: number): Fact =>
     fact("gland.place", "point", point.id, { case: what, measured, limit, sense: "least", unit: "mm" });
-  const sorted = [...holes].sort((a, b) => a.x - b.x);
-  sorted.forEach((o, i) => {
-    const next = sorted[i + 1];
-    if (next && next.x - o.x < half(o) + half(next) + HAND_ROOM - EPS)
-      out.push(told("neighbour", next.x - o.x, half(o) + half(next) + HAND_ROOM));
-    const edge = Math.min(o.x, width - o.x);
-    if (edge < half(o) + EDGE_ROOM - EPS) out.push(told("edge", edge, half(o) + EDGE_ROOM));
-    for (const q of plugs)
-      if (Math.abs(q.at - o.x) < half(o) + q.size / 2 - EPS)
-        out.push(told("hole", Math.abs(q.at - o.x), half(o) + q.size / 2));
-  });
-  return out;
+  return tooNear(width, holes, plugs).map((x) => told(x.what, x.measured, x.limit));
 }

@@ -1,10 +1,10 @@
 import { EPS } from "../base/tolerance";
 import type { House } from "../house/house";
-import { type LaidSection, type Stretch, sectionsOf } from "../house/sections";
+import { TUBE_OFF, type Tip, tipsOf } from "../house/section-tips";
+import { type LaidSection, sectionsOf } from "../house/sections";
 import { conduitEnd } from "../rules/containers";
 import { type Fact, fact } from "../rules/fact";
-import { EDGE_ROOM } from "../trades/ends/gland-row";
-import { HAND_ROOM } from "./gland-faces";
+import { tooNear } from "../trades/ends/gland-row";
 
 /** A tube in the end plate of a trunking, mm. */
 export interface EndHole {
@@ -26,28 +26,8 @@ export interface TrunkingEnd {
   facts: Fact[];
 }
 
-/** How far a tube's end may stand off the plate that it is joined to, mm. */
-const OFF = 60;
-
 const isTrunking = (s: LaidSection): boolean =>
   s.section.kind === "trunking-plastic" || s.section.kind === "trunking-metal";
-
-interface Tip {
-  stretch: Stretch;
-  at: { u: number; v: number };
-  /** Which way the section goes on from here, off its end: 1 or −1 along the stretch. */
-  out: 1 | -1;
-}
-
-function tipsOf(s: LaidSection): { first: Tip; last: Tip } | null {
-  const [first, last] = [s.stretches[0], s.stretches[s.stretches.length - 1]];
-  if (!first || !last) return null;
-  const along = (x: Stretch): number => (x.plumb ? x.b.v - x.a.v : x.b.u - x.a.u);
-  return {
-    first: { stretch: first, at: first.a, out: along(first) > 0 ? -1 : 1 },
-    last: { stretch: last, at: last.b, out: along(last) > 0 ? 1 : -1 },
-  };
-}
 
 /** The ends of trunkings that tubes go on from, in line with them on the same wall: each with its holes, dimensioned. */
 export function trunkingEnds(h: House): TrunkingEnd[] {
@@ -82,11 +62,11 @@ function meets(end: Tip, tube: Tip, width: number): number | null {
   if (face < 0 || tube.stretch.face !== face || tube.stretch.plumb !== plumb || tube.out === end.out) return null;
   const off = (plumb ? tube.at.v - end.at.v : tube.at.u - end.at.u) * end.out;
   const beside = plumb ? tube.at.u - end.at.u : end.at.v - tube.at.v;
-  return off < -EPS || off > OFF || Math.abs(beside) > width / 2 ? null : width / 2 + beside;
+  return off < -EPS || off > TUBE_OFF || Math.abs(beside) > width / 2 ? null : width / 2 + beside;
 }
 
-function factsOf(t: LaidSection, width: number, holes: readonly EndHole[]): Fact[] {
-  const told = (what: string, measured: number, limit: number): Fact =>
+const factsOf = (t: LaidSection, width: number, holes: readonly EndHole[]): Fact[] =>
+  tooNear(width, holes).map(({ what, measured, limit }) =>
     fact("gland.place", "section", t.section.id, {
       case: what,
       measured,
@@ -94,17 +74,8 @@ function factsOf(t: LaidSection, width: number, holes: readonly EndHole[]): Fact
       sense: "least",
       unit: "mm",
       of: { label: t.section.label },
-    });
-  return holes.flatMap((o, i) => {
-    const out: Fact[] = [];
-    const next = holes[i + 1];
-    const apart = next ? (o.across + next.across) / 2 + HAND_ROOM : 0;
-    if (next && next.x - o.x < apart - EPS) out.push(told("neighbour", next.x - o.x, apart));
-    const edge = Math.min(o.x, width - o.x);
-    if (edge < o.across / 2 + EDGE_ROOM - EPS) out.push(told("edge", edge, o.across / 2 + EDGE_ROOM));
-    return out;
-  });
-}
+    }),
+  );
 
 /** What is wrong with the ends of all trunkings. */
 export const trunkingEndFacts = (h: House): Fact[] => trunkingEnds(h).flatMap((e) => e.facts);

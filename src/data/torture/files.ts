@@ -14,6 +14,7 @@ import { backupTo } from "../backup/write";
 import { openMemory } from "../client";
 import { ternCottage } from "../demo/tern-cottage";
 import { addJob } from "../jobs";
+import { type Chance, chanceFrom } from "./chance";
 
 /** What so many mutated files came to. */
 export interface FileSummary {
@@ -26,8 +27,6 @@ export interface FileSummary {
 
 /** Longest that one file may take, ms. */
 const SLOW = 5000;
-
-type Chance = () => number;
 
 /** A text with one thing in it changed: a stretch cut out, doubled, or put in the place of another. */
 function mutated(text: string, chance: Chance): string {
@@ -49,8 +48,7 @@ function mutated(text: string, chance: Chance): string {
 /** Reads job files, drawings, makers' sheets and backups, each with something changed in it. */
 export async function files(seed: number, until: (done: number) => boolean): Promise<FileSummary> {
   const out: FileSummary = { files: 0, taken: 0, refused: 0, faults: [] };
-  let at = seed;
-  const chance = (): number => (at = (at * 16807) % 2147483647) / 2147483647;
+  const chance = chanceFrom(seed);
   const folder = mkdtempSync(join(tmpdir(), "lumbet-files-"));
   const path = join(folder, "backup.tar.gz");
   const db = await openMemory();

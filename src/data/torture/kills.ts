@@ -3,6 +3,7 @@ import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import type { Told } from "./told";
+import { chanceFrom } from "./chance";
 
 /** What so many kills came to. */
 export interface KillSummary {
@@ -30,8 +31,7 @@ export async function kills(seed: number, until: (done: number) => boolean): Pro
   mkdirSync(join(data, "backups"), { recursive: true });
   const told: Told = { versions: {}, lines: [], jobs: [] };
   const out: KillSummary = { kills: 0, early: 0, edits: 0, lines: 0, jobs: 0, lost: [] };
-  let at = seed;
-  const chance = (): number => (at = (at * 16807) % 2147483647) / 2147483647;
+  const chance = chanceFrom(seed);
   do {
     writeFileSync(join(folder, "told.json"), JSON.stringify(told));
     const n = out.kills + 1;

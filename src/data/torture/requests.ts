@@ -3,6 +3,7 @@ import { mkdtempSync, readFileSync, rmSync } from "node:fs";
 import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { type Chance, chanceFrom } from "./chance";
 
 /** What so many requests came to. */
 export interface RequestSummary {
@@ -15,7 +16,6 @@ export interface RequestSummary {
   memory: { quarter: number; end: number };
 }
 
-type Chance = () => number;
 const pick = <T>(chance: Chance, list: readonly T[]): T => list[Math.floor(chance() * list.length)]!;
 
 const ODD: readonly unknown[] = [
@@ -111,8 +111,7 @@ export async function requests(seed: number, passed: () => number): Promise<Requ
   };
   const actions = Object.keys(manifest.node);
   const out: RequestSummary = { requests: 0, statuses: {}, faults: [], memory: { quarter: 0, end: 0 } };
-  let at = seed;
-  const chance = (): number => (at = (at * 16807) % 2147483647) / 2147483647;
+  const chance = chanceFrom(seed);
   do {
     const [what, path, init] = oneRequest(chance, actions);
     try {

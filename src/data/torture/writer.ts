@@ -12,6 +12,7 @@ import { addJobOfFile } from "../job-files";
 import { rowsOf } from "../job-rows";
 import { addJob, editJob, findJob } from "../jobs";
 import { addSiteEntries } from "../site-book";
+import { chanceFrom } from "./chance";
 import type { Told } from "./told";
 
 /**
@@ -20,17 +21,6 @@ import type { Told } from "./told";
  */
 const [told, seed] = [JSON.parse(readFileSync(process.argv[2]!, "utf8")) as Told, Number(process.argv[3])];
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
-
-/** Numbers that only seem to come by chance, the same for a seed: mulberry32. */
-function chance(start: number): () => number {
-  let a = start >>> 0;
-  return () => {
-    a = (a + 0x6d2b79f5) >>> 0;
-    let t = Math.imul(a ^ (a >>> 15), 1 | a);
-    t = (t + Math.imul(t ^ (t >>> 7), 61 | t)) ^ t;
-    return ((t ^ (t >>> 14)) >>> 0) / 2 ** 32;
-  };
-}
 
 /** What of the things told is missing, and which jobs are there in part. */
 async function look(db: Db): Promise<void> {
@@ -57,7 +47,7 @@ async function main(): Promise<void> {
   await look(db);
   if (!(await findJob(db, "edited"))) await addJob(db, blankJob("edited", "Edited"));
   say("READY");
-  const next = chance(seed);
+  const next = chanceFrom(seed);
   for (let n = 0; ; n++) {
     const which = next();
     if (which < 0.55) {

@@ -5,6 +5,9 @@ import type { Gland } from "../../rules/glands";
 /** Least from the flank of the end gland to the edge of the face, mm. */
 export const EDGE_ROOM = 5;
 
+/** Room for a hand and two spanners between glands, mm. Trade habit. */
+export const HAND_ROOM = 10;
+
 export interface GlandHole {
   /** Middle of the hole from the left edge of the face, mm. */
   x: number;
@@ -78,4 +81,34 @@ export function glandRow(
     return { x, hole: gland.hole, gland: gland.id, spare: isSpare };
   });
   return { fits: true, holes, slack, facts: [] };
+}
+
+/** A hole that is nearer than it may be: to its neighbour, to the edge, or to a hole that is there already. Lengths mm. */
+export interface TooNear {
+  what: "neighbour" | "edge" | "hole";
+  measured: number;
+  limit: number;
+}
+
+/**
+ * Holes of a face that are too near: two want half of each across its corners and a hand between, each the edge room to its flank,
+ * and none lies over a hole that is there.
+ */
+export function tooNear(
+  width: number,
+  holes: readonly { x: number; across: number }[],
+  there: readonly { at: number; size: number }[] = [],
+): TooNear[] {
+  const out: TooNear[] = [];
+  const least = (what: TooNear["what"], measured: number, limit: number): void => {
+    if (below(measured, limit)) out.push({ what, measured, limit });
+  };
+  const sorted = [...holes].sort((a, b) => a.x - b.x);
+  sorted.forEach((o, i) => {
+    const next = sorted[i + 1];
+    if (next) least("neighbour", next.x - o.x, (o.across + next.across) / 2 + HAND_ROOM);
+    least("edge", Math.min(o.x, width - o.x), o.across / 2 + EDGE_ROOM);
+    for (const q of there) least("hole", Math.abs(q.at - o.x), (o.across + q.size) / 2);
+  });
+  return out;
 }

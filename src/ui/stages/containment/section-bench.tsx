@@ -4,7 +4,7 @@ import { useEffect, useMemo, useState } from "react";
 import { drawGlandRow } from "../../../core/drawings/end-drawings";
 import { drawFold, drawPiece, drawSectionCut, foldWords } from "../../../core/drawings/section-drawings";
 import { count, mm } from "../../../core/base/figures";
-import { HAND_ROOM } from "../../../core/plan/gland-faces";
+import { HAND_ROOM } from "../../../core/trades/ends/gland-row";
 import { trunkingEnds } from "../../../core/plan/trunking-ends";
 import type { SectionFigures } from "../../../core/plan/section-figures";
 import type { SectionPiece } from "../../../core/trades/containment/section-pieces";
