@@ -5,7 +5,7 @@ import type { ElementHandle, Page } from "puppeteer-core";
 import { afterAll, afterEach, beforeAll, beforeEach, expect } from "vitest";
 import type { Job } from "../src/core/job/model";
 import { handsOf } from "./hands";
-import { type Running, start } from "./start";
+import { type Running, type StartOptions, start } from "./start";
 
 /** A house of `e2e/houses`, as far as a journey needs it; "demo" is the demo job. */
 export type House = "demo" | "one-room" | "heron-walked" | "heron-floors" | "heron-points" | "heron-wired";
@@ -21,12 +21,12 @@ export const fileOf = (name: string, content: string | Buffer): string => {
  * One server for the file, and for every test a page of its own and jobs of its own, so that a journey that fails fells no
  * other. A fault in the page fails the test it happened in.
  */
-export function desk() {
+export function desk(options?: StartOptions) {
   let app: Running;
   let page: Page;
   const faults: string[] = [];
   beforeAll(async () => {
-    app = await start();
+    app = await start(options);
   });
   afterAll(async () => app?.stop());
   beforeEach(async () => {

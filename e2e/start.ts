@@ -11,6 +11,10 @@ export interface Running {
   browser: Browser;
   /** A fresh tab, as patient as a machine with twenty things to do at once needs. */
   newPage: () => Promise<Page>;
+  /** Its data folder. */
+  data: string;
+  /** What the server has said on its console, beside that it is ready. */
+  said: () => string;
   stop: () => Promise<void>;
 }
 
@@ -35,18 +39,40 @@ const chromium = (): string => {
   return found;
 };
 
-export async function start(): Promise<Running> {
+/** `lan`: over TLS with sign-in, as in a local network; `database`: on a PostgreSQL server instead of the embedded one. */
+export interface StartOptions {
+  lan?: boolean;
+  database?: string;
+}
+
+export async function start({ lan = false, database }: StartOptions = {}): Promise<Running> {
   if (!existsSync(".next/BUILD_ID") || !readFileSync(".next/BUILD_ID", "utf8"))
     throw new Error("Not built: run `npm run build` first.");
   const port = await freePort();
   const data = mkdtempSync(join(tmpdir(), "lumbet-e2e-"));
   const server: ChildProcess = spawn(
     process.execPath,
-    ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)],
-    { stdio: ["ignore", "pipe", "inherit"], env: { ...process.env, LUMBET_DATA: data, NEXT_TELEMETRY_DISABLED: "1" } },
+    lan
+      ? ["scripts/serve-lan.mjs"]
+      : ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)],
+    {
+      stdio: ["ignore", "pipe", "pipe"],
+      env: {
+        ...process.env,
+        PORT: String(port),
+        LUMBET_DATA: data,
+        NEXT_TELEMETRY_DISABLED: "1",
+        ...(database ? { DATABASE_URL: database } : {}),
+      },
+    },
   );
+  let said = "";
+  server.stderr!.on("data", (c: Buffer) => {
+    said += String(c);
+    process.stderr.write(c);
+  });
   await new Promise<void>((ready, fail) => {
-    server.stdout!.on("data", (c) => String(c).includes("Ready") && ready());
+    server.stdout!.on("data", (c) => /Ready|Lumbet answers/.test(String(c)) && ready());
     server.once("exit", (code) => fail(new Error(`The server ended at once (${code})`)));
   });
   const browser = await puppeteer.launch({
@@ -64,9 +90,12 @@ export async function start(): Promise<Running> {
       "--use-angle=swiftshader",
       "--enable-unsafe-swiftshader",
     ],
+    acceptInsecureCerts: lan,
   });
   return {
-    address: `http://127.0.0.1:${port}`,
+    address: `${lan ? "https" : "http"}://127.0.0.1:${port}`,
+    data,
+    said: () => said,
     browser,
     newPage: async () => {
       const page = await browser.newPage();

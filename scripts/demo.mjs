@@ -1,6 +1,8 @@
 // One command for a fresh machine: installs what is missing, builds when a source is newer, starts the server and prints its address.
 import { spawn, spawnSync } from "node:child_process";
 import { existsSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
+import http from "node:http";
+import https from "node:https";
 import { createServer } from "node:net";
 import { dirname, isAbsolute, join } from "node:path";
 import { fileURLToPath } from "node:url";
@@ -18,8 +20,11 @@ function stop(words) {
   process.exit(1);
 }
 for (const a of args)
-  if (a !== "--reset")
-    stop(`Unknown option ${a}. The only one is --reset, which puts the demo job back as it was and touches no other.`);
+  if (a !== "--reset" && a !== "--lan")
+    stop(
+      `Unknown option ${a}. There are --reset, which puts the demo job back as it was and touches no other, and --lan, which serves the local network over TLS and asks everyone to sign in.`,
+    );
+const lan = args.includes("--lan");
 if (!Number.isInteger(port) || port < 1 || port > 65535)
   stop(`PORT is ${process.env.PORT}; it must be a whole number between 1 and 65535.`);
 const [major, minor] = process.versions.node.split(".").map(Number);
@@ -78,15 +83,17 @@ if (!existsSync(built) || statSync(built).mtimeMs < Math.max(...sources.map(newe
   writeFileSync(built, new Date().toISOString());
 }
 
+const next = join(root, "node_modules/next/dist/bin/next");
 const server = spawn(
   process.execPath,
-  [join(root, "node_modules/next/dist/bin/next"), "start", "-H", host, "-p", String(port)],
+  lan ? [join(root, "scripts/serve-lan.mjs")] : [next, "start", "-H", host, "-p", String(port)],
   {
     stdio: ["ignore", "ignore", "inherit"],
     env: {
       ...process.env,
+      PORT: String(port),
       LUMBET_DATA: data,
-      LUMBET_ADDRESS: `http://${host}:${port}`,
+      LUMBET_ADDRESS: lan ? "" : `http://${host}:${port}`,
       LUMBET_RESET_DEMO: reset ? "1" : "",
       NEXT_TELEMETRY_DISABLED: "1",
     },
@@ -94,16 +101,32 @@ const server = spawn(
 );
 for (const signal of ["SIGINT", "SIGTERM"]) process.on(signal, () => server.kill(signal));
 server.on("exit", (code) => process.exit(code ?? 0));
+/** Status with which the server answers; throws where it does not. Its own certificate is looked past here: it is asked on this machine. */
+const status = () =>
+  new Promise((done, fail) => {
+    const options = { timeout: 20_000, ...(lan ? { rejectUnauthorized: false } : {}) };
+    const asked = (lan ? https : http).get(`${lan ? "https" : "http"}://${host}:${port}/`, options, (answer) => {
+      answer.resume();
+      answer.on("end", () => done(answer.statusCode));
+    });
+    asked.on("error", fail);
+    asked.on("timeout", () => asked.destroy(new Error("late")));
+  });
 // It says running when it answers, not before.
 for (;;) {
   try {
-    const answer = await fetch(`http://${host}:${port}/`, { signal: AbortSignal.timeout(20_000) });
-    await answer.text();
-    if (answer.ok) break;
-    console.error(`The server answered ${answer.status}; see above.`);
+    const got = await status();
+    if (got >= 400) console.error(`The server answered ${got}; see above.`);
     break;
   } catch {
     await new Promise((done) => setTimeout(done, 100));
   }
 }
-console.log(`Lumbet is running at http://${host}:${port}  (data in ${data}; Ctrl-C stops it)`);
+if (lan) {
+  const { lanAddresses } = await import("./certificate.mjs");
+  for (const a of lanAddresses()) console.log(`In the local network: https://${a}:${port}`);
+  console.log(
+    `Browsers warn once of its own certificate; ${join(data, "tls", "authority.crt")} is the one to trust (see docs/deploy.md).`,
+  );
+}
+console.log(`Lumbet is running at ${lan ? "https" : "http"}://${host}:${port}  (data in ${data}; Ctrl-C stops it)`);

@@ -6,6 +6,7 @@ import { blankJob, idSchema } from "../core/job/model";
 import { heldRunSchema } from "../core/laid/held";
 import { keyedPatchSchema } from "../core/job/patch";
 import { unkeepable } from "../core/job/plain-text";
+import type { Doing } from "../core/job/roles";
 import { type SiteEntry, siteEntrySchema } from "../core/job/site-entry";
 import { acknowledge } from "../data/acknowledge";
 import { database } from "../data/client";
@@ -16,7 +17,8 @@ import { addJobOfFile } from "../data/job-files";
 import { addJob, clearJob, editJob, editsSince, findJob, jobThere, listJobs, setDeleted } from "../data/jobs";
 import { addPictures, picturesOf } from "../data/pictures";
 import { type RefusedLine, addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
-import type { EditAnswer } from "../ui/job/actions";
+import { allowed, SIGNED_OUT } from "../server/who";
+import type { EditAnswer, Told } from "../ui/job/actions";
 
 /** Thin doors to the repositories: every argument is checked here, since anyone may call them. */
 
@@ -25,6 +27,10 @@ const version = z.number().int().min(0);
 const sentPatches = z.array(keyedPatchSchema).min(1).max(1000);
 
 export async function edit(jobId: string, base: number, patches: unknown, who: unknown): Promise<EditAnswer> {
+  const { me, refusal } = await allowed("plan");
+  // Signed out is no refusal of what was made: it waits on the device until somebody is signed in again.
+  if (refusal !== null)
+    return me ? { kind: "refused", refusals: [{ path: "sign-in", message: refusal }] } : { kind: "signed-out" };
   const id = idSchema.safeParse(jobId);
   const from = version.safeParse(base);
   if (!id.success || !from.success)
@@ -44,7 +50,7 @@ export async function edit(jobId: string, base: number, patches: unknown, who: u
     id.data,
     from.data,
     sent.data,
-    typeof who === "string" ? who.replaceAll("\0", "") : "",
+    me.name ?? (typeof who === "string" ? who.replaceAll("\0", "") : ""),
   );
   if (answer.kind === "stored") await acknowledge(db, id.data);
   return answer;
@@ -52,12 +58,14 @@ export async function edit(jobId: string, base: number, patches: unknown, who: u
 
 /** Null where the job is off the list, or is none this server can know. */
 export async function changesSince(jobId: string, since: number): ReturnType<typeof editsSince> {
+  if ((await allowed("look")).refusal !== null) throw new Error(SIGNED_OUT);
   const id = idSchema.safeParse(jobId);
   const from = version.safeParse(since);
   return id.success && from.success ? editsSince(await database(), id.data, from.data) : null;
 }
 
 export async function siteBook(jobId: string): ReturnType<typeof siteBookOf> {
+  if ((await allowed("look")).refusal !== null) throw new Error(SIGNED_OUT);
   const id = idSchema.safeParse(jobId);
   return id.success ? siteBookOf(await database(), id.data) : [];
 }
@@ -70,6 +78,8 @@ const LINES = 500;
  * other.
  */
 export async function addSiteEntries(jobId: string, entries: unknown) {
+  const { me, refusal } = await allowed("record");
+  if (refusal !== null) return { ok: false as const, message: refusal, signIn: me === null };
   const id = idSchema.safeParse(jobId);
   if (!id.success) return { ok: false as const, message: "This job is not one this server can know." };
   if (!Array.isArray(entries) || !entries.length || entries.length > LINES)
@@ -79,7 +89,8 @@ export async function addSiteEntries(jobId: string, entries: unknown) {
   for (const e of entries) {
     const told = refusalOfLine(e);
     if (typeof told === "string") refused.push({ id: nameOfLine(e), message: told });
-    else good.push(told.line);
+    // Whoever is signed in did it, whatever the device says.
+    else good.push(me.name === null ? told.line : { ...told.line, by: me.name.slice(0, 60) });
   }
   const db = await database();
   if (!(await jobThere(db, id.data))) return { ok: false as const, message: "This job is no longer there." };
@@ -107,7 +118,15 @@ function refusalOfLine(e: unknown): { line: SiteEntry } | string {
 const nameSchema = z.string().trim().min(1).max(80);
 const GONE = { ok: false as const, message: "This job is no longer there." };
 
+/** The refusal of an action whose asker may not do this; null where they may. */
+async function refused(what: Doing): Promise<{ ok: false; message: string } | null> {
+  const { refusal } = await allowed(what);
+  return refusal === null ? null : { ok: false, message: refusal };
+}
+
 export async function createJob(from: "blank" | "demo", name: string) {
+  const no = await refused("plan");
+  if (no) return no;
   const parsed = nameSchema.safeParse(name);
   if (!parsed.success || unkeepable(name))
     return { ok: false as const, message: `Name is “${String(name).slice(0, 90)}”; give it 1 to 80 characters.` };
@@ -129,6 +148,8 @@ const copyName = (name: string, taken: ReadonlySet<string>): string => {
 };
 
 export async function duplicateJob(jobId: string) {
+  const no = await refused("plan");
+  if (no) return no;
   const id = idSchema.safeParse(jobId);
   if (!id.success) return GONE;
   const db = await database();
@@ -144,24 +165,26 @@ export async function duplicateJob(jobId: string) {
   return { ok: true as const, id: next };
 }
 
-/** Does something with a job by its id; false where there is none, or none this server can know. */
-async function withJob(jobId: unknown, what: (db: Db, id: string) => Promise<boolean>): Promise<boolean> {
+/** Does something with a job by its id, where who asks may; told in words where there is none, or none this server can know. */
+async function withJob(jobId: unknown, doing: Doing, what: (db: Db, id: string) => Promise<boolean>): Promise<Told> {
+  const no = await refused(doing);
+  if (no) return no;
   const id = idSchema.safeParse(jobId);
-  return id.success ? what(await database(), id.data) : false;
+  return id.success && (await what(await database(), id.data)) ? { ok: true } : GONE;
 }
 
 /** Puts a job into the bin. */
-export async function removeJob(id: string): Promise<boolean> {
-  return withJob(id, (db, job) => setDeleted(db, job, true));
+export async function removeJob(id: string): Promise<Told> {
+  return withJob(id, "plan", (db, job) => setDeleted(db, job, true));
 }
 
-export async function restoreJob(id: string): Promise<boolean> {
-  return withJob(id, (db, job) => setDeleted(db, job, false));
+export async function restoreJob(id: string): Promise<Told> {
+  return withJob(id, "plan", (db, job) => setDeleted(db, job, false));
 }
 
 /** Clears a job of the bin for good. */
-export async function clearBinned(id: string): Promise<boolean> {
-  return withJob(id, async (db, job) => {
+export async function clearBinned(id: string): Promise<Told> {
+  return withJob(id, "own", async (db, job) => {
     const done = await clearJob(db, job);
     if (done) await acknowledge(db, job);
     return done;
@@ -170,6 +193,8 @@ export async function clearBinned(id: string): Promise<boolean> {
 
 /** Reads a job file into a new job of its own; a refused file changes nothing. */
 export async function importJob(text: string) {
+  const no = await refused("plan");
+  if (no) return { ok: false as const, refusals: [{ path: "sign-in", message: no.message }] };
   const read = readJobFile(typeof text === "string" ? text : "");
   if (!read.ok) return { ok: false as const, refusals: read.refusals };
   const id = nanoid(10);

@@ -12,6 +12,7 @@ import { database } from "../data/client";
 import { defaultSchools, setDefaultSchools } from "../data/defaults";
 import { editJob, findJob, listJobs } from "../data/jobs";
 import type { KeptAnswer } from "../core/calculators/kept-answer";
+import { allowed } from "../server/who";
 import { dropAnswer, keepAnswer, keptAnswers } from "../data/kept-answers";
 
 /** Doors to the Bench's keepings, the catalogue and the schools: every argument is checked here, since anyone may call them. */
@@ -32,6 +33,8 @@ const keep = z.strictObject({
 export async function keepBenchAnswer(
   what: unknown,
 ): Promise<{ ok: true; kept: KeptAnswer[] } | { ok: false; message: string }> {
+  const { refusal } = await allowed("record");
+  if (refusal !== null) return { ok: false, message: refusal };
   const parsed = keep.safeParse(what);
   if (!parsed.success) return { ok: false, message: parsed.error.issues[0]!.message };
   const { name, calculator, input, jobId } = parsed.data;
@@ -56,17 +59,23 @@ export async function keepBenchAnswer(
   return { ok: true, kept: await keptAnswers(db) };
 }
 
-export async function dropBenchAnswer(id: string): Promise<KeptAnswer[]> {
+export async function dropBenchAnswer(
+  id: string,
+): Promise<{ ok: true; kept: KeptAnswer[] } | { ok: false; message: string }> {
+  const { refusal } = await allowed("record");
+  if (refusal !== null) return { ok: false, message: refusal };
   const db = await database();
   const one = idSchema.safeParse(id);
   if (one.success) await dropAnswer(db, one.data);
-  return keptAnswers(db);
+  return { ok: true, kept: await keptAnswers(db) };
 }
 
 export async function importCatalogue(
   table: string,
   text: string,
 ): Promise<{ ok: true; rows: number } | { ok: false; refusals: { path: string; message: string }[] }> {
+  const { refusal } = await allowed("plan");
+  if (refusal !== null) return { ok: false, refusals: [{ path: "sign-in", message: refusal }] };
   if (!isCatalogueTable(table))
     return { ok: false, refusals: [{ path: "table", message: "is none of the catalogue" }] };
   if (typeof text !== "string" || text.length > 1_000_000)
@@ -78,6 +87,8 @@ export async function importCatalogue(
 }
 
 export async function putCatalogueRow(table: string, row: unknown): Promise<Told> {
+  const { refusal } = await allowed("plan");
+  if (refusal !== null) return { ok: false, message: refusal };
   if (!isCatalogueTable(table)) return { ok: false, message: "There is no such table." };
   const parsed = rowSchemas[table].safeParse(row);
   if (!parsed.success) {
@@ -93,6 +104,8 @@ export async function putCatalogueRow(table: string, row: unknown): Promise<Told
 }
 
 export async function resetCatalogue(table: string, id?: string): Promise<Told> {
+  const { refusal } = await allowed("plan");
+  if (refusal !== null) return { ok: false, message: refusal };
   if (!isCatalogueTable(table)) return { ok: false, message: "There is no such table." };
   const one = z.string().max(60).optional().safeParse(id);
   if (!one.success) return { ok: false, message: "There is no such row." };
@@ -122,6 +135,8 @@ export async function chooseSchool(
   key: string,
   value: string,
 ): Promise<{ ok: true; jobs: number } | { ok: false; message: string }> {
+  const { me, refusal } = await allowed("plan");
+  if (refusal !== null) return { ok: false, message: refusal };
   const k = schoolKey.safeParse(key);
   const v = k.success ? schoolsSchema.shape[k.data].safeParse(value) : null;
   if (!k.success || !v?.success)
@@ -140,7 +155,7 @@ export async function chooseSchool(
     if (settings.schools[k.data] === v.data) continue;
     const after = { ...settings, schools: { ...settings.schools, [k.data]: v.data } };
     const patch = [{ collection: "head", id: "settings", before: settings, after }];
-    const done = await editJob(db, id, found.version, [{ key: nanoid(12), patch }]);
+    const done = await editJob(db, id, found.version, [{ key: nanoid(12), patch }], me.name ?? "");
     if (done.kind !== "stored")
       return { ok: false, message: `${found.job.name} could not be changed; open it and try there.` };
     jobs++;

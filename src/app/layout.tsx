@@ -11,6 +11,8 @@ import type { Metadata, Viewport } from "next";
 import { headers } from "next/headers";
 import type { ReactNode } from "react";
 import { themeScript } from "../ui/kit/theme-script";
+import { me } from "../server/who";
+import { MeProvider } from "../ui/kit/me";
 import { Toasts } from "../ui/kit/toasts";
 
 export const metadata: Metadata = {
@@ -21,13 +23,14 @@ export const viewport: Viewport = { width: "device-width", initialScale: 1 };
 
 export default async function Layout({ children }: { children: ReactNode }) {
   const nonce = (await headers()).get("x-nonce") ?? "";
+  const who = await me();
   return (
     <html lang="en-GB" suppressHydrationWarning>
       <head>
         <script nonce={nonce} suppressHydrationWarning dangerouslySetInnerHTML={{ __html: themeScript }} />
       </head>
       <body>
-        {children}
+        <MeProvider me={who && { name: who.name, role: who.role }}>{children}</MeProvider>
         <Toasts />
       </body>
     </html>

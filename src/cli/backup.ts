@@ -5,10 +5,10 @@ import { pipeline } from "node:stream/promises";
 import { BackupFault } from "../data/backup/format";
 import { verifyBackup } from "../data/backup/read";
 import { backupTo } from "../data/backup/write";
+import { runningServer } from "../data/console-key";
 import { dataFolder, database } from "../data/client";
 import { FolderBusy } from "../data/folder-lock";
 import { StartFault } from "../data/start-fault";
-import { runningAddress } from "./running";
 
 /** `npm run backup [-- FILE]`: all jobs into one file, read again after writing; also while the server runs. */
 async function main(): Promise<void> {
@@ -24,9 +24,10 @@ async function written(path: string): Promise<{ jobs: number; pictures: number }
   try {
     return await backupTo(await database(), path);
   } catch (e) {
-    const address = e instanceof FolderBusy ? runningAddress(dataFolder()) : null;
-    if (!address) throw e;
-    const answer = await fetch(`${address}/api/backup`);
+    const server = e instanceof FolderBusy ? runningServer(dataFolder()) : null;
+    if (!server) throw e;
+    const { address, headers } = server;
+    const answer = await fetch(`${address}/api/backup`, { headers });
     if (!answer.ok || !answer.body) throw new BackupFault(`The server at ${address} answered ${answer.status}.`);
     await pipeline(Readable.fromWeb(answer.body as never), createWriteStream(`${path}.part`));
     const out = await verifyBackup(`${path}.part`);

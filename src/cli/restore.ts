@@ -4,10 +4,10 @@ import { Readable } from "node:stream";
 import { acknowledgeAll } from "../data/acknowledge";
 import { BackupFault } from "../data/backup/format";
 import { type Restored, restoreBackup } from "../data/backup/restore";
+import { runningServer } from "../data/console-key";
 import { dataFolder, database } from "../data/client";
 import { FolderBusy } from "../data/folder-lock";
 import { StartFault } from "../data/start-fault";
-import { runningAddress } from "./running";
 
 /** `npm run restore -- FILE`: everything of a backup put back, all of it or nothing; what is there is never overwritten. */
 async function main(): Promise<void> {
@@ -29,10 +29,16 @@ async function put(path: string): Promise<Restored> {
     await acknowledgeAll(db);
     return out;
   } catch (e) {
-    const address = e instanceof FolderBusy ? runningAddress(dataFolder()) : null;
-    if (!address) throw e;
+    const server = e instanceof FolderBusy ? runningServer(dataFolder()) : null;
+    if (!server) throw e;
+    const { address, headers } = server;
     const body = Readable.toWeb(createReadStream(path)) as ReadableStream;
-    const answer = await fetch(`${address}/api/backup`, { method: "POST", body, duplex: "half" } as RequestInit);
+    const answer = await fetch(`${address}/api/backup`, {
+      method: "POST",
+      body,
+      headers,
+      duplex: "half",
+    } as RequestInit);
     const said = (await answer.json()) as Restored & { error?: { message: string } };
     if (!answer.ok) throw new BackupFault(said.error?.message ?? `The server at ${address} answered ${answer.status}.`);
     return said;

@@ -10,5 +10,5 @@ export interface BenchActions {
     input: unknown;
     jobId: string | null;
   }) => Promise<{ ok: true; kept: KeptAnswer[] } | { ok: false; message: string }>;
-  drop: (id: string) => Promise<KeptAnswer[]>;
+  drop: (id: string) => Promise<{ ok: true; kept: KeptAnswer[] } | { ok: false; message: string }>;
 }

@@ -185,17 +185,22 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
           </div>
           <section className="no-print mt-6" aria-label="Kept answers">
             <h2 className="text-lg">Kept answers</h2>
-            <KeptList
-              kept={all.filter((k) => k.calculator === name)}
-              jobs={jobs}
-              onDrop={(id) => void actions.drop(id).then(setAll, () => toast.error("The server did not answer."))}
-            />
+            <KeptList kept={all.filter((k) => k.calculator === name)} jobs={jobs} onDrop={dropWith(actions, setAll)} />
           </section>
         </section>
       </div>
     </div>
   );
 }
+
+/** Drops a kept answer and shows what is left, or says why not. */
+const dropWith =
+  (actions: BenchActions, show: (all: KeptAnswer[]) => void) =>
+  (id: string): void =>
+    void actions.drop(id).then(
+      (told) => (told.ok ? show(told.kept) : void toast.error(told.message)),
+      () => toast.error("The server did not answer."),
+    );
 
 /** On the Bench there is no job that a press could change. */
 const withoutFix = ({ fix: _, ...f }: Finding): Finding => f;
@@ -241,11 +246,7 @@ export function BenchFront({ kept, jobs, actions }: Omit<BenchProps, "catalogue"
         </p>
         <QuestionList here={null} wide />
         <h2 className="mt-2 text-xl">Kept answers</h2>
-        <KeptList
-          kept={all}
-          jobs={jobs}
-          onDrop={(id) => void actions.drop(id).then(setAll, () => toast.error("The server did not answer."))}
-        />
+        <KeptList kept={all} jobs={jobs} onDrop={dropWith(actions, setAll)} />
       </main>
     </div>
   );

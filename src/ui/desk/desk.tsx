@@ -11,6 +11,8 @@ import type { StageId } from "../job/stages";
 import { type View, openDesk, useDesk } from "../job/store";
 import { useStoring } from "../job/storing";
 import { usePlanner } from "../job/use-planner";
+import { useRefusal } from "../kit/me";
+import { SignInAgain } from "../kit/signed-out";
 import { Pane } from "../kit/pane";
 import { DrawingStage } from "./drawing-stage";
 import { Inspector } from "./inspector";
@@ -42,9 +44,10 @@ export function Desk({
   actions: JobActions;
 }) {
   const [opened, setOpened] = useState(false);
+  const looking = useRefusal("plan");
   useEffect(() => {
     openDesk(job, version, siteBook, catalogue, start);
-    useDesk.setState({ kept });
+    useDesk.setState({ kept, looking });
     const { waiting, letGo } = recall();
     void recallSteps();
     if (letGo.length)
@@ -104,11 +107,19 @@ function Opened({ actions }: { actions: JobActions }) {
   const snap = useDesk((s) => s.snap);
   const instruments = useDesk((s) => s.instruments);
   const find = useDesk((s) => s.find);
+  const storing = useDesk((s) => s.storing);
+  const looking = useDesk((s) => s.looking);
   const drawing = ["survey", "points", "circuits", "routes", "timber", "containment"].includes(stage);
   return (
     <div className="desk flex h-dvh flex-col">
       <TopBar />
       <NotStored actions={actions} />
+      {storing === "signed-out" ? <SignInAgain /> : null}
+      {looking ? (
+        <p className="no-print border-b border-line bg-panel px-3 py-1.5 text-[14px]" data-looking>
+          {looking} You can look at everything here.
+        </p>
+      ) : null}
       <div className="desk-grid min-h-0 flex-1">
         <Pane name="The order of work" of={snap}>
           <OrderOfWork />

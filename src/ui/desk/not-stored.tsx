@@ -23,7 +23,8 @@ export function NotStored({ actions }: { actions: JobActions }) {
     URL.revokeObjectURL(url);
   };
   const putBack = (): void => {
-    actions.restore(job.id).then(() => {
+    actions.restore(job.id).then((told) => {
+      if (!told.ok) return void toast.error(told.message);
       useDesk.setState((s) => ({
         storing: s.waiting.length ? "storing" : "stored",
         notStored: null,

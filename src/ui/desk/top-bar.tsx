@@ -11,6 +11,7 @@ const words: Record<Storing, string> = {
   conflict: "to settle",
   refused: "not stored",
   gone: "not stored: job deleted",
+  "signed-out": "kept here, signed out",
 };
 
 export function TopBar() {

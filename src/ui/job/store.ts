@@ -60,7 +60,7 @@ export interface Snapshot {
 }
 
 /** Whether what is seen is what is stored: `refused` and `gone` keep what waits until a person settles it. */
-export type Storing = "stored" | "storing" | "offline" | "conflict" | "refused" | "gone";
+export type Storing = "stored" | "storing" | "offline" | "conflict" | "refused" | "gone" | "signed-out";
 
 export interface DeskState {
   job: Job;
@@ -114,6 +114,8 @@ export interface DeskState {
   view: View;
   zones: boolean;
   find: boolean;
+  /** Why the person here may change nothing of the plan; null where they may. */
+  looking: string | null;
 }
 
 /** The desk's state; one for the page. Made by `openDesk`. */
@@ -159,6 +161,7 @@ export function openDesk(
     view: start.view ?? (start.stage === "timber" ? "deck" : "unrolled"),
     zones: true,
     find: false,
+    looking: null,
   });
 }
 
@@ -206,7 +209,7 @@ const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({
  */
 export function edit(patch: Change[], knowingly = false): string | null {
   const s = useDesk.getState();
-  const taken = take(s.job, patch);
+  const taken = s.looking ?? take(s.job, patch);
   if (typeof taken === "string") {
     useDesk.setState({ shown: s.job, house: relayHouse(s.house, s.job, s.catalogue) });
     return taken;

@@ -2,6 +2,7 @@
 import { useEffect } from "react";
 import type { JobActions } from "./actions";
 import { personName } from "../kit/person";
+import { signedOut } from "../kit/signed-out";
 import { mergeMissed, useDesk } from "./store";
 
 /** How long to wait before trying again when the server cannot be reached, ms. */
@@ -39,6 +40,10 @@ export function useStoring(actions: JobActions): void {
               conflict: { theirs: answer.job, version: answer.version, clashes: answer.clashes, mine: x.waiting },
             }));
             break;
+          case "signed-out":
+            useDesk.setState({ storing: "signed-out" });
+            timer = setTimeout(() => void send(), RETRY);
+            break;
           case "gone":
             useDesk.setState({ storing: "gone", notStored: "This job has been deleted in another window." });
             break;
@@ -46,7 +51,7 @@ export function useStoring(actions: JobActions): void {
             useDesk.setState({ storing: "refused", notStored: answer.refusals.map((r) => r.message).join("; ") });
         }
       } catch {
-        useDesk.setState({ storing: "offline" });
+        useDesk.setState({ storing: (await signedOut()) ? "signed-out" : "offline" });
         timer = setTimeout(() => void send(), RETRY);
       } finally {
         busy = false;

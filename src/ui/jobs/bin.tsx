@@ -3,7 +3,7 @@ import { RotateCcw, Trash2 } from "lucide-react";
 import { useRouter } from "next/navigation";
 import { useState } from "react";
 import { toast } from "sonner";
-import type { JobsActions } from "../job/actions";
+import type { JobsActions, Told } from "../job/actions";
 import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
 
@@ -20,11 +20,11 @@ export function Bin({ bin, actions }: { bin: readonly BinLine[]; actions: Pick<J
   const router = useRouter();
   const [asked, setAsked] = useState<BinLine | null>(null);
   if (!bin.length) return null;
-  const act = (what: Promise<boolean>, done: string, j: BinLine): void =>
+  const act = (what: Promise<Told>, done: string, j: BinLine): void =>
     void what.then(
-      (ok) => {
-        if (ok) toast(`${j.name} ${done}`);
-        else toast.error(`${j.name} is not in the bin any more.`);
+      (told) => {
+        if (told.ok) toast(`${j.name} ${done}`);
+        else toast.error(told.message);
         router.refresh();
       },
       () => void toast.error("The server did not answer. Nothing has changed; try again when it is running."),

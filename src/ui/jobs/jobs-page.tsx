@@ -10,6 +10,7 @@ import type { JobLine } from "../../core/job/job-line";
 import type { JobsActions } from "../job/actions";
 import { Button } from "../kit/button";
 import { FileButton } from "../kit/file-button";
+import { useRefusal } from "../kit/me";
 import { Sheet } from "../kit/dialog";
 import { TextField } from "../kit/field";
 import { type BackupsState, Backups } from "./backups";
@@ -39,6 +40,8 @@ export function JobsPage({
   actions: JobsActions;
 }) {
   const router = useRouter();
+  const looking = useRefusal("plan") !== null;
+  const owns = useRefusal("own") === null;
   const [starting, setStarting] = useState<"blank" | "demo" | null>(null);
   const [name, setName] = useState("");
   const [fault, setFault] = useState<string | null>(null);
@@ -89,8 +92,9 @@ export function JobsPage({
   };
   const remove = async (j: JobLine): Promise<void> => {
     try {
-      await actions.remove(j.id);
+      const told = await actions.remove(j.id);
       router.refresh();
+      if (!told.ok) return void toast.error(told.message);
       toast(`${j.name} deleted: it is in the bin`, {
         duration: 15_000,
         action: { label: "Undo", onClick: () => void actions.restore(j.id).then(() => router.refresh(), offline) },
@@ -122,7 +126,7 @@ export function JobsPage({
               first.
             </p>
           </div>
-          <div className="flex flex-wrap gap-1.5">
+          <div className={`flex flex-wrap gap-1.5 ${looking ? "hidden" : ""}`}>
             <Button look="solid" icon={<Plus size={15} />} onClick={() => begin("blank")}>
               New job
             </Button>
@@ -163,6 +167,7 @@ export function JobsPage({
                   <button
                     type="button"
                     className={tool}
+                    hidden={looking}
                     onClick={() => void copy(j)}
                     aria-label={`Duplicate ${j.name}`}
                   >
@@ -171,7 +176,13 @@ export function JobsPage({
                   <a className={tool} href={`/api/jobs/${j.id}/file`} download aria-label={`Job file of ${j.name}`}>
                     <FileDown size={15} aria-hidden /> File
                   </a>
-                  <button type="button" className={tool} onClick={() => void remove(j)} aria-label={`Delete ${j.name}`}>
+                  <button
+                    type="button"
+                    className={tool}
+                    hidden={looking}
+                    onClick={() => void remove(j)}
+                    aria-label={`Delete ${j.name}`}
+                  >
                     <Trash2 size={15} aria-hidden /> Delete
                   </button>
                 </div>
@@ -187,8 +198,8 @@ export function JobsPage({
             </p>
           </div>
         )}
-        <Bin bin={bin} actions={actions} />
-        <Backups {...backups} />
+        {looking ? null : <Bin bin={bin} actions={actions} />}
+        {owns ? <Backups {...backups} /> : null}
       </main>
       <Sheet
         open={starting !== null}

@@ -1,6 +1,7 @@
 "use client";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { SiteEntry } from "../../core/job/site-entry";
+import { signedOut } from "../kit/signed-out";
 import { EntriesStore, type Refused, type Send } from "./entries-store";
 
 export type { Send } from "./entries-store";
@@ -13,6 +14,8 @@ export interface SeenEntries {
   refused: Refused[];
   /** Why the server took nothing at all; null when it did. */
   notTaken: string | null;
+  /** Nobody is signed in on this phone any more: what was done waits. */
+  signedOut: boolean;
   /** The phone's storage is full: what waits is lost if the page is closed. */
   full: boolean;
   add: (e: SiteEntry) => void;
@@ -27,7 +30,7 @@ export function useEntries(jobId: string, stored: SiteEntry[], send: Send): Seen
   const [server, setServer] = useState(stored);
   const [, redraw] = useState(0);
   const queue = useMemo(
-    () => (typeof localStorage === "undefined" ? null : new EntriesStore(jobId, localStorage, send)),
+    () => (typeof localStorage === "undefined" ? null : new EntriesStore(jobId, localStorage, send, signedOut)),
     [jobId, send],
   );
   // What the phone keeps is not known to the server that drew the page first.
@@ -76,6 +79,7 @@ export function useEntries(jobId: string, stored: SiteEntry[], send: Send): Seen
     toSend: kept.length,
     refused: here && queue ? queue.refused() : [],
     notTaken: queue?.notTaken ?? null,
+    signedOut: queue?.signedOut ?? false,
     full: queue?.full ?? false,
     add,
     settle,

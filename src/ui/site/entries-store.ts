@@ -5,7 +5,8 @@ export type Send = (
   jobId: string,
   entries: SiteEntry[],
 ) => Promise<
-  { ok: true; siteBook: SiteEntry[]; refused: { id: string; message: string }[] } | { ok: false; message: string }
+  | { ok: true; siteBook: SiteEntry[]; refused: { id: string; message: string }[] }
+  | { ok: false; message: string; signIn?: boolean }
 >;
 
 /** A line the server would not take: it stays on the phone until a person lets it go. */
@@ -30,11 +31,14 @@ export class EntriesStore {
   private busy = false;
   /** Why nothing at all was taken at the last try; null when lines were. */
   notTaken: string | null = null;
+  signedOut = false;
 
   constructor(
     private readonly job: string,
     private readonly store: Store,
     private readonly send: Send,
+    /** Whether nobody is signed in here any more, asked when nothing came back. */
+    private readonly out: () => Promise<boolean> = () => Promise.resolve(false),
   ) {}
 
   private read<T>(key: string): T[] {
@@ -102,10 +106,12 @@ export class EntriesStore {
       for (let some = this.waiting().slice(0, AT_ONCE); some.length; some = this.waiting().slice(0, AT_ONCE)) {
         const answer = await this.send(this.job, some);
         if (!answer.ok) {
-          this.notTaken = answer.message;
+          this.signedOut = answer.signIn ?? false;
+          this.notTaken = this.signedOut ? null : answer.message;
           break;
         }
         this.notTaken = null;
+        this.signedOut = false;
         book = answer.siteBook;
         const why = new Map(answer.refused.map((r) => [r.id, r.message]));
         const bad = some.filter((e) => why.has(e.id));
@@ -114,7 +120,8 @@ export class EntriesStore {
         this.drop(new Set(some.map((e) => e.id)));
       }
     } catch {
-      // No signal: what waits stays here and goes with the next try.
+      // No signal, or nobody signed in: what waits stays here and goes with the next try.
+      this.signedOut = await this.out();
     } finally {
       this.busy = false;
     }

@@ -3,6 +3,7 @@ import { pointLabels } from "../../core/job/labels";
 import { runStyles } from "../../core/drawings/run-lines";
 import { ArrowLeft, Moon, Sun } from "lucide-react";
 import { nanoid } from "nanoid";
+import { toast } from "sonner";
 import Link from "next/link";
 import { useEffect, useMemo, useState } from "react";
 import type { Job } from "../../core/job/model";
@@ -18,6 +19,8 @@ import { holdOf } from "../../core/laid/held";
 import { heldRuns } from "../../core/record/held";
 import { personName, setPersonName } from "../kit/person";
 import { RunSample } from "../drawing/run-sample";
+import { useMe, useRefusal } from "../kit/me";
+import { SignInAgain } from "../kit/signed-out";
 import { Choice } from "../kit/choice";
 import { useTheme } from "../kit/theme";
 import { type Send, useEntries } from "./entries-queue";
@@ -39,7 +42,9 @@ export function SiteView({
   siteBook: SiteEntry[];
   send: Send;
 }) {
-  const { entries, toSend, refused, notTaken, full, add, settle } = useEntries(job.id, siteBook, send);
+  const { entries, toSend, refused, notTaken, signedOut, full, add, settle } = useEntries(job.id, siteBook, send);
+  const me = useMe();
+  const refusal = useRefusal("record");
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
   const [show, setShow] = useState<"to do" | "done">("to do");
@@ -47,12 +52,12 @@ export function SiteView({
   const house = useMemo(() => layHouse(job, catalogue), [job, catalogue]);
   const styles = useMemo(() => runStyles(job), [job]);
   useEffect(() => {
-    setBy(personName() || "Electrician 1");
+    setBy(me.name ?? (personName() || "Electrician 1"));
     setOpen(new URLSearchParams(window.location.search).get("run"));
     const back = (): void => setOpen(new URLSearchParams(window.location.search).get("run"));
     window.addEventListener("popstate", back);
     return () => window.removeEventListener("popstate", back);
-  }, []);
+  }, [me.name]);
   const go = (run: string | null): void => {
     window.history.pushState(null, "", run ? `?run=${encodeURIComponent(run)}` : window.location.pathname);
     setOpen(run);
@@ -62,7 +67,8 @@ export function SiteView({
   const name = (r: Run): string => `${label(r.from)} to ${label(r.to)}`;
   const circuit = (r: Run): string => job.circuits.find((c) => c.id === r.circuit)?.label ?? "";
   const stateFor = (r: Run) => ({ state: stateOf(entries, r.id), needed: neededSteps(plan, r.id) });
-  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void =>
+  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void => {
+    if (refusal !== null) return void toast.error(refusal);
     add({
       id: nanoid(16),
       run: r.id,
@@ -77,6 +83,7 @@ export function SiteView({
         ? { held: holdOf(r, plan.holes, job.points) }
         : {}),
     });
+  };
   const all = plan.runs.map((r) => ({ r, ...stateFor(r) }));
   const todo = all.filter(({ state, needed }) => nextStep(state, needed) !== null);
   const done = all.filter(({ state, needed }) => nextStep(state, needed) === null);
@@ -134,6 +141,12 @@ export function SiteView({
           {theme === "dark" ? <Sun /> : <Moon />}
         </button>
       </header>
+      {signedOut ? <SignInAgain /> : null}
+      {refusal ? (
+        <p className="bg-panel p-3 font-medium" data-looking>
+          {refusal}
+        </p>
+      ) : null}
       <Troubles refused={refused} notTaken={notTaken} full={full} settle={settle} />
       {run ? (
         <StepDetail
@@ -165,6 +178,7 @@ export function SiteView({
             <label className="flex min-w-0 items-center gap-2 text-[14px] text-soft">
               Name
               <input
+                readOnly={me.name !== null}
                 className="min-h-12 w-full min-w-0 border border-line bg-field px-2 text-[16px] text-ink"
                 value={by}
                 maxLength={60}

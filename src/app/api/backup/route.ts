@@ -10,6 +10,7 @@ import { restoreBackup } from "../../../data/backup/restore";
 import { backupStream } from "../../../data/backup/write";
 import { refusedBy, safeHeaders } from "../../../server/guard";
 import { dataFolder, database } from "../../../data/client";
+import { notAllowed } from "../../../server/who";
 
 /** Largest backup taken over the network, bytes. */
 const MOST = 20_000_000_000;
@@ -19,7 +20,7 @@ const refuse = (status: number, message: string): Response =>
 
 /** `GET /api/backup`: everything of this database as one archive, made while it is sent. */
 export async function GET(request: Request): Promise<Response> {
-  const refused = refusedBy(request);
+  const refused = refusedBy(request) ?? (await notAllowed(request, "own"));
   if (refused) return refused;
   const name = `lumbet-${new Date().toISOString().slice(0, 16).replace("T", "-").replace(":", "")}.tar.gz`;
   return new Response(Readable.toWeb(backupStream(await database())) as ReadableStream, {
@@ -34,7 +35,7 @@ export async function GET(request: Request): Promise<Response> {
 
 /** `POST /api/backup`, body an archive: put back, all of it or nothing; what is here is never overwritten. */
 export async function POST(request: Request): Promise<Response> {
-  const refused = refusedBy(request);
+  const refused = refusedBy(request) ?? (await notAllowed(request, "own"));
   if (refused) return refused;
   if (!request.body) return refuse(422, "backup: the request has no archive in its body");
   const folder = join(dataFolder(), "incoming");

@@ -2,6 +2,7 @@ import { nanoid } from "nanoid";
 import { PICTURE_MOST, pictureKind } from "../../../../../core/formats/picture";
 import { database } from "../../../../../data/client";
 import { jobThere } from "../../../../../data/jobs";
+import { notAllowed } from "../../../../../server/who";
 import { bodyUpTo } from "../../../../../server/body";
 import { addPicture } from "../../../../../data/pictures";
 
@@ -10,6 +11,8 @@ const refuse = (status: number, message: string): Response =>
 
 /** `POST /api/jobs/ID/pictures`, body the picture file: keeps it beside the job and answers its id. */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
+  const no = await notAllowed(request, "record");
+  if (no) return no;
   const { id } = await params;
   if (Number(request.headers.get("content-length") ?? 0) > PICTURE_MOST)
     return refuse(413, `picture: at most ${PICTURE_MOST} bytes are kept`);
