@@ -104,6 +104,7 @@ export async function start({ lan = false, database }: StartOptions = {}): Promi
       return page;
     },
     stop: async () => {
+      if (server.exitCode !== null || server.signalCode !== null) return;
       await browser.close();
       const gone = new Promise((r) => server.once("exit", r));
       server.kill("SIGTERM");

@@ -111,12 +111,18 @@ await installed;
 const [built] = await Promise.all([
   check("build", bin("next/dist/bin/next", "build")),
   tests("what is stored, on a PostgreSQL server", "vitest.config.ts", {
-    files: ["postgres", "jobs", "backup/backup", "ledger"].map((f) => `src/data/${f}.test.ts`),
+    files: ["postgres", "jobs", "backup/backup", "ledger", "told", "people/people"].map((f) => `src/data/${f}.test.ts`),
     by: [process.execPath, "scripts/with-postgres.mjs"],
     aside: true,
   }),
 ]);
-if (built) await tests("journeys in the browser", "e2e/vitest.config.ts");
+if (built) {
+  await tests("journeys in the browser", "e2e/vitest.config.ts");
+  await tests("journeys on a PostgreSQL server", "e2e/vitest.config.ts", {
+    files: ["e2e/postgres.e2e.ts"],
+    by: [process.execPath, "scripts/with-postgres.mjs"],
+  });
+}
 
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);

@@ -9,6 +9,7 @@ import type { JobActions } from "../job/actions";
 import { recall, recallSteps, remember } from "../job/remember";
 import type { StageId } from "../job/stages";
 import { type View, openDesk, useDesk } from "../job/store";
+import { whenTold } from "../job/told";
 import { useStoring } from "../job/storing";
 import { usePlanner } from "../job/use-planner";
 import { useRefusal } from "../kit/me";
@@ -161,7 +162,7 @@ function useAddress(): void {
   }, [stage, room, view]);
 }
 
-/** What is ticked on site shows here within a few seconds. */
+/** What is ticked on site shows here at once. */
 function useSiteBook(actions: JobActions): void {
   useEffect(() => {
     let stopped = false;
@@ -174,11 +175,13 @@ function useSiteBook(actions: JobActions): void {
         () => undefined,
       );
     };
-    const timer = setInterval(look, 8000);
+    const timer = setInterval(look, 15_000);
+    const deaf = whenTold(useDesk.getState().job.id, (of) => of !== "job" && look());
     window.addEventListener("focus", look);
     return () => {
       stopped = true;
       clearInterval(timer);
+      deaf();
       window.removeEventListener("focus", look);
     };
   }, [actions]);

@@ -3,13 +3,14 @@ import { useEffect } from "react";
 import type { JobActions } from "./actions";
 import { personName } from "../kit/person";
 import { signedOut } from "../kit/signed-out";
+import { whenTold } from "./told";
 import { mergeMissed, useDesk } from "./store";
 
 /** How long to wait before trying again when the server cannot be reached, ms. */
 const RETRY = 3000;
 
-/** How often it is asked what others stored, ms. */
-const LOOK = 2500;
+/** How often it is asked what others stored, beside being told, ms. */
+const LOOK = 10_000;
 
 /** Most patches sent in one go. */
 const AT_ONCE = 200;
@@ -71,8 +72,8 @@ export function useStoring(actions: JobActions): void {
       useDesk.setState({ storing: "storing", notStored: null });
       void send();
     };
-    // What other tabs store shows here without asking.
-    const poll = setInterval(() => {
+    // What others store shows here without asking: told at once, and looked for where nobody tells.
+    const look = (): void => {
       const s = useDesk.getState();
       if (busy || s.conflict || document.hidden) return;
       if (s.waiting.length)
@@ -91,7 +92,9 @@ export function useStoring(actions: JobActions): void {
           if (last) mergeMissed({ kind: "patches", patches }, last.version, new Set());
         })
         .catch(() => undefined);
-    }, LOOK);
+    };
+    const poll = setInterval(look, LOOK);
+    const deaf = whenTold(useDesk.getState().job.id, (of) => of !== "record" && look());
     const online = (): void => void send();
     const leave = (e: BeforeUnloadEvent): void => {
       if (useDesk.getState().waiting.length) e.preventDefault();
@@ -103,6 +106,7 @@ export function useStoring(actions: JobActions): void {
       off();
       clearTimeout(timer);
       clearInterval(poll);
+      deaf();
       window.removeEventListener("online", online);
       window.removeEventListener("beforeunload", leave);
     };
