@@ -15,6 +15,9 @@ export interface Running {
   data: string;
   /** What the server has said on its console, beside that it is ready. */
   said: () => string;
+  /** The server dies as it stands, and starts again at the same address. */
+  kill: () => Promise<void>;
+  again: () => Promise<void>;
   stop: () => Promise<void>;
 }
 
@@ -50,31 +53,43 @@ export async function start({ lan = false, database }: StartOptions = {}): Promi
     throw new Error("Not built: run `npm run build` first.");
   const port = await freePort();
   const data = mkdtempSync(join(tmpdir(), "lumbet-e2e-"));
-  const server: ChildProcess = spawn(
-    process.execPath,
-    lan
-      ? ["scripts/serve-lan.mjs"]
-      : ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)],
-    {
-      stdio: ["ignore", "pipe", "pipe"],
-      env: {
-        ...process.env,
-        PORT: String(port),
-        LUMBET_DATA: data,
-        NEXT_TELEMETRY_DISABLED: "1",
-        ...(database ? { DATABASE_URL: database } : {}),
+  const spawned = (): ChildProcess =>
+    spawn(
+      process.execPath,
+      lan
+        ? ["scripts/serve-lan.mjs"]
+        : ["node_modules/next/dist/bin/next", "start", "-H", "127.0.0.1", "-p", String(port)],
+      {
+        stdio: ["ignore", "pipe", "pipe"],
+        env: {
+          ...process.env,
+          PORT: String(port),
+          LUMBET_DATA: data,
+          NEXT_TELEMETRY_DISABLED: "1",
+          ...(database ? { DATABASE_URL: database } : {}),
+        },
       },
-    },
-  );
+    );
   let said = "";
-  server.stderr!.on("data", (c: Buffer) => {
-    said += String(c);
-    process.stderr.write(c);
-  });
-  await new Promise<void>((ready, fail) => {
-    server.stdout!.on("data", (c) => /Ready|Lumbet answers/.test(String(c)) && ready());
-    server.once("exit", (code) => fail(new Error(`The server ended at once (${code})`)));
-  });
+  let server: ChildProcess;
+  const begin = async (): Promise<void> => {
+    server = spawned();
+    server.stderr!.on("data", (c: Buffer) => {
+      said += String(c);
+      process.stderr.write(c);
+    });
+    await new Promise<void>((ready, fail) => {
+      server.stdout!.on("data", (c) => /Ready|Lumbet answers/.test(String(c)) && ready());
+      server.once("exit", (code) => fail(new Error(`The server ended at once (${code})`)));
+    });
+  };
+  const end = async (signal: "SIGTERM" | "SIGKILL"): Promise<void> => {
+    if (server.exitCode !== null || server.signalCode !== null) return;
+    const gone = new Promise((r) => server.once("exit", r));
+    server.kill(signal);
+    await gone;
+  };
+  await begin();
   const browser = await puppeteer.launch({
     timeout: PATIENCE,
     protocolTimeout: PATIENCE,
@@ -103,12 +118,11 @@ export async function start({ lan = false, database }: StartOptions = {}): Promi
       page.setDefaultNavigationTimeout(PATIENCE);
       return page;
     },
+    kill: () => end("SIGKILL"),
+    again: begin,
     stop: async () => {
-      if (server.exitCode !== null || server.signalCode !== null) return;
       await browser.close();
-      const gone = new Promise((r) => server.once("exit", r));
-      server.kill("SIGTERM");
-      await gone;
+      await end("SIGTERM");
       rmSync(data, { recursive: true, force: true });
     },
   };

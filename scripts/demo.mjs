@@ -79,6 +79,7 @@ if (!existsSync(stamp) || statSync(stamp).mtimeMs + 1000 < statSync("package-loc
 const built = join(root, ".next", "lumbet-built");
 const sources = ["src", "package-lock.json", "next.config.ts", "postcss.config.mjs"].map((p) => join(root, p));
 if (!existsSync(built) || statSync(built).mtimeMs < Math.max(...sources.map(newest))) {
+  run(process.execPath, [join(root, "scripts/build-offline.mjs")], "Building what opens without a signal");
   run(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "build"], "Building");
   writeFileSync(built, new Date().toISOString());
 }

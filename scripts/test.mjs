@@ -108,6 +108,7 @@ const inTurn = async () => {
 await Promise.all([inTurn(), inTurn()]);
 await tests("unit tests", "vitest.config.ts");
 await installed;
+await check("what opens without a signal", [process.execPath, ["scripts/build-offline.mjs"]]);
 const [built] = await Promise.all([
   check("build", bin("next/dist/bin/next", "build")),
   tests("what is stored, on a PostgreSQL server", "vitest.config.ts", {

@@ -1,5 +1,5 @@
 /** Addresses that open without being signed in: where people sign in, and what stands beside it. */
-const OPEN = ["/sign-in", "/join", "/sheets", "/certificate", "/icon.svg", "/app.webmanifest", "/sw.js"];
+const OPEN = ["/sign-in", "/join", "/sheets", "/certificate", "/icon.svg", "/manifest.webmanifest", "/icons", "/sw.js"];
 
 export const isOpen = (path: string): boolean => OPEN.some((o) => path === o || path.startsWith(`${o}/`));
 

@@ -9,6 +9,7 @@ import { Button } from "../kit/button";
 import { Sheet } from "../kit/dialog";
 import { TextField } from "../kit/field";
 import { PageBar } from "../kit/page-bar";
+import { dropKept } from "../kit/keep-for-offline";
 import type { PeopleActions } from "./actions";
 import { agentName } from "./agent-name";
 import { LinkSheet, type ShownLink } from "./link-sheet";
@@ -78,7 +79,12 @@ export function PeoplePage({
             ) : null}
             <Button
               icon={<LogOut size={15} />}
-              onClick={() => void actions.signOut().then(() => window.location.assign("/sign-in"), offline)}
+              onClick={() =>
+                void actions
+                  .signOut()
+                  .then(dropKept)
+                  .then(() => window.location.assign("/sign-in"), offline)
+              }
             >
               Sign out here
             </Button>

@@ -2,6 +2,8 @@
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { SiteEntry } from "../../core/job/site-entry";
 import { signedOut } from "../kit/signed-out";
+import { get, set } from "idb-keyval";
+import { bookKey } from "../kit/keep-for-offline";
 import { EntriesStore, type Refused, type Send } from "./entries-store";
 
 export type { Send } from "./entries-store";
@@ -22,12 +24,27 @@ export interface SeenEntries {
   settle: (how: "let-go" | "again") => void;
 }
 
+/** Lines of both, each once: lines are only ever added. */
+const together = (first: SiteEntry[], second: readonly SiteEntry[]): SiteEntry[] => {
+  const have = new Set(first.map((e) => e.id));
+  const more = second.filter((e) => !have.has(e.id));
+  return more.length ? [...first, ...more] : first;
+};
+
 /**
  * The site book as seen on this phone: what the server has, and what is kept here to send. A tap counts at once;
  * without a signal it is kept and sent when there is one again.
  */
 export function useEntries(jobId: string, stored: SiteEntry[], send: Send): SeenEntries {
   const [server, setServer] = useState(stored);
+  const learn = useCallback(
+    (book: SiteEntry[]): void => {
+      setServer((had) => together(book, had));
+      // The page as it is kept for where there is no signal is older than what has been sent from it since.
+      void set(bookKey(jobId), book).catch(() => undefined);
+    },
+    [jobId],
+  );
   const [, redraw] = useState(0);
   const queue = useMemo(
     () => (typeof localStorage === "undefined" ? null : new EntriesStore(jobId, localStorage, send, signedOut)),
@@ -37,11 +54,15 @@ export function useEntries(jobId: string, stored: SiteEntry[], send: Send): Seen
   const [here, setHere] = useState(false);
   const flush = useCallback(async () => {
     const book = await queue?.flush();
-    if (book) setServer(book);
+    if (book) learn(book);
     redraw((n) => n + 1);
-  }, [queue]);
+  }, [queue, learn]);
   useEffect(() => {
     setHere(true);
+    get<SiteEntry[]>(bookKey(jobId)).then(
+      (book) => book && setServer((had) => together(had, book)),
+      () => undefined,
+    );
     void flush();
     const timer = setInterval(() => void flush(), 6000);
     const online = (): void => void flush();
@@ -55,7 +76,7 @@ export function useEntries(jobId: string, stored: SiteEntry[], send: Send): Seen
       window.removeEventListener("online", online);
       window.removeEventListener("beforeunload", leave);
     };
-  }, [flush, queue]);
+  }, [flush, queue, jobId]);
   const add = useCallback(
     (e: SiteEntry) => {
       queue?.add(e);

@@ -20,6 +20,7 @@ import { heldRuns } from "../../core/record/held";
 import { personName, setPersonName } from "../kit/person";
 import { RunSample } from "../drawing/run-sample";
 import { useMe, useRefusal } from "../kit/me";
+import { useKeptForOffline } from "../kit/keep-for-offline";
 import { SignInAgain } from "../kit/signed-out";
 import { Choice } from "../kit/choice";
 import { useTheme } from "../kit/theme";
@@ -44,6 +45,7 @@ export function SiteView({
 }) {
   const { entries, toSend, refused, notTaken, signedOut, full, add, settle } = useEntries(job.id, siteBook, send);
   const me = useMe();
+  const kept = useKeptForOffline();
   const refusal = useRefusal("record");
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
@@ -198,6 +200,13 @@ export function SiteView({
                   : "Everything is done. Photograph each wall with a tape in the picture before it is closed."}
             </p>
           )}
+          <p className="mb-3 text-[14px] text-soft" data-offline={kept === null ? "cannot" : kept ? "kept" : "keeping"}>
+            {kept === null
+              ? "This browser cannot keep the job for where there is no signal: keep this page open there."
+              : kept
+                ? "Kept on this phone: it opens without a signal, as it was last seen with one."
+                : "Being kept on this phone."}
+          </p>
           <ul className="grid gap-2.5">
             {listed.map(({ r, state, needed }) => {
               const next = nextStep(state, needed);
