@@ -1,7 +1,7 @@
 "use server";
 import { nanoid } from "nanoid";
 import { z } from "zod";
-import { picturesNamed, readJobFile } from "../core/job/file";
+import { type JobFile, picturesNamed, readJobFile } from "../core/job/file";
 import { blankJob, idSchema } from "../core/job/model";
 import { heldRunSchema } from "../core/laid/held";
 import { keyedPatchSchema } from "../core/job/patch";
@@ -9,6 +9,7 @@ import { unkeepable } from "../core/job/plain-text";
 import type { Doing } from "../core/job/roles";
 import { type SiteEntry, siteEntrySchema } from "../core/job/site-entry";
 import { acknowledge } from "../data/acknowledge";
+import { cleanPicture } from "../data/clean-picture";
 import { database } from "../data/client";
 import type { Db } from "../data/db";
 import { ternCottage } from "../data/demo/tern-cottage";
@@ -197,9 +198,16 @@ export async function importJob(text: string) {
   if (no) return { ok: false as const, refusals: [{ path: "sign-in", message: no.message }] };
   const read = readJobFile(typeof text === "string" ? text : "");
   if (!read.ok) return { ok: false as const, refusals: read.refusals };
+  const pictures: JobFile["pictures"] = [];
+  for (const [i, p] of read.file.pictures.entries()) {
+    const clean = await cleanPicture(Buffer.from(p.data, "base64"));
+    if ("message" in clean)
+      return { ok: false as const, refusals: [{ path: `pictures.${i}`, message: `${p.id}: ${clean.message}` }] };
+    pictures.push({ id: p.id, type: clean.type, data: clean.bytes.toString("base64") });
+  }
   const id = nanoid(10);
   const db = await database();
-  await addJobOfFile(db, id, read.file);
+  await addJobOfFile(db, id, { ...read.file, pictures });
   await acknowledge(db, id);
   return { ok: true as const, id };
 }

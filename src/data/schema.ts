@@ -1,4 +1,5 @@
 import {
+  bigint,
   boolean,
   doublePrecision,
   index,
@@ -317,14 +318,19 @@ export const traces = pgTable(
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
-/** Pictures by id; base64 of the file as it came. */
+/** Pictures by id; the file itself is a large object of the database, beside its length and SHA-256. */
 export const pictures = pgTable(
   "pictures",
   {
     jobId: ofJob(),
     id: text("id").notNull(),
     type: text("type").$type<"image/png" | "image/jpeg" | "image/webp">().notNull(),
-    data: text("data").notNull(),
+    /** Where earlier editions kept the file, as base64; empty since. */
+    data: text("data").notNull().default(""),
+    /** Number of the large object. */
+    content: bigint("content", { mode: "number" }),
+    bytes: integer("bytes").notNull().default(0),
+    sha256: text("sha256").notNull().default(""),
     storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],

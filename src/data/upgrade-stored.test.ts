@@ -50,6 +50,13 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
     'alter table "edits" drop column "who"',
     'alter table "edits" drop column "key"',
     'drop table "sections"',
+    'drop table "devices", "passphrases", "invitations", "reader_links", "secrets"',
+    'drop table "people"',
+    'drop function "tell_of_job" cascade',
+    'drop function "drop_picture_object" cascade',
+    'alter table "pictures" drop column "content"',
+    'alter table "pictures" drop column "bytes"',
+    'alter table "pictures" drop column "sha256"',
     "delete from drizzle.__drizzle_migrations where id > 3",
   ])
     await pg.execute(sql.raw(line));

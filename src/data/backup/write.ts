@@ -4,12 +4,13 @@ import { open, rename, rm } from "node:fs/promises";
 import type { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { createGzip } from "node:zlib";
-import { and, asc, eq } from "drizzle-orm";
+import { asc } from "drizzle-orm";
 import { pack as newPack } from "tar-stream";
 import { rowsForJob, writeJobFile } from "../../core/job/file";
 import { ownRows } from "../catalogue";
 import type { Db } from "../db";
 import { readJob } from "../job-rows";
+import { pictureIds, undamaged } from "../pictures";
 import * as schema from "../schema";
 import { siteBookOf } from "../site-book";
 import { BACKUP_FORMAT, BACKUP_VERSION, type Content, type JobAbout } from "./format";
@@ -69,17 +70,9 @@ async function write(db: Db, pack: ReturnType<typeof newPack>): Promise<void> {
     };
     await json(`about/${j.id}.json`, about);
     await put(`jobs/${j.id}.json`, writeJobFile(found.job, await siteBookOf(db, j.id), [], rowsForJob(found.job, own)));
-    const pictures = await db
-      .select({ id: schema.pictures.id })
-      .from(schema.pictures)
-      .where(eq(schema.pictures.jobId, j.id))
-      .orderBy(asc(schema.pictures.id));
-    for (const { id } of pictures) {
-      const [row] = await db
-        .select()
-        .from(schema.pictures)
-        .where(and(eq(schema.pictures.jobId, j.id), eq(schema.pictures.id, id)));
-      if (row) await put(`pictures/${j.id}/${id}.${endings[row.type]}`, Buffer.from(row.data, "base64"));
+    for (const id of await pictureIds(db, j.id)) {
+      const p = await undamaged(db, j.id, id);
+      if (p) await put(`pictures/${j.id}/${id}.${endings[p.type]}`, Buffer.from(p.data, "base64"));
     }
   }
   await json("kept-answers.json", await db.select().from(schema.keptAnswers).orderBy(asc(schema.keptAnswers.id)));

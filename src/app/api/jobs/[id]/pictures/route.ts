@@ -1,9 +1,10 @@
 import { nanoid } from "nanoid";
-import { PICTURE_MOST, pictureKind } from "../../../../../core/formats/picture";
+import { PICTURE_MOST } from "../../../../../core/formats/picture";
 import { database } from "../../../../../data/client";
 import { jobThere } from "../../../../../data/jobs";
 import { notAllowed } from "../../../../../server/who";
 import { bodyUpTo } from "../../../../../server/body";
+import { cleanPicture } from "../../../../../data/clean-picture";
 import { addPicture } from "../../../../../data/pictures";
 
 const refuse = (status: number, message: string): Response =>
@@ -18,11 +19,11 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     return refuse(413, `picture: at most ${PICTURE_MOST} bytes are kept`);
   const bytes = await bodyUpTo(request, PICTURE_MOST);
   if (!bytes) return refuse(413, `picture: at most ${PICTURE_MOST} bytes are kept`);
-  const kind = pictureKind(bytes);
-  if ("message" in kind) return refuse(422, `picture: ${kind.message}`);
+  const clean = await cleanPicture(bytes);
+  if ("message" in clean) return refuse(422, `picture: ${clean.message}`);
   const db = await database();
   if (!(await jobThere(db, id))) return refuse(404, `job: there is none with the id ${JSON.stringify(id)}`);
   const picture = nanoid(12);
-  await addPicture(db, id, { id: picture, type: kind.type, data: Buffer.from(bytes).toString("base64") });
+  await addPicture(db, id, { id: picture, type: clean.type, data: clean.bytes.toString("base64") });
   return Response.json({ id: picture });
 }

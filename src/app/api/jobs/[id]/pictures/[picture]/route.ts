@@ -1,5 +1,5 @@
 import { database } from "../../../../../../data/client";
-import { pictureOf } from "../../../../../../data/pictures";
+import { PictureDamaged, pictureOf } from "../../../../../../data/pictures";
 
 /** `GET /api/jobs/ID/pictures/PICTURE`: the file as it was kept. A picture never changes under its id. */
 export async function GET(
@@ -7,7 +7,13 @@ export async function GET(
   { params }: { params: Promise<{ id: string; picture: string }> },
 ): Promise<Response> {
   const { id, picture } = await params;
-  const found = await pictureOf(await database(), id, picture);
+  let found: Awaited<ReturnType<typeof pictureOf>>;
+  try {
+    found = await pictureOf(await database(), id, picture);
+  } catch (e) {
+    if (!(e instanceof PictureDamaged)) throw e;
+    return Response.json({ error: { code: "damaged", message: e.message, path: "picture" } }, { status: 422 });
+  }
   if (!found)
     return Response.json(
       {
