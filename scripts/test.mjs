@@ -112,7 +112,9 @@ await check("what opens without a signal", [process.execPath, ["scripts/build-of
 const [built] = await Promise.all([
   check("build", bin("next/dist/bin/next", "build")),
   tests("what is stored, on a PostgreSQL server", "vitest.config.ts", {
-    files: ["postgres", "jobs", "backup/backup", "ledger", "told", "pictures", "people/people"].map((f) => `src/data/${f}.test.ts`),
+    files: ["postgres", "jobs", "backup/backup", "ledger", "told", "pictures", "people/people"].map(
+      (f) => `src/data/${f}.test.ts`,
+    ),
     by: [process.execPath, "scripts/with-postgres.mjs"],
     aside: true,
   }),

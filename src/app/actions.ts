@@ -16,6 +16,7 @@ import { ternCottage } from "../data/demo/tern-cottage";
 import { defaultSchools } from "../data/defaults";
 import { addJobOfFile } from "../data/job-files";
 import { addJob, clearJob, editJob, editsSince, findJob, jobThere, listJobs, setDeleted } from "../data/jobs";
+import { refusalOfRoom } from "../data/room";
 import { addPictures, picturesOf } from "../data/pictures";
 import { type RefusedLine, addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
 import { allowed, SIGNED_OUT } from "../server/who";
@@ -32,6 +33,8 @@ export async function edit(jobId: string, base: number, patches: unknown, who: u
   // Signed out is no refusal of what was made: it waits on the device until somebody is signed in again.
   if (refusal !== null)
     return me ? { kind: "refused", refusals: [{ path: "sign-in", message: refusal }] } : { kind: "signed-out" };
+  const full = await refusalOfRoom();
+  if (full !== null) return { kind: "no-room", message: full };
   const id = idSchema.safeParse(jobId);
   const from = version.safeParse(base);
   if (!id.success || !from.success)
@@ -81,6 +84,8 @@ const LINES = 500;
 export async function addSiteEntries(jobId: string, entries: unknown) {
   const { me, refusal } = await allowed("record");
   if (refusal !== null) return { ok: false as const, message: refusal, signIn: me === null };
+  const full = await refusalOfRoom();
+  if (full !== null) return { ok: false as const, message: full };
   const id = idSchema.safeParse(jobId);
   if (!id.success) return { ok: false as const, message: "This job is not one this server can know." };
   if (!Array.isArray(entries) || !entries.length || entries.length > LINES)
@@ -122,7 +127,9 @@ const GONE = { ok: false as const, message: "This job is no longer there." };
 /** The refusal of an action whose asker may not do this; null where they may. */
 async function refused(what: Doing): Promise<{ ok: false; message: string } | null> {
   const { refusal } = await allowed(what);
-  return refusal === null ? null : { ok: false, message: refusal };
+  // The bin may be cleared when there is no room: it makes some.
+  const message = refusal ?? (what === "own" ? null : await refusalOfRoom());
+  return message === null ? null : { ok: false, message };
 }
 
 export async function createJob(from: "blank" | "demo", name: string) {

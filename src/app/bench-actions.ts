@@ -13,6 +13,7 @@ import { defaultSchools, setDefaultSchools } from "../data/defaults";
 import { editJob, findJob, listJobs } from "../data/jobs";
 import type { KeptAnswer } from "../core/calculators/kept-answer";
 import { allowed } from "../server/who";
+import { refusalOfRoom } from "../data/room";
 import { dropAnswer, keepAnswer, keptAnswers } from "../data/kept-answers";
 
 /** Doors to the Bench's keepings, the catalogue and the schools: every argument is checked here, since anyone may call them. */
@@ -33,7 +34,7 @@ const keep = z.strictObject({
 export async function keepBenchAnswer(
   what: unknown,
 ): Promise<{ ok: true; kept: KeptAnswer[] } | { ok: false; message: string }> {
-  const { refusal } = await allowed("record");
+  const refusal = (await allowed("record")).refusal ?? (await refusalOfRoom());
   if (refusal !== null) return { ok: false, message: refusal };
   const parsed = keep.safeParse(what);
   if (!parsed.success) return { ok: false, message: parsed.error.issues[0]!.message };

@@ -1,3 +1,4 @@
+import { tmpdir } from "node:os";
 import { beforeAll, describe, expect, it, vi } from "vitest";
 import { blankJob } from "../core/job/model";
 import type { Role } from "../core/job/roles";
@@ -98,6 +99,23 @@ describe("every door asks who comes", () => {
     expect(await as("electrician", () => removeJob("one"))).toEqual({ ok: true });
     expect(await as("electrician", () => clearBinned("one"))).toMatchObject({ ok: false });
     expect(await as("electrician", () => restoreJob("one"))).toEqual({ ok: true });
+  });
+  it("where the disk is nearly full nothing is stored, and that is told as something that passes", async () => {
+    const { edit, addSiteEntries, createJob, clearBinned } = await import("./actions");
+    vi.stubEnv("LUMBET_DATA", tmpdir());
+    vi.stubEnv("LUMBET_ROOM", "1e12");
+    vi.useFakeTimers({ toFake: ["Date"], now: Date.now() + 60_000 });
+    const patch = [{ key: "key-number-2", patch: [{ collection: "head", id: "name", before: "Uno", after: "Eins" }] }];
+    const full = expect.stringMatching(/^The disk of the server has \d+ MB left, and \d+ MB are kept free/);
+    expect(await as("owner", () => edit("one", 2, patch, ""))).toEqual({ kind: "no-room", message: full });
+    expect(await as("owner", () => addSiteEntries("one", [{}]))).toMatchObject({ ok: false, message: full });
+    expect(await as("owner", () => createJob("blank", "New"))).toMatchObject({ ok: false, message: full });
+    // What makes room may be done.
+    expect(await as("owner", () => clearBinned("one"))).toMatchObject({ message: "This job is no longer there." });
+    vi.stubEnv("LUMBET_ROOM", "0");
+    vi.setSystemTime(Date.now() + 60_000);
+    expect(await as("owner", () => edit("one", 2, patch, ""))).toMatchObject({ kind: "stored" });
+    vi.useRealTimers();
   });
   it("one's own passphrase is one's own to change; another's device and role are the owner's", async () => {
     const { setPassphrase, signOutDevice, setRole, inviteDevice } = await import("./session-actions");

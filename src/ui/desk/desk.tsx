@@ -109,12 +109,18 @@ function Opened({ actions }: { actions: JobActions }) {
   const instruments = useDesk((s) => s.instruments);
   const find = useDesk((s) => s.find);
   const storing = useDesk((s) => s.storing);
+  const notStored = useDesk((s) => s.notStored);
   const looking = useDesk((s) => s.looking);
   const drawing = ["survey", "points", "circuits", "routes", "timber", "containment"].includes(stage);
   return (
     <div className="desk flex h-dvh flex-col">
       <TopBar />
       <NotStored actions={actions} />
+      {storing === "no-room" ? (
+        <p role="alert" className="no-print border-b-2 border-stop bg-panel px-3 py-2">
+          <strong className="text-stop">Not stored yet.</strong> {notStored}
+        </p>
+      ) : null}
       {storing === "signed-out" ? <SignInAgain /> : null}
       {looking ? (
         <p className="no-print border-b border-line bg-panel px-3 py-1.5 text-[14px]" data-looking>

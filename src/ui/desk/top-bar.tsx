@@ -12,6 +12,7 @@ const words: Record<Storing, string> = {
   refused: "not stored",
   gone: "not stored: job deleted",
   "signed-out": "kept here, signed out",
+  "no-room": "kept here, server full",
 };
 
 export function TopBar() {

@@ -25,7 +25,9 @@ export type EditAnswer =
   | { kind: "refused"; refusals: { path: string; message: string }[] }
   | { kind: "gone" }
   /** Nobody is signed in on this device any more: what was made waits. */
-  | { kind: "signed-out" };
+  | { kind: "signed-out" }
+  /** The server's disk is full: what was made waits. */
+  | { kind: "no-room"; message: string };
 
 export interface JobsActions {
   create: (from: "blank" | "demo", name: string) => Promise<{ ok: true; id: string } | { ok: false; message: string }>;

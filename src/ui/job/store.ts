@@ -60,7 +60,7 @@ export interface Snapshot {
 }
 
 /** Whether what is seen is what is stored: `refused` and `gone` keep what waits until a person settles it. */
-export type Storing = "stored" | "storing" | "offline" | "conflict" | "refused" | "gone" | "signed-out";
+export type Storing = "stored" | "storing" | "offline" | "conflict" | "refused" | "gone" | "signed-out" | "no-room";
 
 export interface DeskState {
   job: Job;

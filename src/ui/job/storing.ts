@@ -45,6 +45,10 @@ export function useStoring(actions: JobActions): void {
             useDesk.setState({ storing: "signed-out" });
             timer = setTimeout(() => void send(), RETRY);
             break;
+          case "no-room":
+            useDesk.setState({ storing: "no-room", notStored: answer.message });
+            timer = setTimeout(() => void send(), RETRY);
+            break;
           case "gone":
             useDesk.setState({ storing: "gone", notStored: "This job has been deleted in another window." });
             break;

@@ -8,6 +8,7 @@ import { acknowledgeAll } from "../../../data/acknowledge";
 import { BackupFault } from "../../../data/backup/format";
 import { restoreBackup } from "../../../data/backup/restore";
 import { backupStream } from "../../../data/backup/write";
+import { refusalOfRoom } from "../../../data/room";
 import { refusedBy, safeHeaders } from "../../../server/guard";
 import { dataFolder, database } from "../../../data/client";
 import { notAllowed } from "../../../server/who";
@@ -37,6 +38,8 @@ export async function GET(request: Request): Promise<Response> {
 export async function POST(request: Request): Promise<Response> {
   const refused = refusedBy(request) ?? (await notAllowed(request, "own"));
   if (refused) return refused;
+  const full = await refusalOfRoom();
+  if (full !== null) return refuse(507, `backup: ${full}`);
   if (!request.body) return refuse(422, "backup: the request has no archive in its body");
   const folder = join(dataFolder(), "incoming");
   const path = join(folder, `${nanoid(10)}.tar.gz`);

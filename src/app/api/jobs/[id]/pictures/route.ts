@@ -5,6 +5,7 @@ import { jobThere } from "../../../../../data/jobs";
 import { notAllowed } from "../../../../../server/who";
 import { bodyUpTo } from "../../../../../server/body";
 import { cleanPicture } from "../../../../../data/clean-picture";
+import { refusalOfRoom } from "../../../../../data/room";
 import { addPicture } from "../../../../../data/pictures";
 
 const refuse = (status: number, message: string): Response =>
@@ -14,6 +15,8 @@ const refuse = (status: number, message: string): Response =>
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const no = await notAllowed(request, "record");
   if (no) return no;
+  const full = await refusalOfRoom();
+  if (full !== null) return refuse(507, `picture: ${full}`);
   const { id } = await params;
   if (Number(request.headers.get("content-length") ?? 0) > PICTURE_MOST)
     return refuse(413, `picture: at most ${PICTURE_MOST} bytes are kept`);
