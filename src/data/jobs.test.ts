@@ -10,7 +10,8 @@ import { openMemory } from "./client";
 import type { Db } from "./db";
 import { ternCottage } from "./demo/tern-cottage";
 import { FolderBusy, holderOf, lockFolder } from "./folder-lock";
-import { EDITS_KEPT, addJob, editJob, editsSince, findJob, listJobs, setDeleted } from "./jobs";
+import { EDITS_KEPT, addJob, countJobs, editJob, editsSince, findJob, listJobs, setDeleted } from "./jobs";
+import { blankJob } from "../core/job/model";
 import { addPicture, pictureOf, picturesOf } from "./pictures";
 import { addSiteEntries, siteBookOf } from "./site-book";
 
@@ -200,6 +201,26 @@ describe("the data folder", () => {
     // The parent of this process lives: its lock holds.
     writeFileSync(join(folder, "lumbet.lock"), `${process.ppid} -\n`);
     expect(() => lockFolder(folder)).toThrow(FolderBusy);
+  });
+});
+
+describe("the list of jobs", () => {
+  it("is looked through by words in the name or the address, whatever they hold, and some at a time", async () => {
+    const db = await openMemory();
+    for (const [id, name, address] of [
+      ["a", "North barn", "1 Hill"],
+      ["b", "100% oak", "2 Hill"],
+      ["c", "South_barn", "3 Dale"],
+    ] as const)
+      await addJob(db, { ...blankJob(id, name), address });
+    const found = async (words: string): Promise<string[]> => (await listJobs(db, words)).map((j) => j.id).sort();
+    expect(await found("BARN")).toEqual(["a", "c"]);
+    expect(await found("hill")).toEqual(["a", "b"]);
+    expect([await found("%"), await found("_"), await found("\\")]).toEqual([["b"], ["c"], []]);
+    expect([await countJobs(db), await countJobs(db, "dale"), (await listJobs(db, "", 2)).length]).toEqual([3, 1, 2]);
+    expect((await listJobs(db, "", 1))[0]!.id).toBe((await listJobs(db))[0]!.id);
+    await setDeleted(db, "a", true);
+    expect([await countJobs(db), await found("barn")]).toEqual([2, ["c"]]);
   });
 });
 

@@ -1,5 +1,5 @@
 import type { JobLine } from "../core/job/job-line";
-import { type SQL, and, asc, desc, eq, isNotNull, isNull, sql } from "drizzle-orm";
+import { type SQL, and, asc, count, desc, eq, ilike, isNotNull, isNull, or, sql } from "drizzle-orm";
 import { checkInvariants, newlyOffWall } from "../core/job/invariants";
 import type { Collection, Job } from "../core/job/model";
 import {
@@ -22,9 +22,23 @@ export const EDITS_KEPT = 2000;
 /** Trimmed when this many more have come, so that not every edit trims. */
 const EDITS_SLACK = 200;
 
-/** Jobs on the list, newest change first. */
-export async function listJobs(db: Db): Promise<JobLine[]> {
-  const count = (table: string) =>
+/** Jobs on the list whose name or address holds these words, however they are written. */
+const listed = (words: string): SQL | undefined => {
+  const like = `%${words.replace(/[\\%_]/g, "\\$&")}%`;
+  return words
+    ? and(isNull(schema.jobs.deletedAt), or(ilike(schema.jobs.name, like), ilike(schema.jobs.address, like)))
+    : isNull(schema.jobs.deletedAt);
+};
+
+/** How many jobs are on the list, or of them hold these words. */
+export async function countJobs(db: Db, words = ""): Promise<number> {
+  const [row] = await db.select({ n: count() }).from(schema.jobs).where(listed(words));
+  return row!.n;
+}
+
+/** Jobs on the list, newest change first: all, or the first so many that hold these words. */
+export async function listJobs(db: Db, words = "", most?: number): Promise<JobLine[]> {
+  const within = (table: string) =>
     sql<number>`(select count(*)::int from ${sql.identifier(table)} x where x.job_id = ${schema.jobs}.id)`;
   const rows = await db
     .select({
@@ -32,13 +46,14 @@ export async function listJobs(db: Db): Promise<JobLine[]> {
       name: schema.jobs.name,
       address: schema.jobs.address,
       updatedAt: schema.jobs.updatedAt,
-      rooms: count("rooms"),
-      points: count("points"),
-      circuits: count("circuits"),
+      rooms: within("rooms"),
+      points: within("points"),
+      circuits: within("circuits"),
     })
     .from(schema.jobs)
-    .where(isNull(schema.jobs.deletedAt))
-    .orderBy(desc(schema.jobs.updatedAt), asc(schema.jobs.id));
+    .where(listed(words))
+    .orderBy(desc(schema.jobs.updatedAt), asc(schema.jobs.id))
+    .limit(most ?? 1_000_000);
   return rows.map((r) => ({ ...r, updatedAt: r.updatedAt.toISOString() }));
 }
 

@@ -10,6 +10,8 @@ export interface RequestSummary {
   requests: number;
   /** By the first figure of the status. */
   statuses: Record<string, number>;
+  /** Left by who asked before the answer came. */
+  cut: number;
   /** Requests that were answered 500 or not at all; empty when all is well. */
   faults: string[];
   /** Memory of the server after a quarter of the time and at the end, MB. */
@@ -110,15 +112,16 @@ export async function requests(seed: number, passed: () => number): Promise<Requ
     node: Record<string, unknown>;
   };
   const actions = Object.keys(manifest.node);
-  const out: RequestSummary = { requests: 0, statuses: {}, faults: [], memory: { quarter: 0, end: 0 } };
+  const out: RequestSummary = { requests: 0, statuses: {}, cut: 0, faults: [], memory: { quarter: 0, end: 0 } };
   const chance = chanceFrom(seed);
   do {
     const [what, path, init] = oneRequest(chance, actions);
+    const cut = chance() < 0.05 ? chance() * 40 : null;
     try {
       const answer = await fetch(`${address}${path}`, {
         ...init,
         redirect: "manual",
-        signal: AbortSignal.timeout(60_000),
+        signal: AbortSignal.timeout(cut ?? 60_000),
       });
       await answer.arrayBuffer();
       const kind = `${Math.floor(answer.status / 100)}xx`;
@@ -126,7 +129,8 @@ export async function requests(seed: number, passed: () => number): Promise<Requ
       if (answer.status >= 500)
         out.faults.push(`${answer.status} ${what} ${said.split("\n").slice(-6).join(" ").slice(0, 300)}`);
     } catch (e) {
-      out.faults.push(`no answer ${what}: ${(e as Error).message}`);
+      if (cut !== null) out.cut++;
+      else out.faults.push(`no answer ${what}: ${(e as Error).message}`);
       if (server.exitCode !== null) break;
     }
     out.requests++;

@@ -14,12 +14,14 @@ import { addJob, editJob, findJob } from "../jobs";
 import { addSiteEntries } from "../site-book";
 import { chanceFrom } from "./chance";
 import type { Told } from "./told";
+import { make } from "./trouble";
 
 /**
  * A process that stores one thing after the other and says of each, when it is stored, that it is; to be killed at any moment.
  * First it looks whether everything that was ever told is there, and whole. `node writer.ts TOLD SEED`, data in LUMBET_DATA.
  */
 const [told, seed] = [JSON.parse(readFileSync(process.argv[2]!, "utf8")) as Told, Number(process.argv[3])];
+make(process.argv[4] ?? "none", chanceFrom(seed + 1));
 const say = (line: string): void => void process.stdout.write(`${line}\n`);
 
 /** What of the things told is missing, and which jobs are there in part. */

@@ -21,7 +21,6 @@ const parts = {
   instruments: () => import("../instruments/drawer"),
   find: () => import("./find-box"),
   dxf: () => import("../stages/survey/dxf-rooms"),
-  readDxf: () => import("../../core/formats/dxf-in"),
 };
 
 export const BoardCablePanel = dynamic(() => parts.boardCable().then((m) => m.BoardCablePanel));

@@ -30,11 +30,14 @@ const nameFault = (typed: string): string | null => {
 /** All jobs on this machine: open, copy, delete with a way back, start new, bring in a file. */
 export function JobsPage({
   jobs,
+  found,
   bin,
   backups,
   actions,
 }: {
   jobs: JobLine[];
+  /** What was looked for, how many jobs hold it, and how many there are. */
+  found: { words: string; total: number; whole: number };
   bin: BinLine[];
   backups: BackupsState;
   actions: JobsActions;
@@ -142,6 +145,7 @@ export function JobsPage({
             </FileButton>
           </div>
         </div>
+        {found.whole > 12 ? <FindJobs {...found} /> : null}
         {jobs.length ? (
           <ul className="border-t border-ink">
             {jobs.map((j) => (
@@ -191,13 +195,26 @@ export function JobsPage({
           </ul>
         ) : (
           <div className="border border-dashed border-line p-8 text-center">
-            <p className="text-lg">No jobs yet.</p>
+            <p className="text-lg">
+              {found.whole ? `No job holds “${found.words}” in its name or address.` : "No jobs yet."}
+            </p>
             <p className="text-soft">
               Start one, or look round the demo first: it has a kitchen, a hall and a glaze room, and a few things wrong
               with it.
             </p>
           </div>
         )}
+        {jobs.length < found.total ? (
+          <p className="py-3 text-soft">
+            {jobs.length} of {found.total}, newest change first.{" "}
+            <Link
+              className="inline-flex min-h-9 items-center font-semibold text-ink underline"
+              href={`/?${new URLSearchParams({ ...(found.words ? { q: found.words } : {}), all: "" })}`}
+            >
+              Show all
+            </Link>
+          </p>
+        ) : null}
         {looking ? null : <Bin bin={bin} actions={actions} />}
         {owns ? <Backups {...backups} /> : null}
       </main>
@@ -241,5 +258,24 @@ export function JobsPage({
       </Sheet>
       <RefusalsSheet what="file" refusals={refusals} onClose={() => setRefusals(null)} />
     </div>
+  );
+}
+
+/** A line to look for a job by name or address; sent by Enter. */
+function FindJobs({ words, total }: { words: string; total: number }) {
+  return (
+    <form role="search" className="mb-3 flex flex-wrap items-center gap-2" action="/">
+      <input
+        name="q"
+        type="search"
+        defaultValue={words}
+        maxLength={80}
+        aria-label="Find a job by name or address"
+        placeholder="Find a job by name or address"
+        className="min-h-9 w-72 max-w-full border border-line bg-field px-2"
+      />
+      <Button type="submit">Find</Button>
+      {words ? <span className="text-[14px] text-soft">{n(total, "job")} found</span> : null}
+    </form>
   );
 }

@@ -29,20 +29,30 @@ import { Troubles } from "./troubles";
 import { StepBar } from "./step-bar";
 import { StepDetail } from "./step-detail";
 
-/** The site at phone width: runs as cards, one run at a time, a tap for each step. */
-export function SiteView({
-  job,
-  plan,
-  catalogue,
-  siteBook,
-  send,
-}: {
+interface Props {
   job: Job;
   plan: Plan;
   catalogue: Catalogue;
   siteBook: SiteEntry[];
   send: Send;
-}) {
+}
+
+/** The site at phone width. It is drawn on the phone alone: the server has one plan to send and many phones to send it to. */
+export function SiteView(props: Props) {
+  const [opened, setOpened] = useState(false);
+  useEffect(() => setOpened(true), []);
+  return opened ? (
+    <Site {...props} />
+  ) : (
+    <div className="mx-auto min-h-dvh max-w-lg bg-page" aria-busy="true">
+      <div className="flex min-h-16 items-center bg-bar px-4 text-xl text-barink">{props.job.name}</div>
+      <p className="p-4 text-[17px] text-soft">Opening the job.</p>
+    </div>
+  );
+}
+
+/** Runs as cards, one run at a time, a tap for each step. */
+function Site({ job, plan, catalogue, siteBook, send }: Props) {
   const { entries, toSend, refused, notTaken, signedOut, full, add, settle } = useEntries(job.id, siteBook, send);
   const me = useMe();
   const kept = useKeptForOffline();

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { catalogueOf } from "../../../data/catalogue";
 import { database } from "../../../data/client";
-import { findJob } from "../../../data/jobs";
+import { jobOfPage } from "../../../server/job-of-page";
 import { keptAnswers } from "../../../data/kept-answers";
 import { doneButNotHeld } from "../../../core/record/held";
 import { planOf } from "../../../data/plans";
@@ -19,7 +19,7 @@ interface Props {
 }
 
 export async function generateMetadata({ params }: Props): Promise<Metadata> {
-  const found = await findJob(await database(), (await params).id);
+  const found = await jobOfPage((await params).id);
   return { title: found?.job.name ?? "Not found" };
 }
 
@@ -27,7 +27,7 @@ export default async function Page({ params, searchParams }: Props) {
   const { id } = await params;
   const q = await searchParams;
   const db = await database();
-  const found = await findJob(db, id);
+  const found = await jobOfPage(id);
   if (!found) notFound();
   // Ticks of an earlier edition are held before the desk lays anything round them.
   const stored = await siteBookOf(db, id);

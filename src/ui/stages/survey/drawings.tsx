@@ -12,6 +12,7 @@ import { Button } from "../../kit/button";
 import { FaultLine } from "../../kit/fault-line";
 import { CheckField, NumberField } from "../../kit/field";
 import { FileButton } from "../../kit/file-button";
+import { readDrawing } from "./read-drawing";
 import { Thing } from "../../kit/thing";
 
 const RoomsFromDxf = dynamic(() => import("./dxf-rooms").then((m) => m.RoomsFromDxf));
@@ -26,8 +27,7 @@ export function Drawings({ storey }: { storey: string }) {
   const [plan, setPlan] = useState<{ name: string; plan: DxfPlan } | null>(null);
   const [fault, setFault] = useState<string | null>(null);
   const takeDxf = async (f: File): Promise<void> => {
-    const { readDxf } = await import("../../../core/formats/dxf-in");
-    const read = readDxf(await f.text());
+    const read = await readDrawing(await f.text());
     if ("refusals" in read)
       return setFault(`${f.name} was not taken: ${read.refusals[0]!.message}. Nothing has changed.`);
     setFault(null);

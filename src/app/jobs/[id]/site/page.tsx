@@ -1,7 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { database } from "../../../../data/client";
-import { findJob } from "../../../../data/jobs";
+import { jobOfPage } from "../../../../server/job-of-page";
 import { planOf } from "../../../../data/plans";
 import { SiteView } from "../../../../ui/site/site-view";
 import { addSiteEntries } from "../../../actions";
@@ -9,14 +9,14 @@ import { addSiteEntries } from "../../../actions";
 export const dynamic = "force-dynamic";
 
 export async function generateMetadata({ params }: { params: Promise<{ id: string }> }): Promise<Metadata> {
-  const found = await findJob(await database(), (await params).id);
+  const found = await jobOfPage((await params).id);
   return { title: found ? `Site: ${found.job.name}` : "Not found" };
 }
 
 export default async function Page({ params }: { params: Promise<{ id: string }> }) {
   const { id } = await params;
   const db = await database();
-  const found = await findJob(db, id);
+  const found = await jobOfPage(id);
   if (!found) notFound();
   const { job, plan, catalogue, siteBook } = await planOf(db, found.job);
   return <SiteView job={job} plan={plan} catalogue={catalogue} siteBook={siteBook} send={addSiteEntries} />;
