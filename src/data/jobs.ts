@@ -60,11 +60,32 @@ export async function listJobs(db: Db, words = "", most?: number): Promise<JobLi
 /** A job that is on the list, with its version; null when there is none. */
 export async function findJob(db: Db, id: string): Promise<{ job: Job; version: number } | null> {
   const [row] = await db
-    .select({ id: schema.jobs.id })
+    .select({ state: sql<string>`concat_ws(' ', version, created_at, updated_at)` })
     .from(schema.jobs)
     .where(and(eq(schema.jobs.id, id), isNull(schema.jobs.deletedAt)));
-  return row ? readJob(db, id) : null;
+  if (!row) return null;
+  const mine = recent.get(db) ?? new Map<string, Recent>();
+  recent.set(db, mine);
+  const there = mine.get(id);
+  if (there?.state === row.state) return there.found;
+  const found = await readJob(db, id);
+  mine.delete(id);
+  // Only what was read as it was looked at is kept: an edit in between makes it another.
+  if (found && row.state.startsWith(`${found.version} `)) mine.set(id, { state: row.state, found });
+  for (const old of mine.keys()) {
+    if (mine.size <= RECENT) break;
+    mine.delete(old);
+  }
+  return found;
 }
+
+/** Jobs as they were last read, while they stand as they were: a site page opened by many is read once. Nobody changes them. */
+interface Recent {
+  state: string;
+  found: { job: Job; version: number };
+}
+const RECENT = 24;
+const recent = new WeakMap<Db, Map<string, Recent>>();
 
 /** True when the job is on the list. */
 export async function jobThere(db: Db, id: string): Promise<boolean> {

@@ -79,3 +79,12 @@ export const undamaged = (db: Db, jobId: string, id: string): Promise<Picture | 
     if (e instanceof PictureDamaged) return null;
     throw e;
   });
+
+/** Bytes of all pictures that are kept beside a job. */
+export async function pictureBytes(db: Db, jobId: string): Promise<number> {
+  const [row] = await db
+    .select({ n: sql<string>`coalesce(sum(${schema.pictures.bytes}), 0)` })
+    .from(schema.pictures)
+    .where(eq(schema.pictures.jobId, jobId));
+  return Number(row!.n);
+}

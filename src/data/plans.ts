@@ -41,6 +41,17 @@ export async function planOf(db: Db, job: Job): Promise<Planned> {
   return { job, house, plan, siteBook, catalogue };
 }
 
+const written = new WeakMap<Plan, { job: Job; text: string }>();
+
+/** What a phone needs of a job to carry it out, as one text: written once for a plan, however many phones open it. */
+export function forSite({ job, plan, catalogue }: Planned): string {
+  const there = written.get(plan);
+  if (there?.job === job) return there.text;
+  const text = JSON.stringify({ job, plan, catalogue });
+  written.set(plan, { job, text });
+  return text;
+}
+
 function worked(job: Job, catalogue: Catalogue, siteBook: readonly SiteEntry[]): { house: House; plan: Plan } {
   const held = heldRuns(siteBook);
   const key = createHash("sha256")

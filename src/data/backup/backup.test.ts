@@ -1,6 +1,7 @@
-import { mkdtempSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
+import { createWriteStream, mkdtempSync, readFileSync, readdirSync, statSync, writeFileSync } from "node:fs";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
+import { pipeline } from "node:stream/promises";
 import { gunzipSync, gzipSync } from "node:zlib";
 import fc from "fast-check";
 import { beforeAll, describe, expect, it } from "vitest";
@@ -9,7 +10,7 @@ import type { Db } from "../db";
 import { ternCottage } from "../demo/tern-cottage";
 import { openMemory } from "../client";
 import { setDefaultSchools, defaultSchools } from "../defaults";
-import { addJob, editJob, findJob, listJobs, setDeleted } from "../jobs";
+import { addJob, binnedJobs, editJob, findJob, listJobs, setDeleted } from "../jobs";
 import { keepAnswer, keptAnswers } from "../kept-answers";
 import { addPictures, pictureOf } from "../pictures";
 import { addSiteEntries, siteBookOf } from "../site-book";
@@ -18,7 +19,7 @@ import { standardCatalogue } from "../../core/rules/catalogue";
 import { BackupFault } from "./format";
 import { verifyBackup } from "./read";
 import { restoreBackup } from "./restore";
-import { backupTo } from "./write";
+import { backupStream, backupTo } from "./write";
 
 const SLOW = 120_000;
 const folder = mkdtempSync(join(tmpdir(), "lumbet-backup-"));
@@ -70,6 +71,21 @@ const all = async (d: Db) => ({
 });
 
 describe("a backup of all jobs", () => {
+  it(
+    "of one job alone is that job with all that belongs to it, and of nothing else",
+    async () => {
+      const one = join(folder, "alone.tar.gz");
+      await pipeline(backupStream(db, "tern-cottage"), createWriteStream(one));
+      const empty = await openMemory();
+      expect(await restoreBackup(empty, one)).toMatchObject({ back: 1, same: 0, beside: [], pictures: 1 });
+      const [was, is] = [await all(db), await all(empty)];
+      expect([is.job, is.book, is.picture]).toEqual([was.job, was.book, was.picture]);
+      expect(is.kept.map((k) => k.id)).toEqual(["k1"]);
+      expect([is.rows, (await binnedJobs(empty)).length]).toEqual([[], 0]);
+      expect(is.schools).not.toEqual(was.schools);
+    },
+    SLOW,
+  );
   it(
     "put back into an empty database is all that there was, the bin too, at the same versions",
     async () => {

@@ -4,7 +4,7 @@ import { open, rename, rm } from "node:fs/promises";
 import type { Readable } from "node:stream";
 import { pipeline } from "node:stream/promises";
 import { createGzip } from "node:zlib";
-import { asc } from "drizzle-orm";
+import { asc, eq } from "drizzle-orm";
 import { pack as newPack } from "tar-stream";
 import { rowsForJob, writeJobFile } from "../../core/job/file";
 import { ownRows } from "../catalogue";
@@ -22,11 +22,12 @@ const endings = { "image/png": "png", "image/jpeg": "jpg", "image/webp": "webp" 
  * Everything of this database as one archive, `.tar.gz`, made as it is read: jobs (those in the bin too) with their record, one
  * picture at a time, own catalogue rows, kept answers, choices for new jobs. Never more than one job or picture is in memory. The
  * last file in it lists all others with their sizes and checksums.
+ * @param only one job alone: it, its record and pictures, what of the catalogue it names, and the answers kept for it
  */
-export function backupStream(db: Db): Readable {
+export function backupStream(db: Db, only?: string): Readable {
   const pack = newPack();
   const gzip = createGzip();
-  const written = write(db, pack);
+  const written = write(db, pack, only);
   void pipeline(pack, gzip).catch(() => undefined);
   written.catch((e: unknown) => {
     pack.destroy(e as Error);
@@ -35,7 +36,7 @@ export function backupStream(db: Db): Readable {
   return gzip;
 }
 
-async function write(db: Db, pack: ReturnType<typeof newPack>): Promise<void> {
+async function write(db: Db, pack: ReturnType<typeof newPack>, only?: string): Promise<void> {
   const contents: Content[] = [];
   const put = (name: string, body: Buffer | string): Promise<void> => {
     const bytes = typeof body === "string" ? Buffer.from(body) : body;
@@ -48,8 +49,10 @@ async function write(db: Db, pack: ReturnType<typeof newPack>): Promise<void> {
   const json = (name: string, x: unknown): Promise<void> => put(name, JSON.stringify(x));
   await json("lumbet-backup.json", { format: BACKUP_FORMAT, version: BACKUP_VERSION, at: new Date().toISOString() });
   const own = await ownRows(db);
-  await json("catalogue.json", own);
-  await json("defaults.json", await db.select().from(schema.defaults).orderBy(asc(schema.defaults.key)));
+  const one = only === undefined ? null : await readJob(db, only);
+  await json("catalogue.json", one ? rowsForJob(one.job, own) : own);
+  const choices = db.select().from(schema.defaults).orderBy(asc(schema.defaults.key));
+  await json("defaults.json", only === undefined ? await choices : []);
   const jobs = await db
     .select({
       id: schema.jobs.id,
@@ -58,6 +61,7 @@ async function write(db: Db, pack: ReturnType<typeof newPack>): Promise<void> {
       updatedAt: schema.jobs.updatedAt,
     })
     .from(schema.jobs)
+    .where(only === undefined ? undefined : eq(schema.jobs.id, only))
     .orderBy(asc(schema.jobs.id));
   for (const j of jobs) {
     const found = await readJob(db, j.id);
@@ -75,7 +79,12 @@ async function write(db: Db, pack: ReturnType<typeof newPack>): Promise<void> {
       if (p) await put(`pictures/${j.id}/${id}.${endings[p.type]}`, Buffer.from(p.data, "base64"));
     }
   }
-  await json("kept-answers.json", await db.select().from(schema.keptAnswers).orderBy(asc(schema.keptAnswers.id)));
+  const answers = db
+    .select()
+    .from(schema.keptAnswers)
+    .where(only === undefined ? undefined : eq(schema.keptAnswers.jobId, only))
+    .orderBy(asc(schema.keptAnswers.id));
+  await json("kept-answers.json", await answers);
   await json("contents.json", contents);
   pack.finalize();
 }

@@ -4,7 +4,6 @@ import type { Chance } from "./chance";
 
 /** What goes wrong round a process that stores things, beside that it is killed. */
 export const TROUBLES = ["none", "slow disk", "clock jumps"] as const;
-export type Trouble = (typeof TROUBLES)[number];
 
 /** Makes the trouble in this process, before anything else of it is loaded. */
 export function make(trouble: string, chance: Chance): void {

@@ -34,19 +34,27 @@ const told = (r: Restored): string =>
     .filter(Boolean)
     .join("; ") || "there was no job in it";
 
+/** Sends an archive to be put back; what came of it in words, or why it was not. Throws where nothing answers. */
+export async function putBack(f: File): Promise<{ words: string } | { fault: string }> {
+  const answer = await fetch("/api/backup", { method: "POST", body: f });
+  const body = (await answer.json()) as Restored & { error?: { message: string } };
+  return answer.ok
+    ? { words: told(body) }
+    : { fault: body.error?.message ?? "The server could not read it. Nothing has changed." };
+}
+
 /** All jobs as one file, out and back in; and the one that is kept of every day. */
 export function Backups({ newest, count: kept, days, failed }: BackupsState) {
   const router = useRouter();
   const [busy, setBusy] = useState(false);
   const [fault, setFault] = useState<string | null>(null);
-  const putBack = async (f: File): Promise<void> => {
+  const bringBack = async (f: File): Promise<void> => {
     setBusy(true);
     setFault(null);
     try {
-      const answer = await fetch("/api/backup", { method: "POST", body: f });
-      const body = (await answer.json()) as Restored & { error?: { message: string } };
-      if (answer.ok) toast("Backup put back", { description: told(body), duration: 15_000 });
-      else setFault(body.error?.message ?? "The server could not read it. Nothing has changed.");
+      const answer = await putBack(f);
+      if ("words" in answer) toast("Backup put back", { description: answer.words, duration: 15_000 });
+      else setFault(answer.fault);
       router.refresh();
     } catch {
       setFault("The server did not answer to its end. Look at the list, and try again when it is running.");
@@ -80,7 +88,7 @@ export function Backups({ newest, count: kept, days, failed }: BackupsState) {
           label="Backup"
           accept=".gz,application/gzip"
           icon={<RotateCcw size={14} />}
-          onFile={(f) => void putBack(f)}
+          onFile={(f) => void bringBack(f)}
         >
           {busy ? "Putting back" : "Put a backup back"}
         </FileButton>

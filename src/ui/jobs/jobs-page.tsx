@@ -13,7 +13,7 @@ import { FileButton } from "../kit/file-button";
 import { useRefusal } from "../kit/me";
 import { Sheet } from "../kit/dialog";
 import { TextField } from "../kit/field";
-import { type BackupsState, Backups } from "./backups";
+import { type BackupsState, Backups, putBack } from "./backups";
 import { type BinLine, Bin } from "./bin";
 import { PageBar } from "../kit/page-bar";
 
@@ -77,6 +77,13 @@ export function JobsPage({
   const bringIn = async (f: File): Promise<void> => {
     setBusy(true);
     try {
+      if (f.name.endsWith(".gz")) {
+        const told = await putBack(f);
+        if ("fault" in told) setRefusals({ file: f.name, list: [{ path: "", message: told.fault }] });
+        else toast("Brought in", { description: told.words, duration: 15_000 });
+        router.refresh();
+        return setBusy(false);
+      }
       const made =
         f.size > FILE_MOST
           ? {
@@ -137,7 +144,7 @@ export function JobsPage({
             <FileButton
               mark="import"
               label="Job file"
-              accept=".json,application/json"
+              accept=".json,application/json,.gz,application/gzip"
               icon={<Upload size={15} />}
               onFile={(f) => void bringIn(f)}
             >

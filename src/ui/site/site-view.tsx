@@ -29,30 +29,33 @@ import { Troubles } from "./troubles";
 import { StepBar } from "./step-bar";
 import { StepDetail } from "./step-detail";
 
-interface Props {
+/** What is carried out, as the server writes it. */
+interface Planned {
   job: Job;
   plan: Plan;
   catalogue: Catalogue;
+}
+interface Known {
   siteBook: SiteEntry[];
   send: Send;
 }
 
 /** The site at phone width. It is drawn on the phone alone: the server has one plan to send and many phones to send it to. */
-export function SiteView(props: Props) {
-  const [opened, setOpened] = useState(false);
-  useEffect(() => setOpened(true), []);
+export function SiteView({ name, planned, siteBook, send }: Known & { name: string; planned: string }) {
+  const [opened, setOpened] = useState<Planned | null>(null);
+  useEffect(() => setOpened(JSON.parse(planned) as Planned), [planned]);
   return opened ? (
-    <Site {...props} />
+    <Site {...opened} siteBook={siteBook} send={send} />
   ) : (
     <div className="mx-auto min-h-dvh max-w-lg bg-page" aria-busy="true">
-      <div className="flex min-h-16 items-center bg-bar px-4 text-xl text-barink">{props.job.name}</div>
+      <div className="flex min-h-16 items-center bg-bar px-4 text-xl text-barink">{name}</div>
       <p className="p-4 text-[17px] text-soft">Opening the job.</p>
     </div>
   );
 }
 
 /** Runs as cards, one run at a time, a tap for each step. */
-function Site({ job, plan, catalogue, siteBook, send }: Props) {
+function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
   const { entries, toSend, refused, notTaken, signedOut, full, add, settle } = useEntries(job.id, siteBook, send);
   const me = useMe();
   const kept = useKeptForOffline();

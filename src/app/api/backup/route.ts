@@ -36,7 +36,8 @@ export async function GET(request: Request): Promise<Response> {
 
 /** `POST /api/backup`, body an archive: put back, all of it or nothing; what is here is never overwritten. */
 export async function POST(request: Request): Promise<Response> {
-  const refused = refusedBy(request) ?? (await notAllowed(request, "own"));
+  // It adds jobs and overwrites nothing, like bringing in a job file.
+  const refused = refusedBy(request) ?? (await notAllowed(request, "plan"));
   if (refused) return refused;
   const full = await refusalOfRoom();
   if (full !== null) return refuse(507, `backup: ${full}`);

@@ -2,7 +2,7 @@ import type { Metadata } from "next";
 import { notFound } from "next/navigation";
 import { database } from "../../../../data/client";
 import { jobOfPage } from "../../../../server/job-of-page";
-import { planOf } from "../../../../data/plans";
+import { forSite, planOf } from "../../../../data/plans";
 import { SiteView } from "../../../../ui/site/site-view";
 import { addSiteEntries } from "../../../actions";
 
@@ -18,6 +18,8 @@ export default async function Page({ params }: { params: Promise<{ id: string }>
   const db = await database();
   const found = await jobOfPage(id);
   if (!found) notFound();
-  const { job, plan, catalogue, siteBook } = await planOf(db, found.job);
-  return <SiteView job={job} plan={plan} catalogue={catalogue} siteBook={siteBook} send={addSiteEntries} />;
+  const planned = await planOf(db, found.job);
+  return (
+    <SiteView name={found.job.name} planned={forSite(planned)} siteBook={planned.siteBook} send={addSiteEntries} />
+  );
 }

@@ -1,3 +1,4 @@
+import { Readable } from "node:stream";
 import { boringCsv, cutListCsv, takeOffCsv } from "../../../../../core/formats/plan-csv";
 import { boardCsv, clipsCsv, endsCsv } from "../../../../../core/formats/ends-csv";
 import { fixingsCsv, piecesCsv } from "../../../../../core/formats/sections-csv";
@@ -5,6 +6,8 @@ import { pointsCsv } from "../../../../../core/formats/points-csv";
 import { storeySheet, roomSheet } from "../../../../../core/drawings/house-sheets";
 import { sceneDxf, sceneSvg } from "../../../../../core/formats/scene-files";
 import { layHouse } from "../../../../../core/house/house";
+import { backupStream } from "../../../../../data/backup/write";
+import { pictureBytes } from "../../../../../data/pictures";
 import { catalogueOf } from "../../../../../data/catalogue";
 import { database } from "../../../../../data/client";
 import { jobFileOf } from "../../../../../data/job-files";
@@ -27,6 +30,8 @@ const sheets = {
   "unrolled.svg": ["unrolled", "svg"],
   "unrolled.dxf": ["unrolled", "dxf"],
 } as const;
+/** Most of pictures that go into the one text of a job file, bytes; with more of them the job is an archive with the pictures beside it. */
+const PICTURES_IN_FILE = 30_000_000;
 const names = ["file", "points.csv", ...Object.keys(csv), ...Object.keys(sheets)];
 
 const fileName = (name: string, ending: string): string =>
@@ -57,6 +62,13 @@ export async function GET(
       headers: {
         "content-type": `${type}; charset=utf-8`,
         "content-disposition": `attachment; filename="${fileName(job.name, ending)}"`,
+      },
+    });
+  if (what === "file" && (await pictureBytes(db, id)) > PICTURES_IN_FILE)
+    return new Response(Readable.toWeb(backupStream(db, id)) as ReadableStream, {
+      headers: {
+        "content-type": "application/gzip",
+        "content-disposition": `attachment; filename="${fileName(job.name, ".lumbet.tar.gz")}"`,
       },
     });
   if (what === "file") return send(await jobFileOf(db, job), "application/json", ".lumbet.json");
