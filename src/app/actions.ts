@@ -5,8 +5,9 @@ import { type JobFile, picturesNamed, readJobFile } from "../core/job/file";
 import { blankJob, idSchema } from "../core/job/model";
 import { heldRunSchema } from "../core/laid/held";
 import { keyedPatchSchema } from "../core/job/patch";
+import { refusedReleases } from "../core/record/closing";
 import { unkeepable } from "../core/job/plain-text";
-import type { Doing } from "../core/job/roles";
+import { type Doing, refusalOfRole } from "../core/job/roles";
 import { type SiteEntry, siteEntrySchema } from "../core/job/site-entry";
 import { acknowledge } from "../data/acknowledge";
 import { cleanPicture } from "../data/clean-picture";
@@ -16,10 +17,11 @@ import { ternCottage } from "../data/demo/tern-cottage";
 import { defaultSchools } from "../data/defaults";
 import { addJobOfFile } from "../data/job-files";
 import { addJob, clearJob, editJob, editsSince, findJob, jobThere, listJobs, setDeleted } from "../data/jobs";
+import { planOf } from "../data/plans";
 import { refusalOfRoom } from "../data/room";
 import { addPictures, picturesOf } from "../data/pictures";
 import { type RefusedLine, addSiteEntries as storeEntries, siteBookOf } from "../data/site-book";
-import { allowed, SIGNED_OUT } from "../server/who";
+import { type Me, allowed, SIGNED_OUT } from "../server/who";
 import type { EditAnswer, Told } from "../ui/job/actions";
 
 /** Thin doors to the repositories: every argument is checked here, since anyone may call them. */
@@ -100,9 +102,38 @@ export async function addSiteEntries(jobId: string, entries: unknown) {
   }
   const db = await database();
   if (!(await jobThere(db, id.data))) return { ok: false as const, message: "This job is no longer there." };
-  refused.push(...(await storeEntries(db, id.data, good)));
+  const unfit = await unfitReleases(db, id.data, good, me);
+  refused.push(...unfit);
+  const not = new Set(unfit.map((r) => r.id));
+  refused.push(
+    ...(await storeEntries(
+      db,
+      id.data,
+      good.filter((e) => !not.has(e.id)),
+    )),
+  );
   await acknowledge(db, id.data);
   return { ok: true as const, siteBook: await siteBookOf(db, id.data), refused };
+}
+
+/** Releases that may not be: by somebody whose role does not release, or while something stands against closing. */
+async function unfitReleases(db: Db, job: string, lines: readonly SiteEntry[], me: Me): Promise<RefusedLine[]> {
+  const releases = lines.filter((e) => e.kind === "released" || e.kind === "reopened");
+  if (!releases.length) return [];
+  const role = refusalOfRole(me.role, "plan");
+  if (role !== null) return releases.map((e) => ({ id: e.id, message: role }));
+  const found = await findJob(db, job);
+  if (!found) return [];
+  const { plan, siteBook } = await planOf(db, found.job);
+  // A line sent twice is one that is stored already: it is not judged again.
+  const there = new Set(siteBook.map((e) => e.id));
+  const fresh = lines.filter((e) => !there.has(e.id));
+  return [...refusedReleases(found.job, plan, siteBook, fresh)].map(([id, open]) => ({
+    id,
+    message: open
+      ? `not released: ${open} ${open === 1 ? "thing stands" : "things stand"} against closing it`
+      : "not released: nothing of the plan lies there",
+  }));
 }
 
 const nameOfLine = (e: unknown): string => {

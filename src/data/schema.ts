@@ -398,6 +398,7 @@ export const siteEntries = pgTable(
     held: jsonb("held").$type<unknown>(),
     reading: jsonb("reading").$type<SiteEntry["reading"]>(),
     after: text("after"),
+    along: integer("along"),
     storedAt: timestamp("stored_at", { withTimezone: true }).notNull().defaultNow(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] }), index("site_entries_run").on(t.jobId, t.run)],

@@ -25,6 +25,7 @@ const lineOf = ({
   held,
   reading,
   after,
+  along,
 }: typeof schema.siteEntries.$inferSelect): SiteEntry => ({
   id,
   run,
@@ -36,6 +37,7 @@ const lineOf = ({
   ...(held === null ? {} : { held }),
   ...(reading === null ? {} : { reading }),
   ...(after === null ? {} : { after }),
+  ...(along === null ? {} : { along }),
 });
 
 /** A line that was not taken, with the reason in words. */

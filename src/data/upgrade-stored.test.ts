@@ -44,6 +44,7 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
     'alter table "site_entries" drop column "held"',
     'alter table "site_entries" drop column "reading"',
     'alter table "site_entries" drop column "after"',
+    'alter table "site_entries" drop column "along"',
     'alter table "pins" drop column "number"',
     'alter table "jobs" drop column "edits_from"',
     'alter table "jobs" drop column "supply"',

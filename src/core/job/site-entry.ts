@@ -25,14 +25,16 @@ export const readingWords = (r: Reading): string => `${r.what} ${r.value} ${r.un
 export const siteEntrySchema = z
   .strictObject({
     id: z.string().min(1).max(60),
-    /** Key of the run. */
+    /** Key of the run; of the surface ("wall:ID", "deck:ID") in a line that releases one or opens it again. */
     run: z.string().min(1).max(140),
-    kind: z.enum(["done", "undone", "cannot", "note", "reading"]),
+    kind: z.enum(["done", "undone", "cannot", "note", "reading", "damage", "repaired", "released", "reopened"]),
     step: z.enum(steps).nullable(),
     text: z.string().max(1000).default(""),
     by: z.string().trim().min(1).max(60),
     /** When it was done, ISO 8601 with zone. */
     at: z.iso.datetime({ offset: true }),
+    /** With damage: how far along the run, mm from its start. */
+    along: z.number().int().min(0).max(10_000_000).optional(),
     /** The line about the same step that was on the screen when this one was made: this one comes after it, whatever the clock says. */
     after: z.string().min(1).max(60).optional(),
     /** With a line of the kind "reading": what was read. */
@@ -43,5 +45,17 @@ export const siteEntrySchema = z
   .refine((e) => (e.kind === "reading") === (e.reading !== undefined), {
     path: ["reading"],
     message: 'a line of the kind "reading" has a reading, and no other line has one',
+  })
+  .refine((e) => !["damage", "repaired", "reopened"].includes(e.kind) || e.text.trim().length > 0, {
+    path: ["text"],
+    message: "is empty; damage, a repair and opening a surface again are told in words",
+  })
+  .refine((e) => e.kind !== "repaired" || e.after !== undefined, {
+    path: ["after"],
+    message: "names the damage that was repaired",
+  })
+  .refine((e) => e.along === undefined || e.kind === "damage", {
+    path: ["along"],
+    message: "is a measure of damage alone",
   });
 export type SiteEntry = z.infer<typeof siteEntrySchema>;

@@ -26,6 +26,7 @@ import { Choice } from "../kit/choice";
 import { useTheme } from "../kit/theme";
 import { type Send, useEntries } from "./entries-queue";
 import { Troubles } from "./troubles";
+import { ClosingView } from "./closing-view";
 import { StepBar } from "./step-bar";
 import { StepDetail } from "./step-detail";
 
@@ -62,7 +63,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
   const refusal = useRefusal("record");
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
-  const [show, setShow] = useState<"to do" | "done">("to do");
+  const [show, setShow] = useState<"to do" | "done" | "close">("to do");
   const [theme, turn] = useTheme();
   const house = useMemo(() => layHouse(job, catalogue), [job, catalogue]);
   const styles = useMemo(() => runStyles(job), [job]);
@@ -82,23 +83,22 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
   const name = (r: Run): string => `${label(r.from)} to ${label(r.to)}`;
   const circuit = (r: Run): string => job.circuits.find((c) => c.id === r.circuit)?.label ?? "";
   const stateFor = (r: Run) => ({ state: stateOf(entries, r.id), needed: neededSteps(plan, r.id) });
-  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void => {
+  const say = (what: Omit<SiteEntry, "id" | "by" | "at">): void => {
     if (refusal !== null) return void toast.error(refusal);
-    add({
-      id: nanoid(16),
+    add({ id: nanoid(16), by: by.trim() || "Electrician 1", at: new Date().toISOString(), ...what });
+  };
+  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void =>
+    say({
       run: r.id,
       step,
       kind,
       text,
-      by: by.trim() || "Electrician 1",
-      at: new Date().toISOString(),
       ...followed(entries, r.id, step),
       // From the first tick on, the run stays as it was in hand.
       ...(kind === "done" && !heldRuns(entries).some((h) => h.key === r.id)
         ? { held: holdOf(r, plan.holes, job.points) }
         : {}),
     });
-  };
   const all = plan.runs.map((r) => ({ r, ...stateFor(r) }));
   const todo = all.filter(({ state, needed }) => nextStep(state, needed) !== null);
   const done = all.filter(({ state, needed }) => nextStep(state, needed) === null);
@@ -174,6 +174,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
           onDone={(s) => line(run, s, "done")}
           onUndo={(s) => line(run, s, "undone")}
           onCannot={(s, why) => line(run, s, "cannot", why)}
+          tell={(l) => say({ run: run.id, step: null, ...l })}
           next={after ? { name: `${circuit(after)} · ${name(after)}`, open: () => go(after.id) } : null}
         />
       ) : (
@@ -186,6 +187,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
               options={[
                 ["to do", `To do ${todo.length}`],
                 ["done", `Done ${done.length}`],
+                ["close", "Close"],
               ]}
               onChange={setShow}
               className="shrink-0"
@@ -204,7 +206,18 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
               />
             </label>
           </div>
-          {listed.length ? null : (
+          {show === "close" ? (
+            <ClosingView
+              house={house}
+              plan={plan}
+              entries={entries}
+              runName={(id) => {
+                const r = plan.runs.find((x) => x.id === id);
+                return r ? `${circuit(r)}, ${name(r)}` : id;
+              }}
+              tell={(l) => say({ step: null, ...l })}
+            />
+          ) : listed.length ? null : (
             <p className="p-4 text-soft">
               {all.length === 0
                 ? "No runs yet: lay them at the desk."
@@ -220,7 +233,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
                 ? "Kept on this phone: it opens without a signal, as it was last seen with one."
                 : "Being kept on this phone."}
           </p>
-          <ul className="grid gap-2.5">
+          <ul className="grid gap-2.5" hidden={show === "close"}>
             {listed.map(({ r, state, needed }) => {
               const next = nextStep(state, needed);
               return (

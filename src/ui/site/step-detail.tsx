@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { pointLabels } from "../../core/job/labels";
 import { expectedOfRun } from "../../core/plan/expected-readings";
 import type { House } from "../../core/house/house";
 import type { Job } from "../../core/job/model";
@@ -21,6 +22,7 @@ import { Button } from "../kit/button";
 import { BoardPlace } from "../stages/board/board-place";
 import { EndCard } from "../stages/ends/end-card";
 import { StepLinks } from "../stages/ends/step-links";
+import { DamageCard } from "./damage-card";
 import { StepBar } from "./step-bar";
 
 const why = ["In the way", "Cannot reach", "Wrong length", "Ask first"];
@@ -35,6 +37,7 @@ export function StepDetail({
   onDone,
   onUndo,
   onCannot,
+  tell,
   next,
 }: {
   job: Job;
@@ -45,8 +48,12 @@ export function StepDetail({
   onDone: (s: Step) => void;
   onUndo: (s: Step) => void;
   onCannot: (s: Step, why: string) => void;
+  /** A line about the run that is no step: damage, its repair. */
+  tell: (line: Pick<SiteEntry, "kind" | "text" | "along" | "after">) => void;
   next: { name: string; open: () => void } | null;
 }) {
+  const label = pointLabels(job);
+  const name = `${label(run.from)} to ${label(run.to)}`;
   const needed = neededSteps(plan, run.id);
   const state = stateOf(entries, run.id);
   const step = nextStep(state, needed);
@@ -91,6 +98,7 @@ export function StepDetail({
             ))}
           </ul>
         ) : null}
+        <DamageCard run={run} name={name} entries={entries} tell={tell} />
       </main>
       <footer className="sticky bottom-0 grid gap-2 border-t border-line bg-page p-3">
         {asking && step ? (
@@ -125,6 +133,12 @@ export function StepDetail({
             </Button>
           ) : null}
         </div>
+        {step === "made-off" && !state.tested.done ? (
+          // Before closing it is tested on the tails; it is made off at second fix, and tested again.
+          <Button big onClick={() => onDone("tested")} data-step="tested">
+            Tested on the tails
+          </Button>
+        ) : null}
         {last ? (
           <button
             type="button"

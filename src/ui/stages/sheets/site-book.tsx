@@ -3,18 +3,35 @@ import { Smartphone } from "lucide-react";
 import Link from "next/link";
 import type { Plan } from "../../../core/laid/laid";
 import { toCut } from "../../../core/base/figures";
+import { closingWords, surfaceName } from "../../../core/words/closing";
+import { closingLines, stateWords } from "../../site/closing-view";
 import { stateOf } from "../../../core/record/entries";
 import { KeptList } from "../../bench/keep-answer";
 import { useDesk } from "../../job/store";
 import { NotifyList } from "../notify-list";
 import { Table } from "../table";
-import { readingWords, stepNames, steps } from "../../../core/job/site-entry";
+import { type SiteEntry, readingWords, stepNames, steps } from "../../../core/job/site-entry";
 import { SheetFrame, link, pickRun, useNames } from "./frame";
 
+/** What a line says beside its step. */
+const kindWords: Partial<Record<SiteEntry["kind"], string>> = {
+  undone: ", taken back",
+  cannot: ", cannot",
+  damage: ", damaged",
+  repaired: ", repaired",
+  released: ", released for closing",
+  reopened: ", opened again",
+};
+
 export function SiteBookSheet() {
-  const { job, plan, circuit, runName } = useNames();
+  const { job, house, plan, circuit, runName } = useNames();
   const siteBook = useDesk((s) => s.siteBook);
   const kept = useDesk((s) => s.kept);
+  /** A run, or a surface that was released or opened again. */
+  const placeOf = (key: string): string => {
+    const [kind, id] = key.split(":");
+    return (kind === "wall" || kind === "deck") && id ? surfaceName(house, { kind, id }) : runName(key);
+  };
   const latest = [...siteBook].reverse().slice(0, 60);
   return (
     <SheetFrame
@@ -51,6 +68,40 @@ export function SiteBookSheet() {
           })),
         ]}
       />
+      {plan ? (
+        <>
+          <h3 className="mt-4 mb-1 text-lg">Before it is closed</h3>
+          <p className="mb-1 text-[13.5px] text-soft">
+            Each wall and deck with cables in it. It is released on site, by name and time, when nothing stands against
+            it; making off is for second fix.
+          </p>
+          <Table
+            label="Surfaces before closing"
+            rows={closingLines(house, plan, siteBook)}
+            keyOf={(l) => l.surface.key}
+            empty="Nothing is laid yet."
+            columns={[
+              { name: "Surface", cell: (l) => l.name },
+              { name: "Runs", num: true, cell: (l) => String(l.surface.runs.length) },
+              {
+                name: "State",
+                cell: (l) => (
+                  <span
+                    className={l.state.kind === "open" ? "text-stop" : l.state.kind === "ready" ? "text-good" : ""}
+                    data-surface-state={l.state.kind}
+                  >
+                    {stateWords(l.state)}
+                  </span>
+                ),
+              },
+              {
+                name: "First against it",
+                cell: (l) => (l.state.kind === "open" ? (closingWords(house, l.list, runName)[0] ?? "") : ""),
+              },
+            ]}
+          />
+        </>
+      ) : null}
       <h3 className="mt-4 text-lg">Latest lines</h3>
       {latest.length ? (
         <ul className="text-[13.5px]">
@@ -59,9 +110,9 @@ export function SiteBookSheet() {
               <span className="num">
                 {new Date(e.at).toLocaleString("en-GB", { dateStyle: "short", timeStyle: "short" })}
               </span>{" "}
-              {e.by}: {runName(e.run)}
+              {e.by}: {placeOf(e.run)}
               {e.step ? `, ${stepNames[e.step].toLowerCase()}` : ""}
-              {e.kind === "undone" ? ", taken back" : e.kind === "cannot" ? ", cannot" : ""}
+              {kindWords[e.kind] ?? ""}
               {e.reading ? `, ${readingWords(e.reading)}` : ""}
               {e.text ? ` · ${e.text}` : ""}
             </li>

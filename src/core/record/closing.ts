@@ -1,0 +1,130 @@
+import type { Job } from "../job/model";
+import { type SiteEntry, type Step, steps } from "../job/site-entry";
+import type { Plan } from "../laid/laid";
+import type { Fact } from "../rules/fact";
+import { type Damage, damagesOf } from "./damage";
+import { stateOf } from "./entries";
+import { neededSteps } from "./needed";
+import { inOrder } from "./order";
+
+/** A wall's face, or a deck (the floor above it and the ceiling below), with the runs that closing it hides. */
+export interface Surface {
+  /** "wall:ID" or "deck:ID": under this the record knows it. */
+  key: string;
+  kind: "wall" | "deck";
+  id: string;
+  /** Keys of the runs that lie on or in it. */
+  runs: string[];
+}
+
+/** All surfaces that have anything of the plan in them: walls in the order of the job, then decks. */
+export function surfacesOf(job: Pick<Job, "walls" | "decks">, plan: Pick<Plan, "runs">): Surface[] {
+  const of = (kind: "wall" | "deck", id: string): Surface => ({
+    key: `${kind}:${id}`,
+    kind,
+    id,
+    runs: plan.runs.filter((r) => r.legs.some((l) => l.surface.kind === kind && l.surface.id === id)).map((r) => r.id),
+  });
+  return [...job.walls.map((w) => of("wall", w.id)), ...job.decks.map((d) => of("deck", d.id))].filter(
+    (s) => s.runs.length > 0,
+  );
+}
+
+/** What must be so before a surface is closed; each with what still stands against it. */
+export interface ClosingList {
+  /** Steps of runs not done: drilled, drawn in, clipped, tested on the tails. */
+  steps: { step: Step; runs: string[] }[];
+  /** Rules broken by what lies there. */
+  rules: Fact[];
+  /** Damage not repaired. */
+  damage: Damage[];
+  /** A wall without a photo. */
+  photo: boolean;
+}
+
+/** Steps that closing waits for: making off is at second fix, the test is on the tails. */
+const CLOSING_STEPS: readonly Step[] = steps.filter((s) => s !== "made-off");
+
+/** What stands against closing a surface. */
+export function closingList(
+  surface: Surface,
+  job: Pick<Job, "photos" | "points">,
+  plan: Plan,
+  entries: readonly SiteEntry[],
+): ClosingList {
+  const mine = new Set(surface.runs);
+  const states = new Map(surface.runs.map((r) => [r, { state: stateOf(entries, r), needed: neededSteps(plan, r) }]));
+  return {
+    steps: CLOSING_STEPS.map((step) => ({
+      step,
+      runs: surface.runs.filter((r) => {
+        const { state, needed } = states.get(r)!;
+        return needed.includes(step) && !state[step].done;
+      }),
+    })).filter((s) => s.runs.length > 0),
+    rules: plan.facts.filter((f) => f.severity === "stop" && isOn(f, surface, mine, job.points)),
+    damage: damagesOf(entries).filter((d) => mine.has(d.run) && d.repair === null),
+    photo: surface.kind === "wall" && !job.photos.some((p) => p.wall === surface.id),
+  };
+}
+
+/** Whether a fact is about this surface: a point on it, the place it names, or a run in it without naming another place. */
+function isOn(f: Fact, surface: Surface, runs: ReadonlySet<string>, points: Job["points"]): boolean {
+  if (f.subject.kind === "point" && surface.kind === "wall") {
+    const at = points.find((p) => p.id === f.subject.id)?.place;
+    return at !== undefined && "wall" in at && at.wall === surface.id;
+  }
+  const place = f.where?.[surface.kind];
+  if (place !== undefined) return place === surface.id;
+  if (f.where?.wall !== undefined || f.where?.deck !== undefined) return false;
+  const run = f.where?.run ?? (f.subject.kind === "run" ? f.subject.id : undefined);
+  return run !== undefined && runs.has(run);
+}
+
+/** How many things stand against closing. */
+export const openOf = (list: ClosingList): number =>
+  list.steps.reduce((n, s) => n + s.runs.length, 0) + list.rules.length + list.damage.length + (list.photo ? 1 : 0);
+
+/** How a surface stands: released by somebody, ready to be, or open. */
+export type SurfaceState =
+  /** `since`: what came to stand against it after it was released. */
+  | { kind: "released"; by: string; at: string; text: string; since: number }
+  | { kind: "ready" }
+  | { kind: "open"; open: number };
+
+/** The last word about a surface: its release, or that it was taken back. Null where nobody said anything. */
+export function lastReleased(entries: readonly SiteEntry[], key: string): SiteEntry | null {
+  const said = inOrder(entries.filter((e) => e.run === key && (e.kind === "released" || e.kind === "reopened")));
+  const last = said[said.length - 1];
+  return last?.kind === "released" ? last : null;
+}
+
+export function surfaceState(list: ClosingList, entries: readonly SiteEntry[], key: string): SurfaceState {
+  const last = lastReleased(entries, key);
+  const open = openOf(list);
+  if (last) return { kind: "released", by: last.by, at: last.at, text: last.text, since: open };
+  return open ? { kind: "open", open } : { kind: "ready" };
+}
+
+/**
+ * Lines of the record that release a surface against which something still stands, as the record is with the lines before them.
+ * @param before the record as it is; `lines` those to be added, oldest first
+ * @returns by id of the line how many things stand against it
+ */
+export function refusedReleases(
+  job: Pick<Job, "walls" | "decks" | "photos" | "points">,
+  plan: Plan,
+  before: readonly SiteEntry[],
+  lines: readonly SiteEntry[],
+): Map<string, number> {
+  const surfaces = new Map(surfacesOf(job, plan).map((s) => [s.key, s]));
+  const refused = new Map<string, number>();
+  lines.forEach((e, i) => {
+    if (e.kind !== "released") return;
+    const surface = surfaces.get(e.run);
+    const known = [...before, ...lines.slice(0, i)];
+    const open = surface ? openOf(closingList(surface, job, plan, known)) : 0;
+    if (!surface || open) refused.set(e.id, open);
+  });
+  return refused;
+}
