@@ -81,6 +81,7 @@ const sources = ["src", "package-lock.json", "next.config.ts", "postcss.config.m
 if (!existsSync(built) || statSync(built).mtimeMs < Math.max(...sources.map(newest))) {
   run(process.execPath, [join(root, "scripts/build-offline.mjs")], "Building what opens without a signal");
   run(process.execPath, [join(root, "node_modules/next/dist/bin/next"), "build"], "Building");
+  run(process.execPath, [join(root, "scripts/build-first.mjs")], "Preparing an empty database");
   writeFileSync(built, new Date().toISOString());
 }
 

@@ -120,6 +120,7 @@ const [built] = await Promise.all([
   }),
 ]);
 if (built) {
+  await check("an empty database", [process.execPath, ["scripts/build-first.mjs"]]);
   await tests("journeys in the browser", "e2e/vitest.config.ts");
   await tests("journeys on a PostgreSQL server", "e2e/vitest.config.ts", {
     files: ["e2e/postgres.e2e.ts"],

@@ -1,6 +1,7 @@
 // `npm run torture -- --minutes N [--seed S]`: kills, broken files and odd requests for so long, and a summary. Needs a build.
 import { existsSync } from "node:fs";
 import { files } from "../src/data/torture/files";
+import { fullDisk } from "../src/data/torture/full-disk";
 import { type KillSummary, kills } from "../src/data/torture/kills";
 import { requests } from "../src/data/torture/requests";
 
@@ -45,6 +46,12 @@ async function sending() {
   const began = Date.now();
   return { f, r: await requests(seed, () => (Date.now() - began) / length) };
 }
+const full = await fullDisk(seed);
+console.log(
+  full.left
+    ? `full disk: left out, ${full.left}`
+    : `full disk: ${full.before} stored before, ${full.after} when there was room again; lost or half: ${full.lost.length}`,
+);
 const [{ f, r }] = await Promise.all([sending(), killing()]);
 console.log(
   `kills: ${killed.kills} (${killed.early} while starting; a third each with a slow disk and with a clock that jumps); told as stored: ` +
@@ -56,7 +63,7 @@ console.log(
   `requests: ${r.requests} (${[...statuses.map(([k, n]) => `${n} ${k}`), `${r.cut} cut`].join(", ")}); faults: ${r.faults.length}; ` +
     `memory ${Math.round(r.memory.quarter)} MB after a quarter, ${Math.round(r.memory.end)} MB at the end`,
 );
-const all = [...killed.lost, ...f.faults, ...r.faults];
+const all = [...full.lost, ...killed.lost, ...f.faults, ...r.faults];
 for (const fault of all.slice(0, 40)) console.log(`! ${fault}`);
 console.log(all.length ? `${all.length} faults` : "clean");
 process.exit(all.length ? 1 : 0);

@@ -8,6 +8,7 @@ import { checkFolder, damaged } from "./folder-check";
 import { rowsOf } from "./job-rows";
 import { Ledger, checkLedger } from "./ledger";
 import { StartFault } from "./start-fault";
+import { keepEmpty, putFirstData, readEmpty } from "./first-data";
 import { lockFolder } from "./folder-lock";
 import * as schema from "./schema";
 import { upgradeStored } from "./upgrade-stored";
@@ -29,6 +30,7 @@ async function openEmbedded(folder: string): Promise<Db> {
     import("drizzle-orm/pglite/migrator"),
   ]);
   const files = join(folder, "pg");
+  putFirstData(files);
   mkdirSync(files, { recursive: true });
   const client = new PGlite(files);
   try {
@@ -132,8 +134,13 @@ export async function openMemory(onStatement?: (statement: string) => void): Pro
     import("drizzle-orm/pglite/migrator"),
   ]);
   const logger = onStatement ? { logQuery: onStatement } : false;
-  const db = drizzle({ client: new PGlite(), schema, logger });
-  return upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
+  const empty = readEmpty(migrationsFolder());
+  const client = empty ? new PGlite({ loadDataDir: empty }) : new PGlite();
+  const db = drizzle({ client, schema, logger });
+  if (empty) return db as unknown as Db;
+  await upToDate(db as unknown as Db, () => migrate(db, { migrationsFolder: migrationsFolder() }));
+  await keepEmpty(migrationsFolder(), await client.dumpDataDir("none"));
+  return db as unknown as Db;
 }
 
 const held = globalThis as { lumbetDb?: Promise<Db> };

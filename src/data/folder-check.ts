@@ -3,7 +3,7 @@ import { join } from "node:path";
 import { StartFault } from "./start-fault";
 
 /** What stands in a data folder of ours. */
-const OURS = new Set(["pg", "lumbet.lock", "lumbet.address", "ledger.jsonl", "backups", "incoming", "tls"]);
+const OURS = new Set(["pg", "pg.part", "lumbet.lock", "lumbet.address", "ledger.jsonl", "backups", "incoming", "tls"]);
 
 const words: Readonly<Record<string, string>> = {
   EACCES: "this user may not write there",

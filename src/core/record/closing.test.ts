@@ -35,10 +35,18 @@ const done = (runs: readonly string[]): SiteEntry[] =>
   runs.flatMap((r) => neededSteps(plan, r).flatMap((step) => (step === "made-off" ? [] : [line(r, "done", { step })])));
 
 describe("before a surface is closed", () => {
-  it("every run of the plan is on the surfaces that its legs lie on, and on no other", () => {
+  it("every run is on the surfaces that its hidden legs lie in, and on no other", () => {
     for (const r of plan.runs)
       for (const s of surfaces)
-        expect(s.runs.includes(r.id)).toBe(r.legs.some((l) => `${l.surface.kind}:${l.surface.id}` === s.key));
+        expect(s.runs.includes(r.id)).toBe(
+          r.legs.some((l) => `${l.surface.kind}:${l.surface.id}` === s.key && (s.kind === "deck" || l.depth > 0)),
+        );
+    // Clipped on its face a cable is not hidden by anything.
+    const bare = plan.runs.map((r) => ({
+      ...r,
+      legs: r.legs.map((l) => ({ ...l, depth: 0, method: "surface" as const })),
+    }));
+    expect(surfacesOf(job, { runs: bare })).toEqual([]);
     expect(new Set(surfaces.map((s) => s.key)).size).toBe(surfaces.length);
   });
   it("what is in it is drilled, drawn in, clipped and tested on the tails; making off is for second fix", () => {

@@ -13,17 +13,23 @@ export interface Surface {
   key: string;
   kind: "wall" | "deck";
   id: string;
-  /** Keys of the runs that lie on or in it. */
+  /** Keys of the runs that lie in it and are not to be seen when it is closed. */
   runs: string[];
 }
 
-/** All surfaces that have anything of the plan in them: walls in the order of the job, then decks. */
+/** Whether closing hides a leg: what is clipped or boxed on the face of a wall stays to be seen. */
+const isHidden = (l: Plan["runs"][number]["legs"][number]): boolean =>
+  l.surface.kind === "wall" ? l.depth > 0 : l.method !== "surface";
+
+/** All surfaces that have anything of the plan hidden in them: walls in the order of the job, then decks. */
 export function surfacesOf(job: Pick<Job, "walls" | "decks">, plan: Pick<Plan, "runs">): Surface[] {
   const of = (kind: "wall" | "deck", id: string): Surface => ({
     key: `${kind}:${id}`,
     kind,
     id,
-    runs: plan.runs.filter((r) => r.legs.some((l) => l.surface.kind === kind && l.surface.id === id)).map((r) => r.id),
+    runs: plan.runs
+      .filter((r) => r.legs.some((l) => l.surface.kind === kind && l.surface.id === id && isHidden(l)))
+      .map((r) => r.id),
   });
   return [...job.walls.map((w) => of("wall", w.id)), ...job.decks.map((d) => of("deck", d.id))].filter(
     (s) => s.runs.length > 0,

@@ -56,7 +56,7 @@ export async function kills(seed: number, until: (done: number) => boolean): Pro
 }
 
 /** The process in one file, so that its start is the database's and not the translator's. */
-async function built(): Promise<string> {
+export async function built(): Promise<string> {
   const outfile = resolve("node_modules/.cache/lumbet", `writer-${process.pid}.mjs`);
   await build({
     entryPoints: ["src/data/torture/writer.ts"],

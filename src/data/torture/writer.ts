@@ -11,6 +11,7 @@ import { ternCottage } from "../demo/tern-cottage";
 import { addJobOfFile } from "../job-files";
 import { rowsOf } from "../job-rows";
 import { addJob, editJob, findJob } from "../jobs";
+import { refusalOfRoom } from "../room";
 import { addSiteEntries } from "../site-book";
 import { chanceFrom } from "./chance";
 import type { Told } from "./told";
@@ -51,6 +52,12 @@ async function main(): Promise<void> {
   say("READY");
   const next = chanceFrom(seed);
   for (let n = 0; ; n++) {
+    // As every action does before it stores anything.
+    if ((await refusalOfRoom()) !== null) {
+      say("FULL");
+      await new Promise((r) => setTimeout(r, 100));
+      continue;
+    }
     const which = next();
     if (which < 0.55) {
       const { job, version } = (await findJob(db, "edited"))!;

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import { damageWords } from "../../core/words/closing";
+import { mm } from "../../core/base/figures";
 import { pathLength } from "../../core/base/wall-frame";
 import type { SiteEntry } from "../../core/job/site-entry";
 import type { Run } from "../../core/laid/laid";
@@ -65,7 +66,7 @@ export function DamageCard({
       {asking ? (
         <div className="grid gap-2 border-t border-line py-2">
           <label className="grid gap-1 text-[15px]">
-            Where, mm from the start of the run (0 to {most}); leave it empty where you cannot measure
+            Where, mm from the start of the run (0 to {mm(most)}); leave it empty where you cannot measure
             <input
               className="num min-h-12 border border-line bg-field px-2 text-[18px]"
               inputMode="numeric"

@@ -179,7 +179,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
         />
       ) : (
         <main className="flex-1 p-3">
-          <div className="mb-3 flex items-center justify-between gap-2">
+          <div className="mb-3 flex flex-wrap items-center justify-between gap-2">
             <Choice
               size="thumb"
               label="Show"
@@ -192,7 +192,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
               onChange={setShow}
               className="shrink-0"
             />
-            <label className="flex min-w-0 items-center gap-2 text-[14px] text-soft">
+            <label className="flex min-w-40 flex-1 items-center gap-2 text-[14px] text-soft">
               Name
               <input
                 readOnly={me.name !== null}

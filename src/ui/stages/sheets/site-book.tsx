@@ -87,7 +87,13 @@ export function SiteBookSheet() {
                 name: "State",
                 cell: (l) => (
                   <span
-                    className={l.state.kind === "open" ? "text-stop" : l.state.kind === "ready" ? "text-good" : ""}
+                    className={
+                      l.state.kind === "open"
+                        ? "whitespace-nowrap text-stop"
+                        : l.state.kind === "ready"
+                          ? "text-good"
+                          : ""
+                    }
                     data-surface-state={l.state.kind}
                   >
                     {stateWords(l.state)}
