@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { describe, expect, it } from "vitest";
+import { describe, it } from "vitest";
 import { type SiteEntry, steps } from "../src/core/job/site-entry";
 import type { Job } from "../src/core/job/model";
 import { makePlan } from "../src/core/plan/plan";
