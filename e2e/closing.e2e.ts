@@ -1,5 +1,5 @@
 import { readFileSync } from "node:fs";
-import { describe, it } from "vitest";
+import { describe, expect, it } from "vitest";
 import { type SiteEntry, steps } from "../src/core/job/site-entry";
 import type { Job } from "../src/core/job/model";
 import { makePlan } from "../src/core/plan/plan";
@@ -26,7 +26,7 @@ describe("before a wall is closed", () => {
           at: "2026-11-25T10:00:00Z",
         })),
     );
-    const photos = file.job.walls.map((w, i) => ({
+    const known = file.job.walls.map((w, i) => ({
       id: `ph${i}`,
       wall: w.id,
       picture: "p1",
@@ -35,10 +35,12 @@ describe("before a wall is closed", () => {
       text: "",
       at: "",
     }));
-    const job = { ...file.job, name: "To be closed", photos };
-    const surface = surfacesOf(job, plan).find(
-      (s) => s.kind === "wall" && openOf(closingList(s, job, plan, siteBook)) === 0,
+    const surface = surfacesOf(file.job, plan).find(
+      (s) => s.kind === "wall" && openOf(closingList(s, { ...file.job, photos: known }, plan, siteBook)) === 0,
     )!;
+    // But for the wall that is to be closed: its photo is taken on the phone.
+    const photos = known.filter((p) => p.wall !== surface.id);
+    const job = { ...file.job, name: "To be closed", photos };
     const pictures = [{ id: "p1", type: "image/png", data: readFileSync("public/icons/192.png").toString("base64") }];
     await page().goto(app().address);
     await upload("[data-file=import]", fileOf("done.json", JSON.stringify({ ...file, job, siteBook, pictures })));
@@ -52,7 +54,12 @@ describe("before a wall is closed", () => {
     const card = `[data-surface="${surface.key}"]`;
     const state = (kind: string): Promise<unknown> => page().waitForSelector(`${card} [data-state="${kind}"]`);
     await press("Close");
+    await state("open");
+    await page().click(`${card} > button`);
+    await see("No photo of it");
+    await upload(`[data-file="photo-${surface.id}"]`, "public/icons/512.png");
     await state("ready");
+    await page().waitForSelector('[data-to-send="1"]');
     await page().goto(`${app().address}/jobs/${id}/site?run=${encodeURIComponent(surface.runs[0]!)}`);
     await press("Tell of damage to this cable");
     await page().type('[data-field="Place"]', "99999999");
@@ -90,5 +97,10 @@ describe("before a wall is closed", () => {
     await page().waitForSelector('[data-surface-state="released"]');
     await see("released by Electrician 1");
     await see(/released for closing/);
+    const kept = (JSON.parse(await read(`/api/jobs/${id}/file`)) as { job: Job }).job.photos.filter(
+      (p) => p.wall === surface.id,
+    );
+    expect(kept).toHaveLength(1);
+    expect((await fetch(`${app().address}/api/jobs/${id}/pictures/${kept[0]!.picture}`)).ok).toBe(true);
   });
 });

@@ -96,6 +96,14 @@ describe("every door asks who comes", () => {
     expect(await as("apprentice", () => addSiteEntries("one", [line]))).toMatchObject({ ok: true, refused: [] });
     // Who is signed in did it, whatever the device says.
     expect(await siteBookOf(await held.lumbetDb!, "one")).toMatchObject([{ by: "apprentice" }]);
+    // A surface is released by who may plan, and only where there is anything to close.
+    const release = { ...line, id: "l2", run: "wall:w1", kind: "released", step: null };
+    const told = async (who: Role): Promise<unknown> => {
+      const answer = await as(who, () => addSiteEntries("one", [release]));
+      return answer.ok ? answer.refused.map((r) => r.message) : answer;
+    };
+    expect(await told("apprentice")).toEqual([expect.stringMatching(/you are signed in as an apprentice/)]);
+    expect(await told("electrician")).toEqual(["not released: nothing of the plan lies there"]);
     expect(await as("electrician", () => removeJob("one"))).toEqual({ ok: true });
     expect(await as("electrician", () => clearBinned("one"))).toMatchObject({ ok: false });
     expect(await as("electrician", () => restoreJob("one"))).toEqual({ ok: true });

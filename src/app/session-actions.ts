@@ -1,6 +1,5 @@
 "use server";
-import { headers } from "next/headers";
-import { cookies } from "next/headers";
+import { cookies, headers } from "next/headers";
 import { idSchema } from "../core/job/model";
 import { database } from "../data/client";
 import { jobThere } from "../data/jobs";

@@ -5,14 +5,8 @@ const LONGEST = 1600;
 /** Address of a kept picture. */
 export const pictureUrl = (job: string, picture: string): string => `/api/jobs/${job}/pictures/${picture}`;
 
-/**
- * Makes a picture small enough to keep, and sends it to the server.
- * @returns its id and size in px as kept, or words when it cannot be taken
- */
-export async function sendPicture(
-  job: string,
-  file: File,
-): Promise<{ id: string; width: number; height: number } | { message: string }> {
+/** Makes a picture small enough to keep; words when it cannot be read. */
+export async function shrunk(file: File): Promise<{ blob: Blob; width: number; height: number } | { message: string }> {
   let bitmap: ImageBitmap;
   try {
     bitmap = await createImageBitmap(file);
@@ -32,7 +26,20 @@ export async function sendPicture(
   const blob = await new Promise<Blob | null>((done) =>
     canvas.toBlob(done, file.type === "image/png" ? "image/png" : "image/jpeg", 0.85),
   );
-  if (!blob) return { message: "the browser could not make it smaller" };
+  return blob ? { blob, width, height } : { message: "the browser could not make it smaller" };
+}
+
+/**
+ * Makes a picture small enough to keep, and sends it to the server.
+ * @returns its id and size in px as kept, or words when it cannot be taken
+ */
+export async function sendPicture(
+  job: string,
+  file: File,
+): Promise<{ id: string; width: number; height: number } | { message: string }> {
+  const small = await shrunk(file);
+  if ("message" in small) return small;
+  const { blob, width, height } = small;
   try {
     const answer = await fetch(`/api/jobs/${job}/pictures`, {
       method: "POST",

@@ -1,4 +1,5 @@
 "use client";
+import { Camera } from "lucide-react";
 import { useState } from "react";
 import { closingWords, seenBefore, surfaceName } from "../../core/words/closing";
 import type { House } from "../../core/house/house";
@@ -14,6 +15,7 @@ import {
   surfacesOf,
 } from "../../core/record/closing";
 import { Button } from "../kit/button";
+import { FileButton } from "../kit/file-button";
 
 /** A surface with what stands against closing it. */
 export interface ClosingLine {
@@ -52,12 +54,15 @@ export function ClosingView({
   entries,
   runName,
   tell,
+  photo,
 }: {
   house: House;
   plan: Plan;
   entries: readonly SiteEntry[];
   runName: (id: string) => string;
   tell: (line: Pick<SiteEntry, "run" | "kind" | "text" | "after">) => void;
+  /** Takes a photo of a wall. */
+  photo: (wall: string, file: File) => Promise<void>;
 }) {
   const [open, setOpen] = useState<string | null>(null);
   const lines = closingLines(house, plan, entries).sort(
@@ -83,7 +88,23 @@ export function ClosingView({
             </span>
           </button>
           {open === l.surface.key ? (
-            <Closing key={l.state.kind} line={l} house={house} entries={entries} runName={runName} tell={tell} />
+            <>
+              {l.surface.kind === "wall" && l.state.kind !== "released" ? (
+                <div className="border-t border-line px-3 pt-3">
+                  <FileButton
+                    mark={`photo-${l.surface.id}`}
+                    label={`Photo of ${l.name}`}
+                    accept="image/*"
+                    camera
+                    icon={<Camera size={18} />}
+                    onFile={(f) => void photo(l.surface.id, f)}
+                  >
+                    {l.list.photo ? "Take a photo, a tape in the picture" : "Take another photo"}
+                  </FileButton>
+                </div>
+              ) : null}
+              <Closing key={l.state.kind} line={l} house={house} entries={entries} runName={runName} tell={tell} />
+            </>
           ) : null}
         </li>
       ))}

@@ -5,7 +5,7 @@ import { ArrowLeft, Moon, Sun } from "lucide-react";
 import { nanoid } from "nanoid";
 import { toast } from "sonner";
 import Link from "next/link";
-import { useEffect, useMemo, useState } from "react";
+import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Job } from "../../core/job/model";
 import { layHouse } from "../../core/house/house";
 import type { Plan, Run } from "../../core/laid/laid";
@@ -22,10 +22,13 @@ import { RunSample } from "../drawing/run-sample";
 import { useMe, useRefusal } from "../kit/me";
 import { useKeptForOffline } from "../kit/keep-for-offline";
 import { SignInAgain } from "../kit/signed-out";
+import { Button } from "../kit/button";
 import { Choice } from "../kit/choice";
 import { useTheme } from "../kit/theme";
 import { type Send, useEntries } from "./entries-queue";
 import { Troubles } from "./troubles";
+import type { KeptPhoto } from "./photo-store";
+import { usePhotos } from "./photos-queue";
 import { ClosingView } from "./closing-view";
 import { StepBar } from "./step-bar";
 import { StepDetail } from "./step-detail";
@@ -57,7 +60,26 @@ export function SiteView({ name, planned, siteBook, send }: Known & { name: stri
 
 /** Runs as cards, one run at a time, a tap for each step. */
 function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
-  const { entries, toSend, refused, notTaken, signedOut, full, add, settle } = useEntries(job.id, siteBook, send);
+  const { kept: keptPhotos, sent, take, flush, letGo } = usePhotos(job.id);
+  // Photos go first: a wall is released by a line that counts on them.
+  const sendAfter = useCallback<Send>(
+    async (id, lines) => {
+      await flush();
+      return send(id, lines);
+    },
+    [flush, send],
+  );
+  useEffect(() => {
+    const go = (): void => void flush().catch(() => undefined);
+    go();
+    const timer = setInterval(go, 15_000);
+    window.addEventListener("online", go);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener("online", go);
+    };
+  }, [flush]);
+  const { entries, toSend, refused, notTaken, signedOut, full, add, settle } = useEntries(job.id, siteBook, sendAfter);
   const me = useMe();
   const kept = useKeptForOffline();
   const refusal = useRefusal("record");
@@ -65,7 +87,11 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
   const [by, setBy] = useState("Electrician 1");
   const [show, setShow] = useState<"to do" | "done" | "close">("to do");
   const [theme, turn] = useTheme();
-  const house = useMemo(() => layHouse(job, catalogue), [job, catalogue]);
+  const seen = useMemo(
+    () => withPhotos(job, [...keptPhotos.filter((p) => p.refused === null), ...sent]),
+    [job, keptPhotos, sent],
+  );
+  const house = useMemo(() => layHouse(seen, catalogue), [seen, catalogue]);
   const styles = useMemo(() => runStyles(job), [job]);
   useEffect(() => {
     setBy(me.name ?? (personName() || "Electrician 1"));
@@ -99,6 +125,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
         ? { held: holdOf(r, plan.holes, job.points) }
         : {}),
     });
+  const waits = toSend + keptPhotos.filter((p) => p.refused === null).length;
   const all = plan.runs.map((r) => ({ r, ...stateFor(r) }));
   const todo = all.filter(({ state, needed }) => nextStep(state, needed) !== null);
   const done = all.filter(({ state, needed }) => nextStep(state, needed) === null);
@@ -134,14 +161,14 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
         </div>
         <p
           role="status"
-          data-to-send={toSend}
+          data-to-send={waits}
           className="border border-current/50 px-2 py-1 text-right font-mono text-[12px] leading-tight"
         >
-          {toSend ? (
+          {waits ? (
             <>
               kept here
               <br />
-              {toSend} to send
+              {waits} to send
             </>
           ) : (
             "all sent"
@@ -162,6 +189,16 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
           {refusal}
         </p>
       ) : null}
+      {keptPhotos.map((p) =>
+        p.refused === null ? null : (
+          <div key={p.id} role="alert" className="grid gap-2 bg-panel p-3 text-stop">
+            <p>A photo was not taken: {p.refused}.</p>
+            <Button big onClick={() => void letGo(p.id)}>
+              Let it go
+            </Button>
+          </div>
+        ),
+      )}
       <Troubles refused={refused} notTaken={notTaken} full={full} settle={settle} />
       {run ? (
         <StepDetail
@@ -216,6 +253,11 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
                 return r ? `${circuit(r)}, ${name(r)}` : id;
               }}
               tell={(l) => say({ step: null, ...l })}
+              photo={async (wall, file) => {
+                const face = house.faces[house.faceOfWall.get(wall)!]!;
+                const bad = await take(file, { wall, u: Math.round(face.shape.length / 2), v: 1200 });
+                if (bad !== null) toast.error(`The photo was not taken: ${bad}.`);
+              }}
             />
           ) : listed.length ? null : (
             <p className="p-4 text-soft">
@@ -278,6 +320,21 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
       )}
     </div>
   );
+}
+
+/** The job with photos that are on this phone and not yet in it. */
+function withPhotos(job: Job, photos: readonly KeptPhoto[]): Job {
+  const have = new Set(job.photos.map((p) => p.id));
+  const more = photos.filter((p) => !have.has(p.id));
+  return more.length
+    ? {
+        ...job,
+        photos: [
+          ...job.photos,
+          ...more.map(({ id, wall, u, v, at }) => ({ id, wall, picture: id, u, v, at, text: "" })),
+        ],
+      }
+    : job;
 }
 
 /** What a new line follows, so that it counts after it whatever the phones' clocks say. */
