@@ -77,7 +77,8 @@ describe("the search", () => {
         fc.integer({ min: 0, max: 80 }),
         fc.integer({ min: 0, max: 80 }),
         (seed, i, j) => {
-          const job = generatedHouse(seed, 2, 2);
+          // Boarded: in masonry a level chase weighs more than its length, and a longer way may be the better one.
+          const job = boarded(generatedHouse(seed, 2, 2));
           const deck = job.decks[0]!;
           const [w, d] = [Math.max(...deck.outline.map((p) => p.x)), Math.max(...deck.outline.map((p) => p.y))];
           const [x, y] = [(w * i) / 100, (d * j) / 100];
@@ -118,7 +119,13 @@ describe("the search", () => {
           }
         },
       ),
-      { numRuns: 12, examples: [[2896, 18, 1]] },
+      {
+        numRuns: 12,
+        examples: [
+          [2896, 18, 1],
+          [2061, 0, 12],
+        ],
+      },
     );
   });
   it("with fewest holes a single run bores no more than any way could: exact search by counting bores", () => {
