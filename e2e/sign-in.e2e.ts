@@ -131,6 +131,7 @@ describe("in a local network", () => {
     await reader.goto(`${app().address}${path}`);
     await reader.waitForSelector('[data-sheet="Kitchen"] svg');
     await handsOf(() => reader).see("isolated and proved dead");
+    await handsOf(() => reader).see("Kitchen, wall 2: not released");
     expect(await reader.$$("button, form")).toHaveLength(0);
     await reader.goto(`${app().address}/jobs/tern-cottage`);
     expect(new URL(reader.url()).pathname).toBe("/sign-in");

@@ -1,5 +1,7 @@
 import type { Metadata } from "next";
 import { notFound } from "next/navigation";
+import { lastReleased, surfacesOf } from "../../../core/record/closing";
+import { surfaceName } from "../../../core/words/closing";
 import { roomSheet } from "../../../core/drawings/house-sheets";
 import { sceneSvg } from "../../../core/formats/scene-files";
 import { database } from "../../../data/client";
@@ -16,7 +18,8 @@ export default async function Page({ params }: { params: Promise<{ token: string
   const id = await jobOfLink(db, (await params).token);
   const found = id === null ? null : await findJob(db, id);
   if (!found) notFound();
-  const { job, house, plan } = await planOf(db, found.job);
+  const { job, house, plan, siteBook } = await planOf(db, found.job);
+  const walls = surfacesOf(job, plan).filter((s) => s.kind === "wall");
   return (
     <main className="mx-auto max-w-6xl p-4 sm:p-6">
       <h1 className="text-3xl">{job.name}: wall sheets</h1>
@@ -37,6 +40,21 @@ export default async function Page({ params }: { params: Promise<{ token: string
             aria-label={`Walls of ${r.name}`}
             dangerouslySetInnerHTML={{ __html: sceneSvg(roomSheet(house, r.id, plan)) }}
           />
+          <ul className="mt-1 flex flex-wrap gap-x-6 text-[14px]" data-released>
+            {walls
+              .filter((w) => house.faces[house.faceOfWall.get(w.id)!]!.room.id === r.id)
+              .map((w) => {
+                const last = lastReleased(siteBook, w.key);
+                return (
+                  <li key={w.key}>
+                    {surfaceName(house, w)}:{" "}
+                    {last
+                      ? `released by ${last.by}, ${last.at.slice(0, 10)}`
+                      : "not released, cables may still be moved"}
+                  </li>
+                );
+              })}
+          </ul>
         </section>
       ))}
     </main>
