@@ -132,7 +132,7 @@ export function PeoplePage({
                     New passphrase
                   </Button>
                   {owner ? (
-                    <Button aria-label={`Take ${p.name} off`} onClick={() => setAsked({ kind: "remove", of: p })}>
+                    <Button aria-label={`Take off ${p.name}`} onClick={() => setAsked({ kind: "remove", of: p })}>
                       Take off
                     </Button>
                   ) : null}
