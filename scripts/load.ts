@@ -2,26 +2,18 @@
 // build, and Debian's postgresql. Prints the figures of docs/deploy.md; nothing is asserted here.
 import { type ChildProcess, spawn } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, rmSync } from "node:fs";
-import { createServer } from "node:net";
 import { tmpdir } from "node:os";
 import { join } from "node:path";
 import { nanoid } from "nanoid";
 import { newDatabase, openServer } from "../src/data/client";
 import { ternCottage } from "../src/data/demo/tern-cottage";
 import { addJob } from "../src/data/jobs";
+import { freePort } from "../src/data/torture/requests";
+import { numberOf } from "./numbers";
 
-const arg = (name: string, usual: number): number => {
-  const at = process.argv.indexOf(`--${name}`);
-  const n = at < 0 ? usual : Number(process.argv[at + 1]);
-  if (!(n > 0)) {
-    console.error(`--${name} is ${process.argv[at + 1] ?? "missing"}; it must be a number more than 0.`);
-    process.exit(1);
-  }
-  return n;
-};
-const people = arg("people", 20);
-const seconds = arg("seconds", 60);
-const jobs = arg("jobs", 1000);
+const people = numberOf("people", 20);
+const seconds = numberOf("seconds", 60);
+const jobs = numberOf("jobs", 1000);
 const url = process.env.TEST_DATABASE_URL;
 if (!url || !existsSync(".next/BUILD_ID")) {
   console.error(
@@ -30,14 +22,6 @@ if (!url || !existsSync(".next/BUILD_ID")) {
   process.exit(1);
 }
 
-const freePort = (): Promise<number> =>
-  new Promise((done) => {
-    const s = createServer();
-    s.listen(0, "127.0.0.1", () => {
-      const { port } = s.address() as { port: number };
-      s.close(() => done(port));
-    });
-  });
 const of = (share: number, times: number[]): number =>
   [...times].sort((a, b) => a - b)[Math.min(times.length - 1, Math.floor(share * times.length))] ?? NaN;
 const ms = (x: number): string => `${x.toFixed(x < 10 ? 1 : 0)} ms`;

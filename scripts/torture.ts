@@ -4,18 +4,10 @@ import { files } from "../src/data/torture/files";
 import { fullDisk } from "../src/data/torture/full-disk";
 import { type KillSummary, kills } from "../src/data/torture/kills";
 import { requests } from "../src/data/torture/requests";
+import { numberOf } from "./numbers";
 
-const arg = (name: string, usual: number): number => {
-  const at = process.argv.indexOf(`--${name}`);
-  const n = at < 0 ? usual : Number(process.argv[at + 1]);
-  if (!(n > 0)) {
-    console.error(`--${name} is ${process.argv[at + 1] ?? "missing"}; it must be a number more than 0.`);
-    process.exit(1);
-  }
-  return n;
-};
-const minutes = arg("minutes", 2);
-const seed = Math.floor(arg("seed", 1 + Math.floor(Math.random() * 1e6)));
+const minutes = numberOf("minutes", 2);
+const seed = Math.floor(numberOf("seed", 1 + Math.floor(Math.random() * 1e6)));
 if (!existsSync(".next/BUILD_ID")) {
   console.error("Not built: run `npm run build` first.");
   process.exit(1);

@@ -67,7 +67,7 @@ function odd(chance: Chance, deep = 3): unknown {
   );
 }
 
-const freePort = (): Promise<number> =>
+export const freePort = (): Promise<number> =>
   new Promise((done) => {
     const s = createServer();
     s.listen(0, "127.0.0.1", () => {

@@ -2,6 +2,7 @@
 import { useState } from "react";
 import type { Told } from "../job/actions";
 import { Button } from "../kit/button";
+import { FaultLine } from "../kit/fault-line";
 
 /** A device that was invited: it enters when its person says so, so that a link merely looked at is not used up. */
 export function Join({ token, enter }: { token: string; enter: (token: string) => Promise<Told> }) {
@@ -24,11 +25,7 @@ export function Join({ token, enter }: { token: string; enter: (token: string) =
       <p className="text-soft">
         It stays signed in until you sign it out, or the owner does. Do this on your own device only.
       </p>
-      {fault ? (
-        <p role="alert" className="font-medium text-stop">
-          {fault}
-        </p>
-      ) : null}
+      <FaultLine big fault={fault} />
       <Button look="solid" big data-do disabled={busy || fault !== null} onClick={() => void go()}>
         Sign this device in
       </Button>

@@ -6,6 +6,7 @@ import { toast } from "sonner";
 import { ROLES, type Role, roleWords } from "../../core/job/roles";
 import type { Told } from "../job/actions";
 import { Button } from "../kit/button";
+import { FaultLine } from "../kit/fault-line";
 import { Sheet } from "../kit/dialog";
 import { TextField } from "../kit/field";
 import { PageBar } from "../kit/page-bar";
@@ -106,11 +107,7 @@ export function PeoplePage({
                         value={p.role}
                         onChange={(e) => act(actions.setRole(p.id, e.target.value), `${p.name} has another role`)}
                       >
-                        {ROLES.map((r) => (
-                          <option key={r} value={r}>
-                            {roleWords[r]}
-                          </option>
-                        ))}
+                        <RoleOptions />
                       </select>
                     </label>
                   ) : (
@@ -244,11 +241,7 @@ function PersonSheet({
                 value={role}
                 onChange={(e) => setRole(e.target.value as Role)}
               >
-                {ROLES.map((r) => (
-                  <option key={r} value={r}>
-                    {roleWords[r]}
-                  </option>
-                ))}
+                <RoleOptions />
               </select>
             </label>
           </>
@@ -256,11 +249,7 @@ function PersonSheet({
         {asked && asked.kind !== "remove" ? (
           <TextField label="Passphrase" value={passphrase} most={200} onCommit={() => {}} onDraft={setPassphrase} />
         ) : null}
-        {fault ? (
-          <p role="alert" className="font-medium text-stop">
-            {fault}
-          </p>
-        ) : null}
+        <FaultLine big fault={fault} />
         <div className="flex justify-end gap-2">
           <Button look={asked?.kind === "remove" ? "danger" : "solid"} data-do onClick={() => void send()}>
             {words.go}
@@ -272,3 +261,11 @@ function PersonSheet({
 }
 
 const nameOf = (asked: Asked | null): string => (asked && asked.kind !== "add" ? asked.of.name : "");
+
+function RoleOptions() {
+  return ROLES.map((r) => (
+    <option key={r} value={r}>
+      {roleWords[r]}
+    </option>
+  ));
+}

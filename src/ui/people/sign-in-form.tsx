@@ -1,6 +1,7 @@
 "use client";
 import { type FormEvent, useId, useState } from "react";
 import { Button } from "../kit/button";
+import { FaultLine } from "../kit/fault-line";
 import type { SignInActions } from "./actions";
 
 const box = "min-h-12 w-full border border-line bg-field px-3 text-[17px] text-ink";
@@ -68,11 +69,7 @@ export function SignInForm({
           maxLength: 200,
           autoComplete: first ? "new-password" : "current-password",
         })}
-        {fault ? (
-          <p id={`${id}-fault`} role="alert" className="font-medium text-stop">
-            {fault}
-          </p>
-        ) : null}
+        <FaultLine id={`${id}-fault`} big fault={fault} />
         <Button look="solid" big disabled={busy} type="submit">
           {first ? "Be the owner" : "Sign in"}
         </Button>

@@ -15,6 +15,7 @@ import {
   surfacesOf,
 } from "../../core/record/closing";
 import { Button } from "../kit/button";
+import { FaultLine } from "../kit/fault-line";
 import { FileButton } from "../kit/file-button";
 
 /** A surface with what stands against closing it. */
@@ -150,11 +151,7 @@ function Closing({
             onChange={(e) => setWhy(e.target.value)}
           />
         </label>
-        {fault ? (
-          <p role="alert" className="font-medium text-stop">
-            {fault}
-          </p>
-        ) : null}
+        <FaultLine big fault={fault} />
         <Button
           big
           onClick={() => {
@@ -213,11 +210,7 @@ function Closing({
       >
         Release for closing
       </Button>
-      {fault ? (
-        <p role="alert" className="font-medium text-stop">
-          {fault}
-        </p>
-      ) : null}
+      <FaultLine big fault={fault} />
     </div>
   );
 }

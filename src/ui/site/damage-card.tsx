@@ -7,6 +7,7 @@ import type { SiteEntry } from "../../core/job/site-entry";
 import type { Run } from "../../core/laid/laid";
 import { damagesOf } from "../../core/record/damage";
 import { Button } from "../kit/button";
+import { FaultLine } from "../kit/fault-line";
 import { words } from "../kit/number-words";
 
 /** What is done about a cable that was hurt before it is hidden. Cores that show are no matter for tape. */
@@ -75,11 +76,7 @@ export function DamageCard({
               onChange={(e) => setWhere(e.target.value)}
             />
           </label>
-          {fault ? (
-            <p role="alert" className="font-medium text-stop">
-              {fault}
-            </p>
-          ) : null}
+          <FaultLine big fault={fault} />
           <div className="grid grid-cols-2 gap-2" role="group" aria-label="What it is">
             {kinds.map((k) => (
               <Button key={k} big onClick={() => say(k)}>

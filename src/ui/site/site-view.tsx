@@ -83,6 +83,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
   const me = useMe();
   const kept = useKeptForOffline();
   const refusal = useRefusal("record");
+  const noRelease = useRefusal("plan");
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
   const [show, setShow] = useState<"to do" | "done" | "close">("to do");
@@ -252,7 +253,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
                 const r = plan.runs.find((x) => x.id === id);
                 return r ? `${circuit(r)}, ${name(r)}` : id;
               }}
-              tell={(l) => say({ step: null, ...l })}
+              tell={(l) => (noRelease === null ? say({ step: null, ...l }) : void toast.error(noRelease))}
               photo={async (wall, file) => {
                 const face = house.faces[house.faceOfWall.get(wall)!]!;
                 const bad = await take(file, { wall, u: Math.round(face.shape.length / 2), v: 1200 });

@@ -48,8 +48,13 @@ export async function GET(request: Request, { params }: { params: Promise<{ id: 
         }
       };
       request.signal.addEventListener("abort", () => end());
-      leave = await onChange(db, id, (of: ToldOf) => send(`data: ${of}\n\n`));
-      if (ended) leave();
+      try {
+        leave = await onChange(db, id, (of: ToldOf) => send(`data: ${of}\n\n`));
+      } catch {
+        // The database does not tell just now: the page opens the stream again, and asks meanwhile.
+        return end();
+      }
+      if (ended) return leave();
       send("retry: 2000\ndata: any\n\n");
     },
     cancel: () => end(),

@@ -45,6 +45,8 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const db = await database();
   const found = await findJob(db, id);
   if (!found) return refuse(404, `job: there is none with the id ${JSON.stringify(id)}`);
+  if (!found.job.walls.some((w) => w.id === photo.data.wall))
+    return refuse(422, `wall: there is none with the id ${JSON.stringify(photo.data.wall)} in this job`);
   await addPicture(db, id, { id: key, type: clean.type, data: clean.bytes.toString("base64") });
   const patch = [{ collection: "photos", id: key, before: null, after: photo.data }];
   const who = await whoIs(request.headers);
