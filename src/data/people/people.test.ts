@@ -141,6 +141,20 @@ describe("a device", () => {
     expect(await enterInvited(db, "made up", from())).toBeNull();
     expect(await enterInvited(db, await inviteDevice(db, wil.id, Date.now() - 11 * 60_000), from())).toBeNull();
   });
+  it("waits from the sixth wrong passphrase in a row, and not from the fifth", async () => {
+    await addPerson(db, "Ned Oak", "reader", GOOD);
+    const wrong = async (times: number): Promise<void> => {
+      for (let i = 0; i < times; i++) await signIn(db, "ned oak", "not this one", from());
+    };
+    await wrong(WRONG_MOST - 1);
+    // The right one ends the row.
+    expect((await signIn(db, "Ned Oak", GOOD, from())).ok).toBe(true);
+    await wrong(WRONG_MOST);
+    expect(await signIn(db, "Ned Oak", GOOD, from())).toMatchObject({
+      ok: false,
+      message: expect.stringMatching(/^Too many/),
+    });
+  });
   it("with wrong passphrases waits: the same words for a wrong name, and the right one does not help before", async () => {
     const words = new Set<string>();
     const tries = await Promise.all(
