@@ -2,7 +2,6 @@
 import { useState } from "react";
 import { damageWords } from "../../core/words/closing";
 import { mm } from "../../core/base/figures";
-import { pathLength } from "../../core/base/wall-frame";
 import type { SiteEntry } from "../../core/job/site-entry";
 import type { Run } from "../../core/laid/laid";
 import { damagesOf } from "../../core/record/damage";
@@ -34,7 +33,7 @@ export function DamageCard({
   const [where, setWhere] = useState("");
   const [fault, setFault] = useState<string | null>(null);
   const mine = damagesOf(entries).filter((d) => d.run === run.id);
-  const most = Math.round(run.legs.reduce((s, l) => s + pathLength(l.path), 0));
+  const most = Math.round(run.pathLength);
   const say = (text: string): void => {
     const typed = where.trim();
     const along = typed ? words.parse(typed, "mm") : null;

@@ -53,8 +53,7 @@ export function useEntries(jobId: string, stored: SiteEntry[], send: Send): Seen
   // What the phone keeps is not known to the server that drew the page first.
   const [here, setHere] = useState(false);
   const flush = useCallback(async () => {
-    const book = await queue?.flush();
-    if (book) learn(book);
+    await queue?.flush(learn);
     redraw((n) => n + 1);
   }, [queue, learn]);
   useEffect(() => {

@@ -121,3 +121,13 @@ describe("lines kept on the phone", () => {
     expect(store.waiting()).toHaveLength(1);
   });
 });
+
+it("no line is nowhere: the record is told before what was sent is dropped here", async () => {
+  const at = server();
+  const store = new EntriesStore("j", phone(), at.send);
+  for (let i = 0; i < 300; i++) store.add(line(`l${i}`));
+  const seen: number[] = [];
+  await store.flush((book) => seen.push(new Set([...book, ...store.waiting()].map((e) => e.id)).size));
+  expect(seen).toEqual([300, 300]);
+  expect(store.waiting()).toEqual([]);
+});

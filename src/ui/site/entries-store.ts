@@ -96,9 +96,10 @@ export class EntriesStore {
 
   /**
    * Sends what waits, some at a time, oldest first.
+   * @param learn told the record as the server has it before what was sent is dropped here: no line is nowhere in between
    * @returns the record as the server has it, or null when nothing reached it
    */
-  async flush(): Promise<SiteEntry[] | null> {
+  async flush(learn: (book: SiteEntry[]) => void = () => {}): Promise<SiteEntry[] | null> {
     if (this.busy) return null;
     this.busy = true;
     let book: SiteEntry[] | null = null;
@@ -113,6 +114,7 @@ export class EntriesStore {
         this.notTaken = null;
         this.signedOut = false;
         book = answer.siteBook;
+        learn(book);
         const why = new Map(answer.refused.map((r) => [r.id, r.message]));
         const bad = some.filter((e) => why.has(e.id));
         if (bad.length)

@@ -42,7 +42,11 @@ export function usePhotos(job: string) {
       },
     );
   }, [job]);
-  const look = useCallback(async () => setKept(await store.kept()), [store]);
+  const look = useCallback(async () => {
+    const now = await store.kept();
+    // Nothing then and nothing now is no change: the house is not laid out anew for it.
+    setKept((had) => (had.length || now.length ? now : had));
+  }, [store]);
   useEffect(() => void look().catch(() => undefined), [look]);
   const flush = useCallback(async () => {
     await store.flush().finally(look);
