@@ -24,6 +24,8 @@ export const tables = {
   forbidden: schema.forbidden,
   photos: schema.photos,
   traces: schema.traces,
+  stock: schema.stock,
+  packs: schema.packs,
 } as const satisfies Record<Collection, PgTable>;
 
 /** Columns of a table as the model names them, with their names in the database; without the job. */
@@ -50,6 +52,7 @@ interface JobRow {
   dwelling: unknown;
   supply: unknown;
   settings: unknown;
+  work: unknown;
   version: number;
   [list: string]: unknown;
 }
@@ -57,14 +60,14 @@ interface JobRow {
 /** The columns that make a job, and whatever else is asked for beside them, in one statement. */
 export function jobColumns(id: string): SQL {
   const lists = collectionNames.map((c) => sql`${listed(tables[c], id)} as ${sql.identifier(c)}`);
-  return sql.join([sql`j.name, j.address, j.dwelling, j.supply, j.settings, j.version`, ...lists], sql`, `);
+  return sql.join([sql`j.name, j.address, j.dwelling, j.supply, j.settings, j.work, j.version`, ...lists], sql`, `);
 }
 
 /** The model's job out of a row of `jobColumns`, in canonical order. */
 export function jobOfRow(id: string, row: JobRow): Job {
   const lists = Object.fromEntries(collectionNames.map((c) => [c, row[c]]));
-  const { name, address, dwelling, supply, settings } = row;
-  return canonical(jobSchema.parse({ id, name, address, dwelling, supply, settings, ...lists }));
+  const { name, address, dwelling, supply, settings, work } = row;
+  return canonical(jobSchema.parse({ id, name, address, dwelling, supply, settings, work, ...lists }));
 }
 
 /** Reads a job with one statement. Null when there is no such job. */
@@ -146,8 +149,8 @@ export async function writeRows(
 
 /** Writes a whole new job; its id must not be taken. The caller holds the transaction. */
 export async function writeJob(db: Db, job: Job): Promise<void> {
-  const { id, name, address, dwelling, supply, settings } = job;
-  await db.insert(schema.jobs).values({ id, name, address, dwelling, supply, settings });
+  const { id, name, address, dwelling, supply, settings, work } = job;
+  await db.insert(schema.jobs).values({ id, name, address, dwelling, supply, settings, work });
   const rows = new Map<Collection, RowChanges>();
   for (const c of collectionNames) if (job[c].length) rows.set(c, { put: job[c], drop: [] });
   await writeRows(db, id, rows, {}, 1, null);

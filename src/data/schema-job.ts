@@ -1,5 +1,5 @@
 import { boolean, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp } from "drizzle-orm/pg-core";
-import type { Circuit, Deck, Job, Dwelling, Point, Room, Settings, Supply, Wall } from "../core/job/model";
+import type { Circuit, Deck, Job, Dwelling, Point, Room, Settings, Supply, Wall, Work } from "../core/job/model";
 
 /** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
 
@@ -10,6 +10,7 @@ export const jobs = pgTable("jobs", {
   dwelling: jsonb("dwelling").$type<Dwelling>().notNull(),
   supply: jsonb("supply").$type<Partial<Supply>>().notNull().default({}),
   settings: jsonb("settings").$type<Settings>().notNull(),
+  work: jsonb("work").$type<Partial<Work>>().notNull().default({}),
   /** Grows by one with every stored patch. */
   version: integer("version").notNull().default(1),
   /** Edits up to and with this version are no longer kept one by one: the rows as they stand are the checkpoint. */
@@ -206,6 +207,36 @@ export const drums = pgTable(
     label: text("label").notNull(),
     cable: text("cable").notNull(),
     length: doublePrecision("length").notNull(),
+    mark: integer("mark"),
+    rising: boolean("rising").notNull().default(true),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+/** What is on the van besides drums, in the units of the take-off. */
+export const stock = pgTable(
+  "stock",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    item: text("item").notNull(),
+    size: text("size").notNull(),
+    quantity: doublePrecision("quantity").notNull(),
+  },
+  (t) => [primaryKey({ columns: [t.jobId, t.id] })],
+);
+
+/** Packs that things are sold in, from the user's own price list; pence. */
+export const packs = pgTable(
+  "packs",
+  {
+    jobId: ofJob(),
+    id: text("id").notNull(),
+    item: text("item").notNull(),
+    size: text("size").notNull(),
+    holds: doublePrecision("holds").notNull(),
+    price: integer("price"),
+    code: text("code").notNull(),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );

@@ -26,6 +26,10 @@ const lineOf = ({
   reading,
   after,
   along,
+  mark,
+  cut,
+  place,
+  instrument,
 }: typeof schema.siteEntries.$inferSelect): SiteEntry => ({
   id,
   run,
@@ -38,6 +42,10 @@ const lineOf = ({
   ...(reading === null ? {} : { reading }),
   ...(after === null ? {} : { after }),
   ...(along === null ? {} : { along }),
+  ...(mark === null ? {} : { mark }),
+  ...(cut === null ? {} : { cut }),
+  ...(place === null ? {} : { place }),
+  ...(instrument === null ? {} : { instrument }),
 });
 
 /** A line that was not taken, with the reason in words. */

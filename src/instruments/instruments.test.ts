@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
 import type { WallTruth } from "./port";
 import { judgeSweep, simulatedDetector } from "./simulated-detector";
+import { readRun } from "../core/trades/dead-tests/run-read";
 import { simulatedLaser } from "./simulated-laser";
+import { simulatedMeter } from "./simulated-meter";
 
 const readings = async (setting: "steady" | "noisy" | "misread", n = 60): Promise<number[]> => {
   const laser = simulatedLaser(setting, 7);
@@ -63,5 +65,22 @@ describe("the simulated wall detector", () => {
     const r = await sweep(wall({ metal: [600, 1200], timber: [] }));
     expect(r.falseAlarms).toBe(2);
     expect((await sweep(wall({ timber: [400, 800] }))).signals.map((s) => s.says)).toEqual(["stud", "stud"]);
+  });
+});
+
+describe("the simulated test meter", () => {
+  const expected = { lineEarth: 0.39, lineNeutral: 0.3 };
+  it("reads a sound run within 0.02 Ω, always the same for one seed, and says that it is simulated", async () => {
+    for (let seed = 1; seed <= 50; seed++) {
+      const r = await simulatedMeter(seed).read({ expected, damaged: false });
+      expect(Math.abs(r.lineEarth! - expected.lineEarth)).toBeLessThanOrEqual(0.0251);
+      expect(readRun(expected, r)).toEqual([]);
+      expect(await simulatedMeter(seed).read({ expected, damaged: false })).toEqual(r);
+    }
+    expect(simulatedMeter(1)).toMatchObject({ simulated: true, name: "Test meter, simulated" });
+  });
+  it("fails the insulation of a run that is hurt", async () => {
+    const r = await simulatedMeter(1).read({ expected, damaged: true });
+    expect(readRun(expected, r).map((x) => x.fault)).toEqual(["insulation-failed"]);
   });
 });

@@ -1,3 +1,4 @@
+import type { ExpectedRun, RunReadings } from "../core/trades/dead-tests/run-read";
 /**
  * The port between the program and measuring devices. A real device is plugged in by giving the screens another object of these
  * shapes; the simulated ones that ship say so in `simulated`.
@@ -40,4 +41,18 @@ export interface WallDetector {
   name: string;
   simulated: boolean;
   sweep: (truth: WallTruth) => Promise<{ readings: DetectorReading[]; signals: DetectorSignal[] }>;
+}
+
+/** The tails of a run with their far end joined, as a meter finds them. */
+export interface Tails {
+  expected: ExpectedRun;
+  /** Damage told and not repaired. */
+  damaged: boolean;
+}
+
+/** A meter for dead tests on the tails of a run. */
+export interface TestMeter {
+  name: string;
+  simulated: boolean;
+  read: (t: Tails) => Promise<Required<RunReadings>>;
 }

@@ -74,7 +74,12 @@ export const drumSchema = z.strictObject({
   id: idSchema,
   label: z.string().trim().min(1).max(20),
   cable: z.string().min(1).max(40),
+  /** On it when it came, mm. */
   length: size,
+  /** Metre mark on the sheath at the free end when it came, mm; null where nobody read it. */
+  mark: z.number().int().min(0).max(10_000_000).nullable().default(null),
+  /** Whether the marks rise as cable is drawn off. */
+  rising: z.boolean().default(true),
 });
 
 export type FoundTrunking = z.infer<typeof foundTrunkingSchema>;

@@ -3,7 +3,8 @@ import { storeySchema, roomSchema, wallSchema, openingSchema, fixtureSchema, dec
 import { foundCableSchema, foundTrunkingSchema, forbiddenSchema, photoSchema, traceSchema, drumSchema } from "./found";
 import { idSchema, name } from "./measures";
 import { sectionSchema } from "./sections";
-import { settingsSchema, dwellingSchema, supplySchema } from "./settings";
+import { settingsSchema, dwellingSchema, supplySchema, workSchema } from "./settings";
+import { packSchema, stockSchema } from "./supplies";
 import { pointSchema, circuitSchema, pinSchema } from "./wiring";
 
 export * from "./building";
@@ -11,6 +12,7 @@ export * from "./found";
 export { FAR, idSchema } from "./measures";
 export * from "./sections";
 export * from "./settings";
+export * from "./supplies";
 export * from "./wiring";
 
 export const jobSchema = z.strictObject({
@@ -20,6 +22,7 @@ export const jobSchema = z.strictObject({
   dwelling: dwellingSchema.prefault({}),
   supply: supplySchema.prefault({}),
   settings: settingsSchema.prefault({}),
+  work: workSchema.prefault({}),
   storeys: z.array(storeySchema).max(8),
   rooms: z.array(roomSchema).max(200),
   walls: z.array(wallSchema).max(3000),
@@ -36,6 +39,8 @@ export const jobSchema = z.strictObject({
   forbidden: z.array(forbiddenSchema).max(500).default([]),
   photos: z.array(photoSchema).max(1000).default([]),
   traces: z.array(traceSchema).max(20).default([]),
+  stock: z.array(stockSchema).max(1000).default([]),
+  packs: z.array(packSchema).max(3000).default([]),
 });
 
 export type Job = z.infer<typeof jobSchema>;
@@ -58,6 +63,8 @@ export const collections = {
   forbidden: forbiddenSchema,
   photos: photoSchema,
   traces: traceSchema,
+  stock: stockSchema,
+  packs: packSchema,
 } as const;
 export type Collection = keyof typeof collections;
 export const collectionNames = Object.keys(collections) as Collection[];

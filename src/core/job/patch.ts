@@ -9,6 +9,7 @@ import {
   dwellingSchema,
   settingsSchema,
   supplySchema,
+  workSchema,
 } from "./model";
 
 /** Heads of a job that are edited whole. */
@@ -18,6 +19,7 @@ const headSchemas = {
   dwelling: dwellingSchema,
   supply: supplySchema,
   settings: settingsSchema,
+  work: workSchema,
 } as const;
 export type Head = keyof typeof headSchemas;
 export const headNames = Object.keys(headSchemas) as Head[];

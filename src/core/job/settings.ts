@@ -1,5 +1,6 @@
 import { z } from "zod";
 import { schoolsSchema } from "../rules/schools";
+import { taskKinds } from "../rules/work-times";
 import { idSchema } from "./measures";
 
 /**
@@ -100,3 +101,41 @@ export function containmentIn(
 
 export type Settings = z.infer<typeof settingsSchema>;
 export type Dwelling = z.infer<typeof dwellingSchema>;
+
+const clock = z.string().regex(/^([01][0-9]|2[0-3]):[0-5][0-9]$/, "a time of day such as 08:00");
+const day = z.iso.date();
+
+/** How the days on site go: who, when, how long things take, and when a room is not to be had. */
+export const workSchema = z.strictObject({
+  people: z.array(z.string().trim().min(1).max(60)).min(1).max(2).default(["Electrician 1"]),
+  /** First day of work; null for today. */
+  first: day.nullable().default(null),
+  start: clock.default("08:00"),
+  end: clock.default("16:30"),
+  /** A break, minutes; none with 0. */
+  breakAt: clock.default("12:30"),
+  breakMinutes: z.number().int().min(0).max(180).default(30),
+  /** Noise is kept to these hours where people live in the house. */
+  noiseFrom: clock.default("09:00"),
+  noiseUntil: clock.default("16:00"),
+  saturday: z.boolean().default(false),
+  /** Minutes that one unit of a kind of work takes, as the user says. */
+  minutes: z.partialRecord(z.enum(taskKinds), z.number().min(0.1).max(600)).default({}),
+  /** When a room is not to be had: another trade in it, plaster or screed drying. Without a room the whole house. */
+  away: z
+    .array(
+      z
+        .strictObject({
+          id: idSchema,
+          what: z.string().trim().min(1).max(60),
+          room: idSchema.nullable(),
+          from: day,
+          /** Last day, inclusive. */
+          until: day,
+        })
+        .refine((a) => a.until >= a.from, { path: ["until"], message: "is not before its first day" }),
+    )
+    .max(60)
+    .default([]),
+});
+export type Work = z.infer<typeof workSchema>;

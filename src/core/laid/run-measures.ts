@@ -58,3 +58,10 @@ export function holesByRun(holes: readonly Hole[]): Map<string, Hole[]> {
     }
   return out;
 }
+
+/** Name of a hole by its place, which a plan made anew does not change: to the millimetre. */
+export function holeKey(o: Pick<Hole, "in" | "at" | "fromTop">): string {
+  const { kind, deck, joist, span, wall, row, part, stud } = o.in;
+  const what = [kind, deck, joist, span, wall, row, part, stud].map((x) => x ?? "").join(".");
+  return `hole:${what}:${Math.round(o.at)}:${Math.round(o.fromTop)}`;
+}

@@ -59,6 +59,21 @@ export function expectedOfRun(
   return per && (per.line + per.cpc) * (run.pathLength + leftAtEnds(ends, slack));
 }
 
+/** What the tails of one run should read with its far end joined: line to protective conductor, and line to neutral. Ω; null as above. */
+export function expectedOnTails(
+  run: Pick<Run, "pathLength">,
+  ends: readonly Pick<End, "measures">[],
+  slack: number,
+  cable: Cable,
+  temperature = 20,
+): { lineEarth: number; lineNeutral: number } | null {
+  const lineEarth = expectedOfRun(run, ends, slack, cable, temperature);
+  const per = perMm(cable, temperature);
+  return lineEarth === null || !per
+    ? null
+    : { lineEarth, lineNeutral: 2 * per.line * (run.pathLength + leftAtEnds(ends, slack)) };
+}
+
 /** Both ways round side by side: to the place one way and back by the other conductor, and the other way about. */
 const crossed = (a: number, b: number): number => (a + b > 0 ? (a * b) / (a + b) : 0);
 

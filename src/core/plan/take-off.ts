@@ -14,9 +14,41 @@ import { glandFaces } from "./gland-faces";
 import { metalInside } from "./metal-inside";
 import { sealsOf } from "./section-figures";
 import { armourSleeves } from "../rules/armour-cores";
+import type { TaskKind } from "../rules/work-times";
+import { roomServed } from "../house/rooms-of";
 import type { Clips, Hole, Run, TakeOffLine, End } from "../laid/laid";
 
 const gangName = (gang: number): string => (gang === 2 ? "2-gang" : "1-gang");
+
+/** Where and with what work a line of the take-off is needed: a room or deck ("room:ID", "deck:ID"), and the task that uses it. */
+export interface Placed extends TakeOffLine {
+  place: string;
+  task: TaskKind;
+  /** Group of that task. */
+  group: string;
+}
+
+type Add = (
+  item: string,
+  size: string,
+  quantity: number,
+  unit: TakeOffLine["unit"],
+  circuit: string | null,
+  task: TaskKind,
+  place: string,
+  group?: string,
+) => void;
+
+const summed = <L extends TakeOffLine>(lines: readonly L[], keyOf: (l: L) => readonly string[]): L[] => {
+  const sums = new Map<string, L>();
+  for (const l of lines) {
+    const key = keyOf(l).join("\u0000");
+    const there = sums.get(key);
+    if (there) there.quantity += l.quantity;
+    else sums.set(key, { ...l });
+  }
+  return [...sums.values()];
+};
 
 /** What to buy and bring, circuit by circuit: cable, boxes, plates, clips, grommets, capping, steel plates. Lengths in metres, unrounded. */
 export function takeOff(
@@ -26,47 +58,60 @@ export function takeOff(
   clips: readonly Clips[],
   ends: readonly End[],
 ): TakeOffLine[] {
-  const sums = new Map<string, TakeOffLine>();
-  const add = (
-    item: string,
-    size: string,
-    quantity: number,
-    unit: TakeOffLine["unit"],
-    circuit: string | null,
-  ): void => {
-    const key = [circuit ?? "", item, size].join("\u0000");
-    const line = sums.get(key);
-    if (line) line.quantity += quantity;
-    else sums.set(key, { item, size, quantity, unit, circuit });
-  };
+  const lines = placedTakeOff(h, { runs, holes, clips, ends }).map(({ item, size, quantity, unit, circuit }) => ({
+    item,
+    size,
+    quantity,
+    unit,
+    circuit,
+  }));
+  return summed(lines, (l) => [l.circuit ?? "", l.item, l.size]).sort((a, b) => {
+    const ka = [a.circuit ?? "\uffff", a.item, a.size].join("\u0000");
+    const kb = [b.circuit ?? "\uffff", b.item, b.size].join("\u0000");
+    return ka < kb ? -1 : ka > kb ? 1 : 0;
+  });
+}
+
+/** The same line by line, each with the place and the work it is needed for. */
+export function placedTakeOff(
+  h: House,
+  plan: { runs: readonly Run[]; holes: readonly Hole[]; clips: readonly Clips[]; ends: readonly End[] },
+): Placed[] {
+  const { runs, holes, clips, ends } = plan;
+  const lines: Placed[] = [];
+  const add: Add = (item, size, quantity, unit, circuit, task, place, group = place) =>
+    void lines.push({ item, size, quantity, unit, circuit, task, place, group });
+  const roomOfWall = (wall: string): string => `room:${h.faces[h.faceOfWall.get(wall) ?? -1]?.room.id ?? ""}`;
+  const roomOfPoint = (point: string): string => `room:${roomServed(h, point) ?? ""}`;
   const circuitOfPoint = new Map<string, string>();
   for (const c of h.job.circuits) for (const p of wiredTo(c)) circuitOfPoint.set(p, c.id);
   const runOf = new Map(runs.map((r) => [r.id, r]));
   for (const r of runs) {
     const cable = cableOf(r.cable, h.catalogue)!;
-    add("Cable", cable.name, r.cutLength / 1000, "m", r.circuit);
+    add("Cable", cable.name, r.cutLength / 1000, "m", r.circuit, "draw-in", roomOfPoint(r.to), `circuit:${r.circuit}`);
     for (const l of r.legs)
       if (l.method === "chase" && !l.protected) {
         const room = h.faces[h.faceOfWall.get(l.surface.id) ?? -1]?.room.id ?? null;
         const { name, size } = overChase(h, cable, room);
-        add(name, `${size} mm`, pathLength(l.path) / 1000, "m", r.circuit);
+        add(name, `${size} mm`, pathLength(l.path) / 1000, "m", r.circuit, "cover", roomOfWall(l.surface.id));
       }
   }
-  addSections(h, add);
+  addSections(h, roomOfWall, add);
   const kept = new Set(h.job.circuits.filter((c) => c.state === "keep").map((c) => c.id));
   for (const p of h.points) {
     const { point } = p;
     // What is found in the house, or belongs to a circuit kept as it was, is there already.
     if (point.existing || kept.has(circuitOfPoint.get(point.id) ?? "")) continue;
     const circuit = circuitOfPoint.get(point.id) ?? null;
+    const room = roomOfPoint(point.id);
     const kind = accessories[point.kind];
     if (point.kind === "junction-box" && p.deck >= 0) {
       const hatch = h.job.settings.schools.floorJoints === "hatch";
-      add(hatch ? "Joint box" : "Maintenance-free joint box", "", 1, "each", circuit);
-      if (hatch) add("Access hatch in the floor", "", 1, "each", circuit);
+      add(hatch ? "Joint box" : "Maintenance-free joint box", "", 1, "each", circuit, "tails", room);
+      if (hatch) add("Access hatch in the floor", "", 1, "each", circuit, "tails", room);
       continue;
     }
-    add(kind.name, kind.gangs.length > 1 ? gangName(point.gang) : "", 1, "each", circuit);
+    add(kind.name, kind.gangs.length > 1 ? gangName(point.gang) : "", 1, "each", circuit, "close", room);
     if (point.kind === "board" || p.deck >= 0) continue;
     add(
       point.mount === "flush" ? "Flush box" : "Surface box",
@@ -74,24 +119,42 @@ export function takeOff(
       1,
       "each",
       circuit,
+      "box",
+      room,
     );
   }
   for (const e of ends) {
     const p = h.points[h.pointOfId.get(e.point)!]!;
     if (p.face >= 0 && p.point.kind !== "board" && p.point.mount === "flush")
-      add("Grommet", "20 mm", 1, "each", runOf.get(e.run)?.circuit ?? null);
+      add("Grommet", "20 mm", 1, "each", runOf.get(e.run)?.circuit ?? null, "box", roomOfPoint(e.point));
   }
   for (const c of clips) {
     const run = runOf.get(c.run)!;
-    add(c.metal ? "Metal clip" : "Clip", cableOf(run.cable, h.catalogue)!.name, c.marks.length, "each", run.circuit);
+    const { kind, id } = run.legs[c.leg]!.surface;
+    const place = kind === "deck" ? `deck:${id}` : roomOfWall(id);
+    add(
+      c.metal ? "Metal clip" : "Clip",
+      cableOf(run.cable, h.catalogue)!.name,
+      c.marks.length,
+      "each",
+      run.circuit,
+      "clip",
+      place,
+    );
   }
-  addGlands(h, runs, ends, add);
-  for (const hole of holes) if (hole.plated) add("Steel plate", "for one hole", 1, "each", null);
-  return [...sums.values()].sort((a, b) => {
-    const ka = [a.circuit ?? "\uffff", a.item, a.size].join("\u0000");
-    const kb = [b.circuit ?? "\uffff", b.item, b.size].join("\u0000");
-    return ka < kb ? -1 : ka > kb ? 1 : 0;
-  });
+  addGlands(h, runs, ends, roomOfPoint, add);
+  for (const hole of holes)
+    if (hole.plated)
+      add(
+        "Steel plate",
+        "for one hole",
+        1,
+        "each",
+        null,
+        "bore",
+        hole.in.deck === undefined ? roomOfWall(hole.in.wall ?? "") : `deck:${hole.in.deck}`,
+      );
+  return lines;
 }
 
 /** What goes over one chased cable where no section is drawn: capping or oval tube, as its room has it, wide enough for it. */
@@ -105,13 +168,14 @@ function overChase(h: House, cable: Cable, room: string | null): { name: string;
 }
 
 /** What the sections of containment take, once for all their cables: lengths, corners, couplers, ends, fixings. Nothing for found ones. */
-function addSections(
-  h: House,
-  add: (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null) => void,
-): void {
+function addSections(h: House, roomOfWall: (wall: string) => string, put: Add): void {
   for (const s of sectionsOf(h)) {
     if (s.section.state === "found") continue;
     const { row } = s;
+    const first = s.section.path[0]!;
+    const place = first.on === "wall" ? roomOfWall(first.wall) : `deck:${first.deck}`;
+    const add = (item: string, of: string, quantity: number, unit: TakeOffLine["unit"], circuit: null): void =>
+      put(item, of, quantity, unit, circuit, "section", place);
     const name = row.name;
     const size = s.section.size.replace("x", " × ");
     const pieces = sectionPieces(h, s);
@@ -145,12 +209,15 @@ function addGlands(
   h: House,
   runs: readonly Run[],
   ends: readonly End[],
-  add: (item: string, size: string, quantity: number, unit: TakeOffLine["unit"], circuit: string | null) => void,
+  roomOfPoint: (point: string) => string,
+  put: Add,
 ): void {
   const plan = { runs, ends };
   const clad = new Set(runs.filter((r) => isMetalClad(cableOf(r.cable, h.catalogue))).map((r) => r.id));
   const points = new Set(ends.filter((e) => clad.has(e.run)).map((e) => e.point));
   for (const point of points) {
+    const add = (item: string, size: string, n: number, unit: TakeOffLine["unit"], circuit: string | null): void =>
+      put(item, size, n, unit, circuit, "tails", roomOfPoint(point));
     for (const c of endFigures(h, plan, point)?.cables ?? []) {
       if (c.mineral) add("Pot, seal and gland", c.cable.name, 1, "each", c.run.circuit);
       if (!c.armour) continue;
@@ -172,13 +239,20 @@ function addGlands(
 }
 
 /** The same list summed over all circuits. */
-export function totals(lines: readonly TakeOffLine[]): TakeOffLine[] {
-  const sums = new Map<string, TakeOffLine>();
-  for (const l of lines) {
-    const key = `${l.item}\u0000${l.size}`;
-    const s = sums.get(key);
-    if (s) s.quantity += l.quantity;
-    else sums.set(key, { ...l, circuit: null });
-  }
-  return [...sums.entries()].sort(([a], [b]) => (a < b ? -1 : a > b ? 1 : 0)).map(([, l]) => l);
-}
+export const totals = (lines: readonly TakeOffLine[]): TakeOffLine[] =>
+  summed(
+    lines.map((l) => ({ ...l, circuit: null })),
+    (l) => [l.item, l.size],
+  ).sort((a, b) => {
+    const [ka, kb] = [`${a.item}\u0000${a.size}`, `${b.item}\u0000${b.size}`];
+    return ka < kb ? -1 : ka > kb ? 1 : 0;
+  });
+
+/** The list summed by whatever its lines have in common: the place, or the day of the work. */
+export const totalsBy = (
+  lines: readonly Placed[],
+  of: (l: Placed) => string,
+): { key: string; lines: TakeOffLine[] }[] => {
+  const keys = [...new Set(lines.map(of))];
+  return keys.map((key) => ({ key, lines: totals(lines.filter((l) => of(l) === key)) }));
+};

@@ -5,6 +5,7 @@ import { mm } from "../../core/base/figures";
 import type { SiteEntry } from "../../core/job/site-entry";
 import type { Run } from "../../core/laid/laid";
 import { damagesOf } from "../../core/record/damage";
+import type { Line } from "../../core/record/do-part";
 import { Button } from "../kit/button";
 import { FaultLine } from "../kit/fault-line";
 import { words } from "../kit/number-words";
@@ -27,7 +28,7 @@ export function DamageCard({
   run: Run;
   name: string;
   entries: readonly SiteEntry[];
-  tell: (line: Pick<SiteEntry, "kind" | "text" | "along" | "after">) => void;
+  tell: (line: Omit<Line, "run" | "step">) => void;
 }) {
   const [asking, setAsking] = useState(false);
   const [where, setWhere] = useState("");

@@ -13,6 +13,7 @@ import { type Catalogue, cableOf } from "../../core/rules/catalogue";
 import { toCut } from "../../core/base/figures";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
+import { marksOf } from "../../core/record/marks";
 import { lastSeen } from "../../core/record/order";
 import { neededSteps } from "../../core/record/needed";
 import { holdOf } from "../../core/laid/held";
@@ -30,6 +31,8 @@ import { Troubles } from "./troubles";
 import type { KeptPhoto } from "./photo-store";
 import { usePhotos } from "./photos-queue";
 import { ClosingView } from "./closing-view";
+import { DayView } from "./day/day-view";
+import type { Line } from "../../core/record/do-part";
 import { StepBar } from "./step-bar";
 import { StepDetail } from "./step-detail";
 
@@ -86,7 +89,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
   const noRelease = useRefusal("plan");
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
-  const [show, setShow] = useState<"to do" | "done" | "close">("to do");
+  const [show, setShow] = useState<"day" | "to do" | "done" | "close">("day");
   const [theme, turn] = useTheme();
   const seen = useMemo(
     () => withPhotos(job, [...keptPhotos.filter((p) => p.refused === null), ...sent]),
@@ -126,11 +129,45 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
         ? { held: holdOf(r, plan.holes, job.points) }
         : {}),
     });
+  /** Takes a step of a run back, with whatever of it was ticked place by place. */
+  const takeBack = (r: Run, step: Step): void => {
+    for (const m of marksOf(entries.filter((e) => e.run === r.id && e.step === step)).values())
+      say({ run: r.id, kind: "unmark", step, text: "", mark: m.mark });
+    line(r, step, "undone");
+  };
+  /** Lines in their order: equal times would be put in order by their ids. */
+  const tellAll = (lines: readonly Line[]): void => {
+    if (refusal !== null) return void toast.error(refusal);
+    const at = Date.now();
+    lines.forEach((l, i) =>
+      add({ id: nanoid(16), by: by.trim() || "Electrician 1", at: new Date(at + i).toISOString(), ...l }),
+    );
+  };
+  const photoOf = async (wall: string, file: File): Promise<void> => {
+    const face = house.faces[house.faceOfWall.get(wall)!]!;
+    const bad = await take(file, { wall, u: Math.round(face.shape.length / 2), v: 1200 });
+    if (bad !== null) toast.error(`The photo was not taken: ${bad}.`);
+  };
   const waits = toSend + keptPhotos.filter((p) => p.refused === null).length;
   const all = plan.runs.map((r) => ({ r, ...stateFor(r) }));
   const todo = all.filter(({ state, needed }) => nextStep(state, needed) !== null);
   const done = all.filter(({ state, needed }) => nextStep(state, needed) === null);
   const listed = show === "done" ? done : todo;
+  const nameField = (
+    <label className="flex min-w-40 flex-1 items-center gap-2 text-[14px] text-soft">
+      Name
+      <input
+        readOnly={me.name !== null}
+        className="min-h-12 w-full min-w-0 border border-line bg-field px-2 text-[16px] text-ink"
+        value={by}
+        maxLength={60}
+        onChange={(e) => {
+          setBy(e.target.value);
+          setPersonName(e.target.value);
+        }}
+      />
+    </label>
+  );
   const run = plan.runs.find((r) => r.id === open);
   const after = run ? (todo.filter(({ r }) => r.id !== run.id)[0]?.r ?? null) : null;
   return (
@@ -209,10 +246,14 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
           house={house}
           run={run}
           entries={entries}
-          onDone={(s) => line(run, s, "done")}
-          onUndo={(s) => line(run, s, "undone")}
+          onDone={(s, text) => line(run, s, "done", text)}
+          onUndo={(s) => takeBack(run, s)}
           onCannot={(s, why) => line(run, s, "cannot", why)}
-          tell={(l) => say({ run: run.id, step: null, ...l })}
+          tell={(l) => {
+            say({ run: run.id, step: null, ...l });
+            // What was repaired is tested again.
+            if (l.kind === "repaired" && stateOf(entries, run.id).tested.done) takeBack(run, "tested");
+          }}
           next={after ? { name: `${circuit(after)} · ${name(after)}`, open: () => go(after.id) } : null}
         />
       ) : (
@@ -223,28 +264,31 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
               label="Show"
               value={show}
               options={[
-                ["to do", `To do ${todo.length}`],
+                ["day", "Day"],
+                ["to do", `Runs ${todo.length}`],
                 ["done", `Done ${done.length}`],
                 ["close", "Close"],
               ]}
               onChange={setShow}
               className="shrink-0"
             />
-            <label className="flex min-w-40 flex-1 items-center gap-2 text-[14px] text-soft">
-              Name
-              <input
-                readOnly={me.name !== null}
-                className="min-h-12 w-full min-w-0 border border-line bg-field px-2 text-[16px] text-ink"
-                value={by}
-                maxLength={60}
-                onChange={(e) => {
-                  setBy(e.target.value);
-                  setPersonName(e.target.value);
-                }}
-              />
-            </label>
+            {show === "day" ? null : nameField}
           </div>
-          {show === "close" ? (
+          {show === "day" ? (
+            all.length ? (
+              <DayView
+                house={house}
+                plan={plan}
+                entries={entries}
+                by={by.trim() || "Electrician 1"}
+                tell={tellAll}
+                photo={photoOf}
+                onClose={() => setShow("close")}
+              />
+            ) : (
+              <p className="p-4 text-soft">No runs yet: lay them at the desk.</p>
+            )
+          ) : show === "close" ? (
             <ClosingView
               house={house}
               plan={plan}
@@ -254,11 +298,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
                 return r ? `${circuit(r)}, ${name(r)}` : id;
               }}
               tell={(l) => (noRelease === null ? say({ step: null, ...l }) : void toast.error(noRelease))}
-              photo={async (wall, file) => {
-                const face = house.faces[house.faceOfWall.get(wall)!]!;
-                const bad = await take(file, { wall, u: Math.round(face.shape.length / 2), v: 1200 });
-                if (bad !== null) toast.error(`The photo was not taken: ${bad}.`);
-              }}
+              photo={photoOf}
             />
           ) : listed.length ? null : (
             <p className="p-4 text-soft">
@@ -276,7 +316,8 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
                 ? "Kept on this phone: it opens without a signal, as it was last seen with one."
                 : "Being kept on this phone."}
           </p>
-          <ul className="grid gap-2.5" hidden={show === "close"}>
+          {show === "day" ? nameField : null}
+          <ul className="grid gap-2.5" hidden={show === "close" || show === "day"}>
             {listed.map(({ r, state, needed }) => {
               const next = nextStep(state, needed);
               return (

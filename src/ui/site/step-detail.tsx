@@ -22,7 +22,10 @@ import { Button } from "../kit/button";
 import { BoardPlace } from "../stages/board/board-place";
 import { EndCard } from "../stages/ends/end-card";
 import { StepLinks } from "../stages/ends/step-links";
+import type { Line } from "../../core/record/do-part";
 import { DamageCard } from "./damage-card";
+import { CutCard } from "./day/draw-in";
+import { TestCard } from "./day/test-card";
 import { StepBar } from "./step-bar";
 
 const why = ["In the way", "Cannot reach", "Wrong length", "Ask first"];
@@ -45,11 +48,11 @@ export function StepDetail({
   house: House;
   run: Run;
   entries: SiteEntry[];
-  onDone: (s: Step) => void;
+  onDone: (s: Step, text?: string) => void;
   onUndo: (s: Step) => void;
   onCannot: (s: Step, why: string) => void;
   /** A line about the run that is no step: damage, its repair. */
-  tell: (line: Pick<SiteEntry, "kind" | "text" | "along" | "after">) => void;
+  tell: (line: Omit<Line, "run" | "step">) => void;
   next: { name: string; open: () => void } | null;
 }) {
   const label = pointLabels(job);
@@ -58,6 +61,9 @@ export function StepDetail({
   const state = stateOf(entries, run.id);
   const step = nextStep(state, needed);
   const [asking, setAsking] = useState(false);
+  /** Before closing it is tested on the tails, though making off is for second fix. */
+  const [early, setEarly] = useState(false);
+  const testing = step === "tested" || (early && !state.tested.done);
   const last = [...needed].reverse().find((s) => state[s].done) ?? null;
   const notes = entries.filter((e) => e.run === run.id && ["cannot", "note", "reading"].includes(e.kind));
   return (
@@ -72,6 +78,24 @@ export function StepDetail({
         </div>
         {step ? <StepMarks job={job} plan={plan} house={house} run={run} step={step} /> : null}
         {step === "made-off" || step === "tested" ? <EndsOf job={job} plan={plan} house={house} run={run} /> : null}
+        {step === "drawn-in" ? (
+          <div className="px-4 pt-2">
+            <CutCard job={job} plan={plan} run={run} entries={entries} tell={tell} />
+          </div>
+        ) : null}
+        {testing ? (
+          <div className="px-4 pt-2">
+            <TestCard
+              house={house}
+              plan={plan}
+              run={run}
+              entries={entries}
+              tell={tell}
+              onTested={(text) => onDone("tested", text)}
+              onFailed={(why) => onCannot("tested", why)}
+            />
+          </div>
+        ) : null}
         <div className="px-4 pt-2">
           <StepBar needed={needed} state={state} />
         </div>
@@ -123,9 +147,13 @@ export function StepDetail({
               <Button big className="min-h-16" aria-expanded={asking} onClick={() => setAsking(!asking)}>
                 Cannot
               </Button>
-              <Button big look="solid" className="min-h-16 text-xl" onClick={() => onDone(step)} data-step={step}>
-                {stepNames[step]}
-              </Button>
+              {step === "tested" ? (
+                <span />
+              ) : (
+                <Button big look="solid" className="min-h-16 text-xl" onClick={() => onDone(step)} data-step={step}>
+                  {stepNames[step]}
+                </Button>
+              )}
             </>
           ) : next ? (
             <Button big look="solid" className="col-span-2 min-h-16 text-xl" onClick={next.open}>
@@ -133,10 +161,9 @@ export function StepDetail({
             </Button>
           ) : null}
         </div>
-        {step === "made-off" && !state.tested.done ? (
-          // Before closing it is tested on the tails; it is made off at second fix, and tested again.
-          <Button big onClick={() => onDone("tested")} data-step="tested">
-            Tested on the tails
+        {step === "made-off" && !state.tested.done && !early ? (
+          <Button big onClick={() => setEarly(true)} data-test-early>
+            Test on the tails
           </Button>
         ) : null}
         {last ? (

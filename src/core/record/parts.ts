@@ -1,0 +1,240 @@
+import { holeKey } from "../laid/run-measures";
+import { toFace } from "../base/wall-frame";
+import { type House } from "../house/house";
+import { roomServed } from "../house/rooms-of";
+import { sectionsOf } from "../house/sections";
+import type { TaskKind } from "../rules/work-times";
+import type { Hole, Plan, Run } from "../laid/laid";
+import { inMasonry } from "../rules/work-times";
+import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
+import { surfacesOf } from "./closing";
+
+/** One thing to do at one place, with one tool: what a person ticks with one tap. */
+export interface Part {
+  /** Name of it in the job; also the mark it is told by. */
+  id: string;
+  kind: TaskKind;
+  /** Where it is done: a wall's face, a deck, a point, a section or along a run. */
+  at: { kind: "wall" | "deck" | "point" | "section" | "run"; id: string };
+  /** Group that it is done with, without moving on: "deck:ID", "room:ID" or "circuit:ID". */
+  group: string;
+  /** Runs it serves. */
+  runs: string[];
+  /** How much of it, in the unit of its kind; a hole in masonry counts as several. */
+  amount: number;
+  /** How many things to count, such as clips or holes; metres of what is measured. */
+  count: number;
+  noisy: boolean;
+  hole?: Hole;
+}
+
+type Legs = Plan["runs"][number]["legs"];
+const surfaceOf = (l: Legs[number]): string => `${l.surface.kind}:${l.surface.id}`;
+
+/** Stretches level or plumb, mm: where each lies across, and from where to where along. */
+type Stretches = [across: string, from: number, to: number][];
+
+/** How much of their lines stretches cover, mm: those that lie side by side count once. */
+function covered(stretches: Stretches): number {
+  const lines = new Map<string, [number, number][]>();
+  for (const [across, a, b] of stretches)
+    lines.set(across, [...(lines.get(across) ?? []), [Math.min(a, b), Math.max(a, b)]]);
+  let sum = 0;
+  for (const list of lines.values()) {
+    let end = -Infinity;
+    for (const [from, to] of list.sort((p, q) => p[0] - q[0])) {
+      sum += Math.max(0, to - Math.max(from, end));
+      end = Math.max(end, to);
+    }
+  }
+  return sum;
+}
+
+/** Lines nearer than this share a chase, mm; those nearer than a board's width are under one strip of boards. */
+const CHASE = 40;
+const STRIP = 600;
+
+/** Chased length of a wall, mm: runs that lie side by side share one chase. */
+export function chaseLength(h: House, plan: Pick<Plan, "runs">, wall: string): number {
+  const face = h.faces[h.faceOfWall.get(wall) ?? -1];
+  if (!face) return 0;
+  const out: Stretches = [];
+  for (const r of plan.runs)
+    for (const l of r.legs) {
+      if (l.method !== "chase" || l.surface.id !== wall) continue;
+      for (let i = 1; i < l.path.length; i++) {
+        const [a, b] = [toFace(face.frame, l.path[i - 1]!), toFace(face.frame, l.path[i]!)];
+        const plumb = Math.abs(a.u - b.u) < Math.abs(a.v - b.v);
+        const across = `${plumb ? "u" : "v"}${Math.round((plumb ? a.u : a.v) / CHASE)}`;
+        out.push(plumb ? [across, a.v, b.v] : [across, a.u, b.u]);
+      }
+    }
+  return covered(out);
+}
+
+/** Holes of decks in walking order, noggins after their deck's lines, then those of walls from room to room. */
+function holesInOrder(h: House, plan: Pick<Plan, "holes">): Hole[] {
+  const joists = boringOrder(h, plan).map((s) => s.hole);
+  const noggins = h.decks.flatMap((l) => nogginHoles(l, plan));
+  const walls = wallHoles(h, plan);
+  const known = new Set([...joists, ...noggins, ...walls].map((o) => o.id));
+  return [...joists, ...noggins, ...walls, ...plan.holes.filter((o) => !known.has(o.id))];
+}
+
+const unique = (list: readonly string[]): string[] => [...new Set(list)];
+
+/** All there is to do on site, by place and tool, in the order of the work and of a walk through the house. */
+export function partsOf(h: House, plan: Plan): Part[] {
+  const roomOfWall = (wall: string): string => `room:${h.faces[h.faceOfWall.get(wall) ?? -1]?.room.id ?? ""}`;
+  const surfaces = surfacesOf(h.job, plan);
+  const out: Part[] = [];
+  const legsOn = (key: string, of: (l: Legs[number]) => boolean): Run[] =>
+    plan.runs.filter((r) => r.legs.some((l) => surfaceOf(l) === key && of(l)));
+  for (const l of h.decks) {
+    const id = l.deck.id;
+    const mine = legsOn(`deck:${id}`, (x) => x.method !== "surface");
+    if (!mine.length || l.deck.access !== "boards-up") continue;
+    out.push({
+      id: `boards-up:deck:${id}`,
+      kind: "boards-up",
+      at: { kind: "deck", id },
+      group: `deck:${id}`,
+      runs: mine.map((r) => r.id),
+      amount: boardsOver(mine, id),
+      count: boardsOver(mine, id),
+      noisy: false,
+    });
+  }
+  for (const o of holesInOrder(h, plan)) {
+    const deck = o.in.deck;
+    const masonry = o.in.kind === "wall";
+    out.push({
+      id: holeKey(o),
+      kind: "bore",
+      at: deck === undefined ? { kind: "wall", id: o.in.wall ?? "" } : { kind: "deck", id: deck },
+      group: deck === undefined ? roomOfWall(o.in.wall ?? "") : `deck:${deck}`,
+      runs: [...o.runs],
+      amount: masonry ? inMasonry.hole : 1,
+      count: 1,
+      noisy: true,
+      hole: o,
+    });
+  }
+  for (const f of h.faces) {
+    const id = f.wall.id;
+    const chased = legsOn(`wall:${id}`, (l) => l.method === "chase");
+    const length = chaseLength(h, plan, id) / 1000;
+    if (!length) continue;
+    const at = { kind: "wall", id } as const;
+    const more = { at, group: roomOfWall(id), runs: chased.map((r) => r.id), amount: length, count: length };
+    out.push({ id: `chase:wall:${id}`, kind: "chase", noisy: true, ...more });
+    out.push({ id: `cover:wall:${id}`, kind: "cover", noisy: false, ...more });
+  }
+  out.push(...boxesAndTails(h, plan));
+  for (const s of sectionsOf(h)) {
+    const { section } = s;
+    if (section.state === "found") continue;
+    const first = section.path[0]!;
+    const length = s.length / 1000;
+    out.push({
+      id: `section:section:${section.id}`,
+      kind: "section",
+      at: { kind: "section", id: section.id },
+      group: first.on === "wall" ? roomOfWall(first.wall) : `deck:${first.deck}`,
+      runs: plan.runs.filter((r) => r.legs.some((l) => l.section === section.id)).map((r) => r.id),
+      amount: length,
+      count: length,
+      noisy: true,
+    });
+  }
+  for (const r of plan.runs) {
+    const at = { kind: "run", id: r.id } as const;
+    const group = `circuit:${r.circuit}`;
+    const length = r.pathLength / 1000;
+    out.push({
+      id: `draw-in:${r.id}`,
+      kind: "draw-in",
+      at,
+      group,
+      runs: [r.id],
+      amount: length,
+      count: length,
+      noisy: false,
+    });
+    out.push({ id: `test:${r.id}`, kind: "test", at, group, runs: [r.id], amount: 1, count: 1, noisy: false });
+  }
+  out.push(...clipParts(plan, roomOfWall));
+  for (const s of surfaces) {
+    const at = { kind: s.kind, id: s.id } as const;
+    const group = s.kind === "wall" ? roomOfWall(s.id) : s.key;
+    const more = { at, group, runs: s.runs, amount: 1, count: 1, noisy: false };
+    if (s.kind === "wall") out.push({ id: `photo:${s.key}`, kind: "photo", ...more });
+    out.push({ id: `close:${s.key}`, kind: "close", ...more });
+  }
+  return out;
+}
+
+/** Area of boards that go up for runs in a deck, m²: a strip along each way of cables, once however many lie in it. */
+function boardsOver(runs: readonly Run[], deck: string): number {
+  const out: Stretches = [];
+  for (const r of runs)
+    for (const l of r.legs) {
+      if (l.surface.id !== deck) continue;
+      const [a, b] = [l.path[0]!, l.path[l.path.length - 1]!];
+      const alongX = Math.abs(a[0] - b[0]) >= Math.abs(a[1] - b[1]);
+      const across = `${alongX ? "y" : "x"}${Math.round((alongX ? a[1] : a[0]) / STRIP)}`;
+      out.push(alongX ? [across, a[0], b[0]] : [across, a[1], b[1]]);
+    }
+  return (covered(out) * STRIP) / 1e6;
+}
+
+/** A box at every new point on a wall that a run comes to, and the ends in it. */
+function boxesAndTails(h: House, plan: Plan): Part[] {
+  const by = new Map<string, string[]>();
+  for (const r of plan.runs) for (const p of [r.from, r.to]) by.set(p, unique([...(by.get(p) ?? []), r.id]));
+  const out: Part[] = [];
+  for (const [point, runs] of by) {
+    const p = h.points[h.pointOfId.get(point) ?? -1];
+    if (!p) continue;
+    const group = `room:${roomServed(h, point) ?? ""}`;
+    const face = h.faces[p.face];
+    const more = { at: { kind: "point", id: point } as const, group, runs, count: 1 };
+    const letIn = !!face && p.point.mount === "flush" && face.wall.build === "masonry";
+    if (face && !p.point.existing && p.point.kind !== "board")
+      out.push({ id: `box:point:${point}`, kind: "box", amount: letIn ? inMasonry.box : 1, noisy: letIn, ...more });
+    out.push({ id: `tails:point:${point}`, kind: "tails", amount: 1, noisy: false, ...more });
+  }
+  const face = (x: Part): number => h.points[h.pointOfId.get(x.at.id)!]!.face;
+  const u = (x: Part): number => {
+    const { place } = h.points[h.pointOfId.get(x.at.id)!]!.point;
+    return place.on === "wall" ? place.u : place.x;
+  };
+  return out.sort((a, b) => face(a) - face(b) || u(a) - u(b) || (a.id < b.id ? -1 : 1));
+}
+
+/** Clips of a run on one surface: a person stands there once. */
+function clipParts(plan: Plan, roomOfWall: (wall: string) => string): Part[] {
+  const runOf = new Map(plan.runs.map((r) => [r.id, r]));
+  const by = new Map<string, Part>();
+  for (const c of plan.clips) {
+    const { kind, id } = runOf.get(c.run)!.legs[c.leg]!.surface;
+    if (kind !== "wall" && kind !== "deck") continue;
+    const name = `clip:${kind}:${id}:${c.run}`;
+    const there = by.get(name);
+    if (there) {
+      there.amount += c.marks.length;
+      there.count += c.marks.length;
+    } else
+      by.set(name, {
+        id: name,
+        kind: "clip",
+        at: { kind, id },
+        group: kind === "wall" ? roomOfWall(id) : `deck:${id}`,
+        runs: [c.run],
+        amount: c.marks.length,
+        count: c.marks.length,
+        noisy: false,
+      });
+  }
+  return [...by.values()];
+}

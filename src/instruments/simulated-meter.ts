@@ -1,0 +1,23 @@
+import { seeded } from "../core/base/seeded";
+import type { TestMeter } from "./port";
+
+/** Noise of a reading, Ω either way. */
+const NOISE = 0.02;
+
+/** A test meter that is not there: it reads what a sound run reads, a little off, and a failed insulation where damage is not repaired. */
+export function simulatedMeter(seed: number): TestMeter {
+  return {
+    name: "Test meter, simulated",
+    simulated: true,
+    read: async ({ expected, damaged }) => {
+      const next = seeded(seed);
+      const off = (x: number): number => Math.max(0, Math.round((x + (next() * 2 - 1) * NOISE) * 100) / 100);
+      return {
+        lineEarth: off(expected.lineEarth),
+        lineNeutral: off(expected.lineNeutral),
+        insulation: damaged ? 0.04 : 250 + Math.round(next() * 250),
+        polarity: "right",
+      };
+    },
+  };
+}

@@ -1,0 +1,50 @@
+"use client";
+import { type ReactNode, useState } from "react";
+import { cannotReasons } from "../../../core/words/tasks";
+import { Button } from "../../kit/button";
+
+/** The two big buttons at the thumb: cannot, with its reasons as chips, and what is done. */
+export function Foot({
+  onCannot,
+  children,
+  second,
+}: {
+  /** Null where nothing is to be told. */
+  onCannot: ((why: string) => void) | null;
+  children: ReactNode;
+  /** A third, quieter button under the two. */
+  second?: ReactNode;
+}) {
+  const [asking, setAsking] = useState(false);
+  return (
+    <footer className="sticky bottom-0 z-10 -mx-3 mt-3 grid gap-2 border-t border-line bg-page p-3">
+      {asking && onCannot ? (
+        <div className="grid grid-cols-2 gap-2" role="group" aria-label="Why not">
+          {cannotReasons.map((w) => (
+            <Button
+              key={w}
+              big
+              onClick={() => {
+                onCannot(w);
+                setAsking(false);
+              }}
+            >
+              {w}
+            </Button>
+          ))}
+        </div>
+      ) : null}
+      <div className="grid grid-cols-[1fr_2fr] gap-2">
+        {onCannot ? (
+          <Button big className="min-h-16" aria-expanded={asking} onClick={() => setAsking(!asking)}>
+            Cannot
+          </Button>
+        ) : (
+          <span />
+        )}
+        {children}
+      </div>
+      {second}
+    </footer>
+  );
+}
