@@ -94,6 +94,7 @@ describe("before a wall is closed", () => {
     await page().waitForSelector('[data-to-send="0"]');
     await page().setViewport({ width: 1280, height: 800 });
     await page().goto(`${app().address}/jobs/${id}?stage=site-book`);
+    await press("Record");
     await page().waitForSelector('[data-surface-state="released"]');
     await see("released by Electrician 1");
     await see(/released for closing/);

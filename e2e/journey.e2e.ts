@@ -106,7 +106,7 @@ describe("from a surveyed room to a tick on site", () => {
   it("ticks a step on site at phone width, and finds it on the desk after a reload", async () => {
     const id = await open("demo");
     await page().setViewport({ width: 390, height: 844 });
-    await page().goto(`${app().address}/jobs/${id}/site`);
+    await page().goto(`${app().address}/jobs/${id}/site?show=runs`);
     await see("DB1 to K1");
     await press("Drilled: DB1 to K1");
     await page().waitForSelector('[data-to-send="0"]');
@@ -123,6 +123,7 @@ describe("from a surveyed room to a tick on site", () => {
     await page().setViewport({ width: 1280, height: 800 });
     await page().goto(`${app().address}/jobs/${id}?stage=site-book`);
     await see(/1 of \d+ steps/);
+    await press("Record");
     await see("Electrician 1: DB1 to K1, drilled, taken back");
   });
 

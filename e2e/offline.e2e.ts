@@ -21,7 +21,7 @@ const book = async (id: string): Promise<{ run: string; step: string }[]> =>
 describe("on site without a signal", () => {
   it("a job once opened opens again with what was done, while the server is dead and the page was closed; what is done then is sent once", async () => {
     const id = await open("demo");
-    const address = `${app().address}/jobs/${id}/site`;
+    const address = `${app().address}/jobs/${id}/site?show=runs`;
     await page().setViewport({ width: 390, height: 844 });
     await page().goto(address);
     await page().waitForSelector('[data-offline="kept"]');

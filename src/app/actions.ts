@@ -10,6 +10,7 @@ import { unkeepable } from "../core/job/plain-text";
 import { type Doing, refusalOfRole } from "../core/job/roles";
 import { type SiteEntry, siteEntrySchema } from "../core/job/site-entry";
 import { acknowledge } from "../data/acknowledge";
+import { takeBuiltPoints } from "../data/built";
 import { cleanPicture } from "../data/clean-picture";
 import { database } from "../data/client";
 import type { Db } from "../data/db";
@@ -111,6 +112,12 @@ export async function addSiteEntries(jobId: string, entries: unknown) {
       id.data,
       good.filter((e) => !not.has(e.id)),
     )),
+  );
+  const bad = new Set(refused.map((r) => r.id));
+  await takeBuiltPoints(
+    db,
+    id.data,
+    good.filter((e) => !bad.has(e.id)),
   );
   await acknowledge(db, id.data);
   return { ok: true as const, siteBook: await siteBookOf(db, id.data), refused };

@@ -1,6 +1,6 @@
 import Papa from "papaparse";
 import { readNumber } from "../base/numbers";
-import type { OrderLine } from "../record/buying";
+import type { BuyingLine, OrderLine } from "../record/buying";
 import { toCsv } from "./csv";
 
 /** A fault of a sheet: the line and column, and what is allowed. */
@@ -106,3 +106,20 @@ export const packsCsv = (packs: readonly PackRow[], without: readonly { item: st
       ...without.map((w) => [w.item, w.size, "", "", ""]),
     ],
   );
+
+/** The buying list: item, size, needed, there, to buy, unit, packs in words, price in pounds. */
+export const buyingCsv = (lines: readonly BuyingLine[]): string =>
+  toCsv(
+    ["item", "size", "needed", "there", "to buy", "unit", "packs", "price"],
+    lines.map((l) => [
+      l.item,
+      l.size,
+      round(l.needed),
+      round(l.there),
+      round(l.toBuy),
+      l.unit,
+      l.bought?.packs.map((p) => `${p.count} x ${p.pack.holds}`).join(" + ") ?? "",
+      l.bought?.price == null ? "" : (l.bought.price / 100).toFixed(2),
+    ]),
+  );
+const round = (x: number): number => Number(x.toFixed(2));

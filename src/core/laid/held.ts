@@ -19,6 +19,8 @@ export const heldRunSchema = z.strictObject({
   cutLength: z.number().min(0).max(10_000_000),
   /** Where its two points were. */
   points: z.array(z.strictObject({ id: z.string().min(1).max(40), place: placeSchema })).max(2),
+  /** True where it was built elsewhere than planned and measured on site. */
+  built: z.boolean().optional(),
 });
 export type HeldRun = z.infer<typeof heldRunSchema>;
 

@@ -30,6 +30,8 @@ export const runSchema = z.object({
   pin: z.string().nullable(),
   /** True from the first tick on site: it stays as it was done. */
   held: z.boolean(),
+  /** True where it was built elsewhere than planned, and lies as it was measured. */
+  built: z.boolean().optional(),
 });
 export type Run = z.infer<typeof runSchema>;
 

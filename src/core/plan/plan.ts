@@ -100,6 +100,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       grouped: Math.max(1, ...(through.get(r.id) ?? []).map((o) => new Set(o.runs.map((x) => circuitOf.get(x))).size)),
       pin: r.pin,
       held: r.held !== null,
+      ...(r.held?.built ? { built: true } : {}),
     };
   });
   const total = runs.reduce((s, r) => s + r.pathLength, 0);

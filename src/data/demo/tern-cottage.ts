@@ -1,6 +1,7 @@
 import { type Job, canonical, jobSchema } from "../../core/job/model";
 import { FIRST, LOFT, decks, fixtures, openings, rooms, walls } from "./cottage-building";
 import { sections } from "./cottage-sections";
+import { packs, stock } from "./cottage-supplies";
 import { circuits, points } from "./cottage-wiring";
 
 /**
@@ -70,11 +71,14 @@ export function ternCottage(id = "tern-cottage"): Job {
       ],
       sections,
       drums: [
-        { id: "drum-1", label: "Drum 1", cable: "te-2.5", length: 100_000 },
-        { id: "drum-2", label: "Drum 2", cable: "te-2.5", length: 18_000 },
-        { id: "drum-3", label: "Drum 3", cable: "te-1.0", length: 100_000 },
+        { id: "drum-1", label: "Drum 1", cable: "te-2.5", length: 100_000, mark: 12_400 },
+        { id: "drum-2", label: "Drum 2", cable: "te-2.5", length: 18_000, mark: 82_000, rising: true },
+        { id: "drum-3", label: "Drum 3", cable: "te-1.0", length: 100_000, mark: 100_000, rising: false },
         { id: "drum-4", label: "Drum 4", cable: "swa-3x10", length: 16_000 },
       ],
+      work: { people: ["Electrician 1", "Electrician 2"] },
+      stock,
+      packs,
     }),
   );
 }

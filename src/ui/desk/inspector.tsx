@@ -15,8 +15,10 @@ import {
   SectionForm,
   SectionsPanel,
   SettingsPanel,
+  SuppliesPanel,
   SurveyPanel,
   WallForm,
+  WorkPanel,
 } from "./later";
 
 /** What is picked, what the stage needs, and what is to settle. */
@@ -42,7 +44,13 @@ export function Inspector() {
       {stage === "points" ? <PointsPanel /> : null}
       {stage === "circuits" ? <CircuitsPanel /> : null}
       {stage === "containment" ? <SectionsPanel /> : null}
-      {stage === "materials" ? <DrumsPanel /> : null}
+      {stage === "materials" ? (
+        <>
+          <DrumsPanel />
+          <SuppliesPanel />
+        </>
+      ) : null}
+      {stage === "site-book" ? <WorkPanel /> : null}
       <FindingsList picked={false} />
       {stage === "routes" ? <RoutesPanel /> : null}
       {["routes", "fixings", "ends", "materials"].includes(stage) ? <SettingsPanel /> : null}

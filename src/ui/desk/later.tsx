@@ -12,6 +12,8 @@ const parts = {
   run: () => import("../stages/run-details"),
   survey: () => import("../stages/survey/survey-panel"),
   drums: () => import("../stages/drums-panel"),
+  supplies: () => import("../stages/supplies-panel"),
+  work: () => import("../stages/work-panel"),
   section: () => import("../stages/containment/section-form"),
   sections: () => import("../stages/containment/sections-panel"),
   sectionBench: () => import("../stages/containment/section-bench"),
@@ -33,6 +35,8 @@ export const SettingsPanel = dynamic(() => parts.routes().then((m) => m.Settings
 export const RunDetails = dynamic(() => parts.run().then((m) => m.RunDetails));
 export const SurveyPanel = dynamic(() => parts.survey().then((m) => m.SurveyPanel));
 export const DrumsPanel = dynamic(() => parts.drums().then((m) => m.DrumsPanel));
+export const SuppliesPanel = dynamic(() => parts.supplies().then((m) => m.SuppliesPanel));
+export const WorkPanel = dynamic(() => parts.work().then((m) => m.WorkPanel));
 export const WallForm = dynamic(() => parts.wall().then((m) => m.WallForm));
 export const SectionForm = dynamic(() => parts.section().then((m) => m.SectionForm));
 export const SectionsPanel = dynamic(() => parts.sections().then((m) => m.SectionsPanel));

@@ -12,6 +12,8 @@ export type { Send } from "./entries-store";
 export interface SeenEntries {
   entries: SiteEntry[];
   toSend: number;
+  /** Those of them that the server has not answered for. */
+  waiting: readonly SiteEntry[];
   /** Lines the server would not take, each with its reason. */
   refused: Refused[];
   /** Why the server took nothing at all; null when it did. */
@@ -97,6 +99,7 @@ export function useEntries(jobId: string, stored: SiteEntry[], send: Send): Seen
   return {
     entries: [...server, ...kept.filter((e) => !have.has(e.id))],
     toSend: kept.length,
+    waiting: kept,
     refused: here && queue ? queue.refused() : [],
     notTaken: queue?.notTaken ?? null,
     signedOut: queue?.signedOut ?? false,

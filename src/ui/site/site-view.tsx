@@ -13,6 +13,7 @@ import { type Catalogue, cableOf } from "../../core/rules/catalogue";
 import { toCut } from "../../core/base/figures";
 import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
+import { builtBehind } from "../../core/record/built-behind";
 import { marksOf } from "../../core/record/marks";
 import { lastSeen } from "../../core/record/order";
 import { neededSteps } from "../../core/record/needed";
@@ -52,7 +53,7 @@ export function SiteView({ name, planned, siteBook, send }: Known & { name: stri
   const [opened, setOpened] = useState<Planned | null>(null);
   useEffect(() => setOpened(JSON.parse(planned) as Planned), [planned]);
   return opened ? (
-    <Site {...opened} siteBook={siteBook} send={send} />
+    <Site {...opened} siteBook={siteBook} send={send} replan={setOpened} />
   ) : (
     <div className="mx-auto min-h-dvh max-w-lg bg-page" aria-busy="true">
       <div className="flex min-h-16 items-center bg-bar px-4 text-xl text-barink">{name}</div>
@@ -61,8 +62,13 @@ export function SiteView({ name, planned, siteBook, send }: Known & { name: stri
   );
 }
 
+/** What the site page shows: the day by place and tool, runs to do, runs done, surfaces to close. */
+const shows = ["day", "runs", "done", "close"] as const;
+type Show = (typeof shows)[number];
+const showHref = (show: Show): string => window.location.pathname + (show === "day" ? "" : `?show=${show}`);
+
 /** Runs as cards, one run at a time, a tap for each step. */
-function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
+function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known & { replan: (p: Planned) => void }) {
   const { kept: keptPhotos, sent, take, flush, letGo } = usePhotos(job.id);
   // Photos go first: a wall is released by a line that counts on them.
   const sendAfter = useCallback<Send>(
@@ -82,14 +88,18 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
       window.removeEventListener("online", go);
     };
   }, [flush]);
-  const { entries, toSend, refused, notTaken, signedOut, full, add, settle } = useEntries(job.id, siteBook, sendAfter);
+  const { entries, toSend, waiting, refused, notTaken, signedOut, full, add, settle } = useEntries(
+    job.id,
+    siteBook,
+    sendAfter,
+  );
   const me = useMe();
   const kept = useKeptForOffline();
   const refusal = useRefusal("record");
   const noRelease = useRefusal("plan");
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
-  const [show, setShow] = useState<"day" | "to do" | "done" | "close">("day");
+  const [show, setShown] = useState<Show>("day");
   const [theme, turn] = useTheme();
   const seen = useMemo(
     () => withPhotos(job, [...keptPhotos.filter((p) => p.refused === null), ...sent]),
@@ -97,17 +107,39 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
   );
   const house = useMemo(() => layHouse(seen, catalogue), [seen, catalogue]);
   const styles = useMemo(() => runStyles(job), [job]);
+  // What was told here of things built elsewhere, and not answered yet, is in the plan all the same.
+  const behind = builtBehind(job, plan, waiting);
+  useEffect(() => {
+    if (!behind) return;
+    void import("../../core/record/as-built").then(({ asBuiltNow }) =>
+      replan({ ...asBuiltNow(layHouse(job, catalogue), entries), catalogue }),
+    );
+    // Worked out once for what is behind: the plan that comes of it is not.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [behind]);
+  // Kept with the page, so that it is there without a signal.
+  useEffect(() => {
+    if (kept) void import("../../core/record/as-built").catch(() => undefined);
+  }, [kept]);
   useEffect(() => {
     setBy(me.name ?? (personName() || "Electrician 1"));
-    setOpen(new URLSearchParams(window.location.search).get("run"));
-    const back = (): void => setOpen(new URLSearchParams(window.location.search).get("run"));
+    const back = (): void => {
+      const asked = new URLSearchParams(window.location.search);
+      setOpen(asked.get("run"));
+      setShown(shows.find((x) => x === asked.get("show")) ?? "day");
+    };
+    back();
     window.addEventListener("popstate", back);
     return () => window.removeEventListener("popstate", back);
   }, [me.name]);
   const go = (run: string | null): void => {
-    window.history.pushState(null, "", run ? `?run=${encodeURIComponent(run)}` : window.location.pathname);
+    window.history.pushState(null, "", run ? `?run=${encodeURIComponent(run)}` : showHref(show));
     setOpen(run);
     window.scrollTo(0, 0);
+  };
+  const setShow = (next: Show): void => {
+    window.history.replaceState(null, "", showHref(next));
+    setShown(next);
   };
   const label = pointLabels(job);
   const name = (r: Run): string => `${label(r.from)} to ${label(r.to)}`;
@@ -254,6 +286,10 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
             // What was repaired is tested again.
             if (l.kind === "repaired" && stateOf(entries, run.id).tested.done) takeBack(run, "tested");
           }}
+          onBuilt={(lines, builtJob, builtPlan) => {
+            tellAll(lines);
+            replan({ job: builtJob, plan: builtPlan, catalogue });
+          }}
           next={after ? { name: `${circuit(after)} · ${name(after)}`, open: () => go(after.id) } : null}
         />
       ) : (
@@ -265,7 +301,7 @@ function Site({ job, plan, catalogue, siteBook, send }: Planned & Known) {
               value={show}
               options={[
                 ["day", "Day"],
-                ["to do", `Runs ${todo.length}`],
+                ["runs", `Runs ${todo.length}`],
                 ["done", `Done ${done.length}`],
                 ["close", "Close"],
               ]}

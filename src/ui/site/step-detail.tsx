@@ -24,6 +24,7 @@ import { EndCard } from "../stages/ends/end-card";
 import { StepLinks } from "../stages/ends/step-links";
 import type { Line } from "../../core/record/do-part";
 import { DamageCard } from "./damage-card";
+import { BuiltCard } from "./day/built-card";
 import { CutCard } from "./day/draw-in";
 import { TestCard } from "./day/test-card";
 import { StepBar } from "./step-bar";
@@ -41,6 +42,7 @@ export function StepDetail({
   onUndo,
   onCannot,
   tell,
+  onBuilt,
   next,
 }: {
   job: Job;
@@ -53,6 +55,7 @@ export function StepDetail({
   onCannot: (s: Step, why: string) => void;
   /** A line about the run that is no step: damage, its repair. */
   tell: (line: Omit<Line, "run" | "step">) => void;
+  onBuilt: (lines: readonly Line[], job: Job, plan: Plan) => void;
   next: { name: string; open: () => void } | null;
 }) {
   const label = pointLabels(job);
@@ -122,6 +125,7 @@ export function StepDetail({
             ))}
           </ul>
         ) : null}
+        <BuiltCard house={house} plan={plan} run={run} entries={entries} onBuilt={onBuilt} />
         <DamageCard run={run} name={name} entries={entries} tell={tell} />
       </main>
       <footer className="sticky bottom-0 grid gap-2 border-t border-line bg-page p-3">

@@ -5,7 +5,7 @@ import { cableOf } from "../../core/rules/catalogue";
 import { mm } from "../../core/base/figures";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
-import { NumberField, SelectField, TextField } from "../kit/field";
+import { CheckField, NumberField, SelectField, TextField } from "../kit/field";
 
 /** Drums on the van: what the runs are cut from. */
 export function DrumsPanel() {
@@ -18,7 +18,16 @@ export function DrumsPanel() {
           icon={<Plus size={14} />}
           onClick={() => {
             const id = `drum-${nanoid(6)}`;
-            edit([change("drums", id, { id, label: `Drum ${job.drums.length + 1}`, cable: "te-2.5", length: 50_000 })]);
+            edit([
+              change("drums", id, {
+                id,
+                label: `Drum ${job.drums.length + 1}`,
+                cable: "te-2.5",
+                length: 50_000,
+                mark: null,
+                rising: true,
+              }),
+            ]);
           }}
         >
           Add drum
@@ -44,7 +53,7 @@ export function DrumsPanel() {
               onCommit={(cable) => edit([change("drums", d.id, { ...d, cable })])}
             />
             <NumberField
-              label="Left on it"
+              label="On it when it came"
               unit="m"
               step={1}
               value={d.length / 1000}
@@ -52,6 +61,29 @@ export function DrumsPanel() {
               max={100}
               onCommit={(m) => edit([change("drums", d.id, { ...d, length: m * 1000 })])}
             />
+            <CheckField
+              label="Metre mark read"
+              value={d.mark !== null}
+              onCommit={(on) => edit([change("drums", d.id, { ...d, mark: on ? 0 : null })])}
+            />
+            {d.mark === null ? null : (
+              <>
+                <NumberField
+                  label="Mark at its end then"
+                  unit="m"
+                  step={0.1}
+                  min={0}
+                  max={10_000}
+                  value={d.mark / 1000}
+                  onCommit={(m) => edit([change("drums", d.id, { ...d, mark: Math.round(m * 1000) })])}
+                />
+                <CheckField
+                  label="Marks rise as it is drawn off"
+                  value={d.rising}
+                  onCommit={(rising) => edit([change("drums", d.id, { ...d, rising })])}
+                />
+              </>
+            )}
             <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => edit([change("drums", d.id, null)])}>
               Remove
             </Button>

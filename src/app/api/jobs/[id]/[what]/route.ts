@@ -1,4 +1,10 @@
 import { Readable } from "node:stream";
+import { z } from "zod";
+import { daysIcs } from "../../../../../core/formats/days-ics";
+import { materialsXlsx } from "../../../../../core/formats/materials-xlsx";
+import { buyingCsv } from "../../../../../core/formats/supplies-csv";
+import { buyingList } from "../../../../../core/record/buying";
+import { daysOf } from "../../../../../core/record/day";
 import { boringCsv, cutListCsv, takeOffCsv } from "../../../../../core/formats/plan-csv";
 import { boardCsv, clipsCsv, endsCsv } from "../../../../../core/formats/ends-csv";
 import { fixingsCsv, piecesCsv } from "../../../../../core/formats/sections-csv";
@@ -30,9 +36,18 @@ const sheets = {
   "unrolled.svg": ["unrolled", "svg"],
   "unrolled.dxf": ["unrolled", "dxf"],
 } as const;
+const nowSchema = z.object({ date: z.iso.date(), minute: z.number().int().min(0).max(1439) });
 /** Most of pictures that go into the one text of a job file, bytes; with more of them the job is an archive with the pictures beside it. */
 const PICTURES_IN_FILE = 30_000_000;
-const names = ["file", "points.csv", ...Object.keys(csv), ...Object.keys(sheets)];
+const names = [
+  "file",
+  "points.csv",
+  "days.ics",
+  "buying.csv",
+  "materials.xlsx",
+  ...Object.keys(csv),
+  ...Object.keys(sheets),
+];
 
 const fileName = (name: string, ending: string): string =>
   `${
@@ -73,6 +88,36 @@ export async function GET(
     });
   if (what === "file") return send(await jobFileOf(db, job), "application/json", ".lumbet.json");
   if (what === "points.csv") return send(pointsCsv(layHouse(job, await catalogueOf(db))), "text/csv", "-points.csv");
+  if (what === "days.ics" || what === "buying.csv" || what === "materials.xlsx") {
+    const { house, plan, siteBook } = await planOf(db, job);
+    if (what === "buying.csv") return send(buyingCsv(buyingList(house, plan, siteBook)), "text/csv", "-buying.csv");
+    if (what === "materials.xlsx")
+      return new Response((await materialsXlsx(house, plan, buyingList(house, plan, siteBook))) as BodyInit, {
+        headers: {
+          "content-type": "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
+          "content-disposition": `attachment; filename="${fileName(job.name, "-materials.xlsx")}"`,
+        },
+      });
+    // The clock of whoever asks: this machine's may hang in another country.
+    const asked = new URL(request.url).searchParams;
+    const now = nowSchema.safeParse({ date: asked.get("date"), minute: Number(asked.get("minute")) });
+    if (!now.success)
+      return Response.json(
+        {
+          error: {
+            code: "bad-request",
+            message: "date: must be a day such as 2026-11-30, and minute 0 to 1439",
+            path: "date",
+          },
+        },
+        { status: 400 },
+      );
+    return send(
+      daysIcs(house, daysOf(house, plan, siteBook, now.data), new Date().toISOString()),
+      "text/calendar",
+      "-days.ics",
+    );
+  }
   const known = Object.hasOwn(csv, what) || Object.hasOwn(sheets, what);
   if (!known) return missing("export", `got ${JSON.stringify(what)}; must be ${names.join(", ")}`);
   const { house, plan } = await planOf(db, job);

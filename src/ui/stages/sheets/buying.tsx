@@ -1,0 +1,142 @@
+"use client";
+import { Download, FileUp } from "lucide-react";
+import { useMemo, useState } from "react";
+import { readOrderCsv, type SheetFault } from "../../../core/formats/supplies-csv";
+import type { OrderLine } from "../../../core/record/buying";
+import { type BuyingLine, buyingCost, buyingList, compareOrder } from "../../../core/record/buying";
+import { useDesk } from "../../job/store";
+import { FileButton } from "../../kit/file-button";
+import { Table } from "../table";
+import { link, useNames } from "./frame";
+
+const money = (pence: number): string => `£${(pence / 100).toFixed(2)}`;
+const amount = (x: number, unit: BuyingLine["unit"] | null): string =>
+  unit === "m" ? `${x.toFixed(1)} m` : String(Math.round(x * 100) / 100);
+
+const orderWords = {
+  missing: "left out of the order",
+  short: "too few",
+  over: "more than is needed",
+  "not-in-job": "not of this job",
+  right: "right",
+} as const;
+
+/** "2 × 100 and 1 × 20". */
+const packWords = (l: BuyingLine): string =>
+  l.bought
+    ? l.bought.packs.map((p) => `${p.count} × ${p.pack.holds}${p.pack.code ? ` (${p.pack.code})` : ""}`).join(" and ")
+    : l.listed
+      ? "no pack is long enough"
+      : "no pack in the price list";
+
+/** What is still to buy in the cheapest packs, and an order held against it. */
+export function BuyingSheet() {
+  const { house, plan, job } = useNames();
+  const siteBook = useDesk((s) => s.siteBook);
+  const lines = useMemo(() => (plan ? buyingList(house, plan, siteBook) : []), [house, plan, siteBook]);
+  const [order, setOrder] = useState<{ name: string; rows: OrderLine[] } | null>(null);
+  const [faults, setFaults] = useState<SheetFault[]>([]);
+  const { price, unpriced } = buyingCost(lines);
+  const open = lines.filter((l) => l.toBuy > 0);
+  return (
+    <div className="grid gap-3" data-buying>
+      <div className="no-print flex flex-wrap gap-1">
+        <a className={link} href={`/api/jobs/${job.id}/buying.csv`} download>
+          <Download size={14} aria-hidden /> Buying list CSV
+        </a>
+        <a className={link} href={`/api/jobs/${job.id}/materials.xlsx`} download>
+          <Download size={14} aria-hidden /> Spreadsheet
+        </a>
+        <button type="button" className={`${link} cursor-pointer`} onClick={() => window.print()}>
+          Print
+        </button>
+        <FileButton
+          mark="order"
+          label="Order or delivery note, CSV"
+          accept=".csv,text/csv"
+          icon={<FileUp size={14} />}
+          onFile={(f) =>
+            void (async () => {
+              const read = readOrderCsv(await f.text());
+              setFaults(read.ok ? [] : read.faults);
+              if (read.ok) setOrder({ name: f.name, rows: read.rows });
+            })()
+          }
+        >
+          Compare an order
+        </FileButton>
+      </div>
+      {faults.length ? (
+        <div role="alert" className="text-[13.5px] font-medium text-stop">
+          <p>The order was not read:</p>
+          <ul>
+            {faults.map((f) => (
+              <li key={f.path}>
+                {f.path}: {f.message}
+              </li>
+            ))}
+          </ul>
+        </div>
+      ) : null}
+      <p className="text-[14px]" data-price>
+        {open.length ? (
+          <>
+            {open.length} {open.length === 1 ? "item" : "items"} to buy: <b className="num">{money(price)}</b> by your
+            price list
+            {unpriced ? `, and ${unpriced} without a price` : ""}.
+          </>
+        ) : (
+          "Everything is on the van."
+        )}
+      </p>
+      <Table
+        label="Buying list"
+        rows={open}
+        keyOf={(l) => `${l.item} ${l.size}`}
+        empty="Nothing is to be bought."
+        columns={[
+          { name: "Item", cell: (l) => l.item },
+          { name: "Size", cell: (l) => l.size },
+          { name: "Needed", num: true, cell: (l) => amount(l.needed, l.unit) },
+          { name: "There", num: true, cell: (l) => amount(l.there, l.unit) },
+          { name: "To buy", num: true, cell: (l) => amount(l.toBuy, l.unit) },
+          {
+            name: "Packs",
+            cell: (l) => (
+              <span className={l.bought ? "" : "text-warn"}>
+                {packWords(l)}
+                {l.bought && !l.bought.proven ? " (a cheaper choice may exist)" : ""}
+              </span>
+            ),
+          },
+          { name: "Price", num: true, cell: (l) => (l.bought?.price != null ? money(l.bought.price) : "–") },
+        ]}
+      />
+      {order ? (
+        <section aria-label="Order compared" data-order>
+          <h3 className="text-lg">{order.name} against what is to buy</h3>
+          <Table
+            label="Order compared"
+            rows={compareOrder(lines, order.rows).filter((d) => d.kind !== "right")}
+            keyOf={(d) => `${d.item} ${d.size} ${d.kind}`}
+            empty="The order has all that is to buy, and nothing else."
+            columns={[
+              { name: "Item", cell: (d) => d.item },
+              { name: "Size", cell: (d) => d.size },
+              { name: "To buy", num: true, cell: (d) => amount(d.needed, d.unit) },
+              { name: "Ordered", num: true, cell: (d) => amount(d.ordered, d.unit) },
+              {
+                name: "",
+                cell: (d) => (
+                  <span className={d.kind === "missing" || d.kind === "short" ? "text-stop" : "text-warn"}>
+                    {orderWords[d.kind]}
+                  </span>
+                ),
+              },
+            ]}
+          />
+        </section>
+      ) : null}
+    </div>
+  );
+}
