@@ -192,7 +192,7 @@ describe("what is stored", () => {
 describe("work that is done", () => {
   it("is held: a move that contradicts it asks first, and made all the same both are told until it is put back", async () => {
     const { page, id, press, see, stored, key } = await atDesk();
-    await page.goto(`${app.address}/jobs/${id}/site`);
+    await page.goto(`${app.address}/jobs/${id}/site?show=runs`);
     await page.waitForSelector("[data-run]");
     const run = await page.$eval("[data-run]", (e) => e.getAttribute("data-run")!);
     await page.$eval("[data-run] > button:last-child", (e) => (e as HTMLElement).click());

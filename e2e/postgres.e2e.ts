@@ -58,7 +58,7 @@ describe.skipIf(!server)("two servers of a firm on one PostgreSQL database", () 
     const b = await desk(other);
     const phone = await one.newPage();
     await phone.setViewport({ width: 390, height: 844 });
-    await phone.goto(`${one.address}/jobs/tern-cottage/site`);
+    await phone.goto(`${one.address}/jobs/tern-cottage/site?show=runs`);
     await phone.waitForSelector("li[data-run] > button:last-child");
     const run = await phone.$eval("li[data-run]", (e) => (e as HTMLElement).dataset.run);
     await phone.click("li[data-run] > button:last-child");

@@ -88,7 +88,7 @@ describe("in a local network", () => {
     // The apprentice looks at the desk and writes the record, under the name of who is signed in.
     await phone.goto(`${app().address}/jobs/tern-cottage?stage=points&room=kitchen`);
     await thumb.see("you are signed in as an apprentice");
-    await phone.goto(`${app().address}/jobs/tern-cottage/site`);
+    await phone.goto(`${app().address}/jobs/tern-cottage/site?show=runs`);
     await phone.waitForSelector("li[data-run]");
     expect(
       await phone.$eval("main input", (e) => [(e as HTMLInputElement).value, (e as HTMLInputElement).readOnly]),

@@ -4,9 +4,10 @@ import { useEffect, useState } from "react";
 
 /**
  * Keeps this page, and all that it is made of, on the phone, so that it opens again without a signal.
+ * @param also fetches what the page uses later, so that it is kept with it; the same function every time
  * @returns true once it is all kept; null where this browser cannot keep it, which needs the server's certificate to be trusted
  */
-export function useKeptForOffline(): boolean | null {
+export function useKeptForOffline(also: () => Promise<unknown>): boolean | null {
   const [kept, setKept] = useState<boolean | null>(false);
   useEffect(() => {
     if (!("serviceWorker" in navigator) || !window.isSecureContext) return setKept(null);
@@ -14,6 +15,7 @@ export function useKeptForOffline(): boolean | null {
     const keep = async (): Promise<void> => {
       await navigator.serviceWorker.register("/sw.js", { scope: "/" });
       const { active } = await navigator.serviceWorker.ready;
+      await also();
       // What came before the worker was there was not kept by it; what is in a picture or a style comes with it.
       const urls = new Set(
         [...performance.getEntriesByType("resource"), ...performance.getEntriesByType("navigation")]
@@ -30,7 +32,7 @@ export function useKeptForOffline(): boolean | null {
     return () => {
       stopped = true;
     };
-  }, []);
+  }, [also]);
   return kept;
 }
 

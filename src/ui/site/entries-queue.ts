@@ -4,6 +4,7 @@ import type { SiteEntry } from "../../core/job/site-entry";
 import { signedOut } from "../kit/signed-out";
 import { get, set } from "idb-keyval";
 import { bookKey } from "../kit/keep-for-offline";
+import { linesKeep } from "./entries-keep";
 import { EntriesStore, type Refused, type Send } from "./entries-store";
 
 export type { Send } from "./entries-store";
@@ -48,25 +49,31 @@ export function useEntries(jobId: string, stored: SiteEntry[], send: Send): Seen
     [jobId],
   );
   const [, redraw] = useState(0);
+  const draw = useCallback(() => redraw((n) => n + 1), []);
   const queue = useMemo(
-    () => (typeof localStorage === "undefined" ? null : new EntriesStore(jobId, localStorage, send, signedOut)),
+    () => (typeof indexedDB === "undefined" ? null : new EntriesStore(jobId, linesKeep(jobId), send, signedOut)),
     [jobId, send],
   );
   // What the phone keeps is not known to the server that drew the page first.
   const [here, setHere] = useState(false);
   const flush = useCallback(async () => {
     await queue?.flush(learn);
-    redraw((n) => n + 1);
-  }, [queue, learn]);
+    draw();
+  }, [queue, learn, draw]);
   useEffect(() => {
-    setHere(true);
+    const go = async (): Promise<void> => {
+      await queue?.open();
+      setHere(true);
+      draw();
+      await flush();
+    };
     get<SiteEntry[]>(bookKey(jobId)).then(
       (book) => book && setServer((had) => together(had, book)),
       () => undefined,
     );
-    void flush();
-    const timer = setInterval(() => void flush(), 6000);
-    const online = (): void => void flush();
+    void go();
+    const timer = setInterval(() => void go(), 6000);
+    const online = (): void => void go();
     const leave = (e: BeforeUnloadEvent): void => {
       if (queue?.full) e.preventDefault();
     };
@@ -77,22 +84,24 @@ export function useEntries(jobId: string, stored: SiteEntry[], send: Send): Seen
       window.removeEventListener("online", online);
       window.removeEventListener("beforeunload", leave);
     };
-  }, [flush, queue, jobId]);
+  }, [flush, queue, jobId, draw]);
   const add = useCallback(
     (e: SiteEntry) => {
-      queue?.add(e);
-      redraw((n) => n + 1);
+      // Seen at once; told as kept when the phone has it.
+      void queue?.add(e).then(draw);
+      draw();
       void flush();
     },
-    [flush, queue],
+    [flush, queue, draw],
   );
   const settle = useCallback(
     (how: "let-go" | "again") => {
-      queue?.settle(how);
-      redraw((n) => n + 1);
-      void flush();
+      void queue?.settle(how).then(() => {
+        draw();
+        void flush();
+      });
     },
-    [flush, queue],
+    [flush, queue, draw],
   );
   const kept = here && queue ? queue.waiting() : [];
   const have = new Set(server.map((e) => e.id));

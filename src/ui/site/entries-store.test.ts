@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import type { SiteEntry } from "../../core/job/site-entry";
-import { EntriesStore, type Send } from "./entries-store";
+import { EntriesStore, type KeptLine, type LinesKeep, type Send } from "./entries-store";
 
 const line = (id: string): SiteEntry => ({
   id,
@@ -12,15 +12,17 @@ const line = (id: string): SiteEntry => ({
   at: "2026-03-02T10:00:00Z",
 });
 
-/** A phone whose storage holds so many characters. */
-function phone(holds = Infinity) {
-  const kept = new Map<string, string>();
+/** A phone whose database holds so many lines. */
+function phone(holds = Infinity): LinesKeep & { kept: Map<string, KeptLine> } {
+  const kept = new Map<string, KeptLine>();
   return {
-    getItem: (k: string) => kept.get(k) ?? null,
-    setItem: (k: string, v: string) => {
-      if (v.length > holds) throw new Error("full");
-      kept.set(k, v);
+    kept,
+    all: async () => [...kept.values()],
+    put: async (l) => {
+      if (!kept.has(l.entry.id) && kept.size >= holds) throw new Error("full");
+      kept.set(l.entry.id, l);
     },
+    drop: async (ids) => ids.forEach((id) => kept.delete(id)),
   };
 }
 /** A server that keeps lines, refuses those named, and is off while `off`. */
@@ -42,7 +44,7 @@ describe("lines kept on the phone", () => {
     const { at, send } = server();
     const store = new EntriesStore("j", phone(), send);
     at.off = true;
-    for (let i = 0; i < 1200; i++) store.add(line(`e${i}`));
+    for (let i = 0; i < 1200; i++) await store.add(line(`e${i}`));
     expect(await store.flush()).toBeNull();
     expect(store.waiting()).toHaveLength(1200);
     at.off = false;
@@ -54,28 +56,29 @@ describe("lines kept on the phone", () => {
     const bad: Record<string, string> = { e1: "text holds the character NUL" };
     const { at, send } = server(bad);
     const store = new EntriesStore("j", memory, send);
-    for (const id of ["e0", "e1", "e2"]) store.add(line(id));
+    for (const id of ["e0", "e1", "e2"]) await store.add(line(id));
     await store.flush();
     expect(at.book.map((e) => e.id)).toEqual(["e0", "e2"]);
     const reloaded = new EntriesStore("j", memory, send);
+    await reloaded.open();
     expect(reloaded.refused()).toEqual([{ entry: line("e1"), message: "text holds the character NUL" }]);
     expect(reloaded.waiting()).toEqual([]);
     delete bad.e1;
-    reloaded.settle("again");
+    await reloaded.settle("again");
     await reloaded.flush();
     expect([at.book.length, reloaded.refused().length]).toEqual([3, 0]);
     bad.e9 = "no";
-    reloaded.add(line("e9"));
+    await reloaded.add(line("e9"));
     await reloaded.flush();
-    reloaded.settle("let-go");
+    await reloaded.settle("let-go");
     expect([reloaded.refused(), reloaded.waiting()]).toEqual([[], []]);
   });
   it("a full phone loses no tap: it is kept in the page, told, and sent", async () => {
     const { at, send } = server({ e1: "no" });
-    const store = new EntriesStore("j", phone(10), send);
+    const store = new EntriesStore("j", phone(0), send);
     at.off = true;
-    store.add(line("e0"));
-    store.add(line("e1"));
+    await store.add(line("e0"));
+    await store.add(line("e1"));
     await store.flush();
     expect([store.waiting().map((e) => e.id), store.full]).toEqual([["e0", "e1"], true]);
     at.off = false;
@@ -95,9 +98,9 @@ describe("lines kept on the phone", () => {
       await new Promise<void>((done) => (answer = done));
       return { ok: true, siteBook: [], refused: [] };
     });
-    store.add(line("e0"));
+    await store.add(line("e0"));
     const first = store.flush();
-    store.add(line("e1"));
+    await store.add(line("e1"));
     expect(await store.flush()).toBeNull();
     answer();
     await new Promise((done) => setTimeout(done));
@@ -108,24 +111,57 @@ describe("lines kept on the phone", () => {
       ok: false,
       message: "This job is no longer there.",
     }));
-    refusing.add(line("e2"));
+    await refusing.add(line("e2"));
     await refusing.flush();
     expect([refusing.notTaken, refusing.waiting().length]).toEqual(["This job is no longer there.", 1]);
   });
-  it("storage with nonsense in it is no line", () => {
+  it("counts from the tap, before the phone has it; sent while it is put away it does not wait there", async () => {
+    const { at, send } = server();
     const memory = phone();
-    memory.setItem("lumbet-site-j", "{");
-    const store = new EntriesStore("j", memory, server().send);
-    expect(store.waiting()).toEqual([]);
-    store.add(line("e0"));
-    expect(store.waiting()).toHaveLength(1);
+    let put: () => void = () => undefined;
+    const slow: LinesKeep = { ...memory, put: (l) => new Promise((done) => (put = () => done(memory.put(l)))) };
+    const store = new EntriesStore("j", slow, send);
+    const added = store.add(line("e0"));
+    expect([store.waiting().length, memory.kept.size]).toEqual([1, 0]);
+    await store.flush();
+    put();
+    await added;
+    expect([at.book.length, store.waiting().length, memory.kept.size]).toEqual([1, 0, 0]);
+  });
+  it("two pages of one job on one phone: neither loses a line of the other, and what one sent the other drops", async () => {
+    const { at, send } = server();
+    const memory = phone();
+    at.off = true;
+    const [one, two] = [new EntriesStore("j", memory, send), new EntriesStore("j", memory, send)];
+    await one.add(line("a"));
+    await two.add(line("b"));
+    await one.open();
+    expect(one.waiting().map((e) => e.id)).toEqual(["a", "b"]);
+    at.off = false;
+    await one.flush();
+    await two.open();
+    expect([two.waiting(), at.book.map((e) => e.id), memory.kept.size]).toEqual([[], ["a", "b"], 0]);
+  });
+  it("a database that cannot be read is no line lost: what is tapped stays in the page", async () => {
+    const broken: LinesKeep = {
+      all: () => Promise.reject(new Error("gone")),
+      put: () => Promise.reject(new Error("gone")),
+      drop: () => Promise.reject(new Error("gone")),
+    };
+    const { at, send } = server();
+    const store = new EntriesStore("j", broken, send);
+    await store.add(line("e0"));
+    await store.open();
+    expect([store.waiting().length, store.full]).toEqual([1, true]);
+    await store.flush();
+    expect([at.book.length, store.waiting().length]).toEqual([1, 0]);
   });
 });
 
 it("no line is nowhere: the record is told before what was sent is dropped here", async () => {
   const at = server();
   const store = new EntriesStore("j", phone(), at.send);
-  for (let i = 0; i < 300; i++) store.add(line(`l${i}`));
+  for (let i = 0; i < 300; i++) await store.add(line(`l${i}`));
   const seen: number[] = [];
   await store.flush((book) => seen.push(new Set([...book, ...store.waiting()].map((e) => e.id)).size));
   expect(seen).toEqual([300, 300]);

@@ -15,19 +15,34 @@ export interface Refused {
   message: string;
 }
 
+/** A line as the phone keeps it: its place in the order they were made in, and why the server would not take it. */
+export interface KeptLine {
+  entry: SiteEntry;
+  order: number;
+  refused: string | null;
+}
+
+/** What keeps lines while the phone is off: the browser's database, each line by itself, so that two pages of one job lose none. */
+export interface LinesKeep {
+  all: () => Promise<KeptLine[]>;
+  put: (line: KeptLine) => Promise<void>;
+  drop: (ids: readonly string[]) => Promise<void>;
+}
+
 /** Most lines sent in one go. */
 const AT_ONCE = 200;
 
-type Store = Pick<Storage, "getItem" | "setItem">;
-
 /**
- * Lines of the record that stay on the phone until the server has them. Where the phone's storage is full they stay in memory and
- * that is told: no tap is lost while the page is open. A line that is refused holds up no other.
+ * Lines of the record that stay on the phone until the server has them. A line counts from the moment it is made; where the phone's
+ * storage will not take it it stays in memory and that is told: no tap is lost while the page is open. A line that is refused holds
+ * up no other.
  */
 export class EntriesStore {
-  /** Lines that the phone's storage would not take. */
-  private memory: SiteEntry[] = [];
-  private memoryRefused: Refused[] | null = null;
+  private lines = new Map<string, KeptLine>();
+  /** Lines that the phone's storage has not taken (yet, or at all). */
+  private unstored = new Set<string>();
+  private failed = new Set<string>();
+  private order = 0;
   private busy = false;
   /** Why nothing at all was taken at the last try; null when lines were. */
   notTaken: string | null = null;
@@ -35,63 +50,78 @@ export class EntriesStore {
 
   constructor(
     private readonly job: string,
-    private readonly store: Store,
+    private readonly keep: LinesKeep,
     private readonly send: Send,
     /** Whether nobody is signed in here any more, asked when nothing came back. */
     private readonly out: () => Promise<boolean> = () => Promise.resolve(false),
   ) {}
 
-  private read<T>(key: string): T[] {
-    try {
-      const list: unknown = JSON.parse(this.store.getItem(key) ?? "[]");
-      return Array.isArray(list) ? (list as T[]) : [];
-    } catch {
-      return [];
-    }
-  }
-  private get key(): string {
-    return `lumbet-site-${this.job}`;
+  private sorted(): KeptLine[] {
+    return [...this.lines.values()].sort((a, b) => a.order - b.order);
   }
 
   waiting(): SiteEntry[] {
-    return [...this.read<SiteEntry>(this.key), ...this.memory];
+    return this.sorted().flatMap((l) => (l.refused === null ? [l.entry] : []));
   }
   refused(): Refused[] {
-    return this.memoryRefused ?? this.read<Refused>(`${this.key}-refused`);
+    return this.sorted().flatMap((l) => (l.refused === null ? [] : [{ entry: l.entry, message: l.refused }]));
   }
-  /** True when some of what waits is not in the phone's storage. */
+  /** True when some of what waits would not go into the phone's storage. */
   get full(): boolean {
-    return this.memory.length > 0;
+    return [...this.failed].some((id) => this.lines.get(id)?.refused === null);
   }
 
-  add(e: SiteEntry): void {
-    if (!this.write(this.key, [...this.read<SiteEntry>(this.key), e])) this.memory.push(e);
-  }
-
-  private write(key: string, list: readonly unknown[]): boolean {
+  /** Reads what the phone keeps, and what another page of this job put there or sent since. */
+  async open(): Promise<void> {
+    let there: KeptLine[];
     try {
-      this.store.setItem(key, JSON.stringify(list));
-      return true;
+      there = await this.keep.all();
     } catch {
-      return false;
+      return;
+    }
+    const ids = new Set(there.map((l) => l.entry.id));
+    for (const id of [...this.lines.keys()]) if (!ids.has(id) && !this.unstored.has(id)) this.lines.delete(id);
+    for (const l of there) {
+      if (!this.unstored.has(l.entry.id)) this.lines.set(l.entry.id, l);
+      this.order = Math.max(this.order, l.order);
     }
   }
 
-  private drop(ids: ReadonlySet<string>): void {
-    const left = (list: SiteEntry[]): SiteEntry[] => list.filter((e) => !ids.has(e.id));
-    this.memory = left(this.memory);
-    this.write(this.key, left(this.read<SiteEntry>(this.key)));
+  private async put(line: KeptLine): Promise<void> {
+    const { id } = line.entry;
+    this.lines.set(id, line);
+    this.unstored.add(id);
+    try {
+      await this.keep.put(line);
+      this.unstored.delete(id);
+      this.failed.delete(id);
+    } catch {
+      this.failed.add(id);
+    }
+    // Sent while it was being put away: it is not to wait there.
+    if (!this.lines.has(id)) await this.forget([id]);
   }
 
-  private setRefused(list: Refused[]): void {
-    this.memoryRefused = this.write(`${this.key}-refused`, list) ? null : list;
+  /** Adds a line: it counts at once. @returns when the phone has it, or could not take it */
+  add(entry: SiteEntry): Promise<void> {
+    this.order = Math.max(this.order + 1, Date.now() * 1000);
+    return this.put({ entry, order: this.order, refused: null });
+  }
+
+  private async forget(ids: readonly string[]): Promise<void> {
+    for (const id of ids) {
+      this.lines.delete(id);
+      this.unstored.delete(id);
+      this.failed.delete(id);
+    }
+    await this.keep.drop(ids).catch(() => undefined);
   }
 
   /** Lets the refused lines go, or puts them in line once more. */
-  settle(how: "let-go" | "again"): void {
-    const list = this.refused();
-    this.setRefused([]);
-    if (how === "again") for (const r of list) this.add(r.entry);
+  async settle(how: "let-go" | "again"): Promise<void> {
+    const list = this.sorted().filter((l) => l.refused !== null);
+    if (how === "let-go") await this.forget(list.map((l) => l.entry.id));
+    else await Promise.all(list.map((l) => this.put({ ...l, refused: null })));
   }
 
   /**
@@ -116,10 +146,12 @@ export class EntriesStore {
         book = answer.siteBook;
         learn(book);
         const why = new Map(answer.refused.map((r) => [r.id, r.message]));
-        const bad = some.filter((e) => why.has(e.id));
-        if (bad.length)
-          this.setRefused([...this.refused(), ...bad.map((entry) => ({ entry, message: why.get(entry.id)! }))]);
-        this.drop(new Set(some.map((e) => e.id)));
+        const good = some.filter((e) => !why.has(e.id)).map((e) => e.id);
+        await this.forget(good);
+        for (const e of some) {
+          const line = this.lines.get(e.id);
+          if (line && why.has(e.id)) await this.put({ ...line, refused: why.get(e.id)! });
+        }
       }
     } catch {
       // No signal, or nobody signed in: what waits stays here and goes with the next try.

@@ -67,6 +67,9 @@ const shows = ["day", "runs", "done", "close"] as const;
 type Show = (typeof shows)[number];
 const showHref = (show: Show): string => window.location.pathname + (show === "day" ? "" : `?show=${show}`);
 
+/** What is wanted later: kept with the page, so that it is there without a signal. */
+const fetchLater = (): Promise<unknown> => import("../../core/record/as-built");
+
 /** Runs as cards, one run at a time, a tap for each step. */
 function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known & { replan: (p: Planned) => void }) {
   const { kept: keptPhotos, sent, take, flush, letGo } = usePhotos(job.id);
@@ -94,7 +97,7 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
     sendAfter,
   );
   const me = useMe();
-  const kept = useKeptForOffline();
+  const kept = useKeptForOffline(fetchLater);
   const refusal = useRefusal("record");
   const noRelease = useRefusal("plan");
   const [open, setOpen] = useState<string | null>(null);
@@ -117,10 +120,6 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
     // Worked out once for what is behind: the plan that comes of it is not.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [behind]);
-  // Kept with the page, so that it is there without a signal.
-  useEffect(() => {
-    if (kept) void import("../../core/record/as-built").catch(() => undefined);
-  }, [kept]);
   useEffect(() => {
     setBy(me.name ?? (personName() || "Electrician 1"));
     const back = (): void => {
