@@ -73,6 +73,18 @@ function tagShapes(h: House, f: Face): Shape[] {
   return p.shapes;
 }
 
+/** "as built" once at each run that lies where it was measured on site. */
+function builtWords(legs: ReturnType<typeof unroll>["legs"]): Shape[] {
+  const p = pen({ layer: "LABELS" });
+  const told = new Set<string>();
+  for (const l of legs) {
+    if (!l.run.built || told.has(l.run.id)) continue;
+    told.add(l.run.id);
+    p.text((l.a.x + l.b.x) / 2, (l.a.y + l.b.y) / 2, "as built", { anchor: "start", shift: 6, size: 9, id: l.run.id });
+  }
+  return p.shapes;
+}
+
 /** The walls of one room unrolled, turning right from its start wall, with the decks over and under, points, runs and holes. */
 export function roomSheet(h: House, roomId: string, plan: Plan | null): Scene {
   const { job } = h;
@@ -104,6 +116,7 @@ export function roomSheet(h: House, roomId: string, plan: Plan | null): Scene {
         ]),
       ),
       ...found,
+      ...builtWords(legs),
       ...p.shapes,
     ],
   };

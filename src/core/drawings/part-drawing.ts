@@ -94,7 +94,9 @@ export function drawAtWall(h: House, plan: Plan, part: Part): Scene | null {
     p.rect(x.u - x.width / 2, -(x.v + x.height / 2), x.width, x.height, "paper", mine ? "accent" : "soft", {
       heavy: mine,
     });
-    if (mine || face.points.length <= 6)
+    const at = face.points.find((q) => part.at.kind === "point" && q.id === part.at.id);
+    const clear = !at || Math.abs(at.u - x.u) > 400 || Math.abs(at.v - x.v) > 250;
+    if (mine || (face.points.length <= 6 && clear))
       p.text(x.u, -(x.v + x.height / 2), label(x.id), {
         drop: -0.3,
         ink: mine ? "accent" : "soft",

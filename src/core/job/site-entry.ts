@@ -35,7 +35,6 @@ export const cutSchema = z.strictObject({
   from: z.number().int().min(0).max(10_000_000).optional(),
   to: z.number().int().min(0).max(10_000_000).optional(),
 });
-export type CableCut = z.infer<typeof cutSchema>;
 
 /** One line of the site book. Lines are only ever added; `undone` takes an earlier line back. */
 export const siteEntrySchema = z

@@ -11,7 +11,6 @@ export const stockSchema = z.strictObject({
   size: sizeText.default(""),
   quantity: z.number().min(0).max(1_000_000),
 });
-export type Stock = z.infer<typeof stockSchema>;
 
 /** A pack that an item is sold in, from the user's own price list: how much of its unit, and the price, pence; null where unknown. */
 export const packSchema = z.strictObject({

@@ -1,4 +1,5 @@
 import { describe, expect, it } from "vitest";
+import { roomSheet } from "../drawings/house-sheets";
 import { layHouse } from "../house/house";
 import { type SiteEntry, siteEntrySchema } from "../job/site-entry";
 import { legPosition } from "../laid/move-leg";
@@ -77,6 +78,10 @@ describe("built elsewhere", () => {
       ),
     ).toBe(true);
     expect(now.legs.at(-1)!.path.at(-1)).toEqual(run.legs.at(-1)!.path.at(-1));
+    const room = h.faces[h.faceOfWall.get(run.legs[indexOf]!.surface.id)!]!.room.id;
+    const said = (p: typeof plan): number =>
+      roomSheet(layHouse(b.job), room, p).shapes.filter((x) => x.kind === "text" && x.text === "as built").length;
+    expect([said(plan), said(b.plan)]).toEqual([0, 1]);
     // Off the point's zone it is told.
     const far = good(
       builtElsewhere(h, plan, entries, {

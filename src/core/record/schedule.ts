@@ -1,6 +1,6 @@
 import { EPS } from "../base/tolerance";
 import type { Work } from "../job/settings";
-import { DAY, type Minute, type Window, dateAfter, windowsOf } from "./calendar";
+import { type Minute, type Window, windowsOf } from "./calendar";
 
 /** Work to be placed: minutes left, tasks that come first, the room it is done in. */
 export interface Placeable {
@@ -281,10 +281,3 @@ export function scheduleOf(
 }
 
 const endOf = (s: Going, from: Minute): Minute => Math.max(from, ...s.slots.map((x) => x.until));
-
-/** The slots of one day. */
-export const slotsOn = (slots: readonly Slot[], day: number): Slot[] =>
-  slots.filter((s) => Math.floor(s.from / DAY) === day);
-
-/** The date of a minute. */
-export const dateOf = (date: string, at: Minute): string => dateAfter(date, Math.floor(at / DAY));

@@ -4,6 +4,7 @@ import { runStyles } from "../../core/drawings/run-lines";
 import { ArrowLeft, Moon, Sun } from "lucide-react";
 import { nanoid } from "nanoid";
 import { toast } from "sonner";
+import dynamic from "next/dynamic";
 import Link from "next/link";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Job } from "../../core/job/model";
@@ -31,11 +32,10 @@ import { type Send, useEntries } from "./entries-queue";
 import { Troubles } from "./troubles";
 import type { KeptPhoto } from "./photo-store";
 import { usePhotos } from "./photos-queue";
-import { ClosingView } from "./closing-view";
-import { DayView } from "./day/day-view";
+import { DayView, ringCard } from "./day/day-view";
 import type { Line } from "../../core/record/do-part";
+import { SinceLooked } from "./since-looked";
 import { StepBar } from "./step-bar";
-import { StepDetail } from "./step-detail";
 
 /** What is carried out, as the server writes it. */
 interface Planned {
@@ -67,8 +67,16 @@ const shows = ["day", "runs", "done", "close"] as const;
 type Show = (typeof shows)[number];
 const showHref = (show: Show): string => window.location.pathname + (show === "day" ? "" : `?show=${show}`);
 
-/** What is wanted later: kept with the page, so that it is there without a signal. */
-const fetchLater = (): Promise<unknown> => import("../../core/record/as-built");
+/** What is wanted later: fetched when the page stands and kept with it, so that it is there without a signal. */
+const later = {
+  detail: () => import("./step-detail"),
+  closing: () => import("./closing-view"),
+  built: () => import("../../core/record/as-built"),
+  ring: ringCard,
+};
+const fetchLater = (): Promise<unknown> => Promise.all(Object.values(later).map((get) => get()));
+const StepDetail = dynamic(() => later.detail().then((m) => m.StepDetail));
+const ClosingView = dynamic(() => later.closing().then((m) => m.ClosingView));
 
 /** Runs as cards, one run at a time, a tap for each step. */
 function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known & { replan: (p: Planned) => void }) {
@@ -309,6 +317,11 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
             />
             {show === "day" ? null : nameField}
           </div>
+          {show === "day" && all.length ? (
+            <div className="mb-3 empty:hidden">
+              <SinceLooked house={house} plan={plan} entries={entries} by={by.trim() || "Electrician 1"} />
+            </div>
+          ) : null}
           {show === "day" ? (
             all.length ? (
               <DayView

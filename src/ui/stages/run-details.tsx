@@ -61,7 +61,13 @@ export function RunDetails({ run }: { run: Run }) {
       </div>
       <p className="text-[13px] text-soft">
         {job.circuits.find((c) => c.id === run.circuit)?.label} · {cable?.name}
-        {run.held ? " · done on site: it stays as it is" : run.pin !== null ? " · pinned by hand" : ""}
+        {run.built
+          ? " · as built: it lies where it was measured"
+          : run.held
+            ? " · done on site: it stays as it is"
+            : run.pin !== null
+              ? " · pinned by hand"
+              : ""}
       </p>
       <dl className="mt-1">
         {rows.map(([k, v]) => (

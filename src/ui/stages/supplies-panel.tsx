@@ -63,7 +63,10 @@ export function SuppliesPanel() {
         <p className="text-[13.5px] text-soft">Nothing listed: everything of the take-off is to buy.</p>
       )}
       {job.stock.map((s) => (
-        <div key={s.id} className="grid gap-1 border border-line p-2">
+        <details key={s.id} className="border border-line px-2 py-1">
+          <summary className="cursor-pointer text-[13.5px]">
+            {name(s)} <span className="num">{s.quantity}</span>
+          </summary>
           <SelectField
             label="Item"
             value={key(s)}
@@ -88,7 +91,7 @@ export function SuppliesPanel() {
           <Button look="quiet" icon={<Trash2 size={14} />} onClick={() => edit([change("stock", s.id, null)])}>
             Remove
           </Button>
-        </div>
+        </details>
       ))}
       <h2 className="pt-2 text-lg">Price list</h2>
       <p className="text-[13px] text-soft">

@@ -93,4 +93,3 @@ export const runReadingNames = {
   lineNeutral: "Line to neutral, far end joined",
   insulation: "Least insulation",
 } as const;
-export type RunReadingName = keyof typeof runReadingNames;

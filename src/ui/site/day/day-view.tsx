@@ -16,10 +16,15 @@ import { cableOf } from "../../../core/rules/catalogue";
 import { doneWords, leftWords, partWords, stateWords, taskName } from "../../../core/words/tasks";
 import { Button } from "../../kit/button";
 import { FileButton } from "../../kit/file-button";
+import dynamic from "next/dynamic";
 import { CutCard } from "./draw-in";
 import { Foot } from "./foot";
 import { PartCard } from "./part-card";
 import { TestCard } from "./test-card";
+
+/** Fetched when the page stands; kept with it for where there is no signal. */
+export const ringCard = () => import("./ring-card");
+const RingCard = dynamic(() => ringCard().then((m) => m.RingCard));
 
 /** The clock, to the minute. */
 function useNow() {
@@ -87,7 +92,11 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose }: Prop
         <Doing
           key={part.id}
           {...{ house, plan, entries, tell, photo, onClose, part, done }}
-          onDone={() => tick(part)}
+          onDone={() => {
+            // One goes on where one stands, whatever the days now say.
+            setPicked(task.id);
+            tick(part);
+          }}
           onCannot={(why) => tell([lineOfCannot(part, why)])}
           last={last}
           onUndo={last ? () => tell(linesOfUndone(last, entries)) : null}
@@ -249,6 +258,9 @@ function Doing({
             }
             onFailed={onCannot}
           />
+          {house.job.circuits.find((c) => c.id === run.circuit)?.kind === "ring" ? (
+            <RingCard house={house} plan={plan} circuit={run.circuit} entries={entries} tell={(l) => tell([l])} />
+          ) : null}
           <Foot onCannot={onCannot} second={second}>
             <span />
           </Foot>

@@ -11,7 +11,7 @@ import { link, useNames } from "./frame";
 
 const money = (pence: number): string => `£${(pence / 100).toFixed(2)}`;
 const amount = (x: number, unit: BuyingLine["unit"] | null): string =>
-  unit === "m" ? `${x.toFixed(1)} m` : String(Math.round(x * 100) / 100);
+  unit === "m" ? `${x.toFixed(1)}\u00a0m` : String(Math.round(x * 100) / 100);
 
 const orderWords = {
   missing: "left out of the order",

@@ -41,7 +41,7 @@ export function CableUsedSheet() {
             <YAxis stroke="var(--soft)" fontSize={12} unit=" m" width={56} />
             <Tooltip contentStyle={{ background: "var(--panel)", border: "1px solid var(--line)" }} />
             <Legend />
-            <Bar dataKey="Planned" fill="var(--line)" isAnimationActive={false} />
+            <Bar dataKey="Planned" fill="var(--soft)" isAnimationActive={false} />
             <Bar dataKey="Used" fill="var(--accent)" isAnimationActive={false} />
           </BarChart>
         </ResponsiveContainer>

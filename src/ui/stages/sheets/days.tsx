@@ -171,7 +171,7 @@ function Strip({
       {work.people.map((person, n) => (
         <div key={person} className="flex items-stretch">
           <span className="w-28 shrink-0 truncate pr-2 text-[13px]">{person}</span>
-          <ol className="relative h-11 flex-1 border border-line bg-page">
+          <ol className="relative h-11 flex-1 overflow-hidden border border-line bg-page">
             {loud ? (
               <li
                 aria-hidden
@@ -192,7 +192,7 @@ function Strip({
                     key={`${s.task} ${s.from}`}
                     title={words}
                     aria-label={words}
-                    className={`absolute inset-y-0 overflow-hidden border-r border-page px-1 text-[11.5px] leading-tight ${t.noisy ? "bg-ink text-page" : "border border-line bg-panel"}`}
+                    className={`absolute inset-y-0 overflow-hidden text-[11.5px] leading-tight ${s.until - s.from >= 22 ? "px-1" : ""} ${t.noisy ? "border-r border-page bg-ink text-page" : "border border-soft bg-panel"}`}
                     style={{
                       left: `${share(s.from % DAY)}%`,
                       width: `${share(s.until % DAY || DAY) - share(s.from % DAY)}%`,

@@ -4,55 +4,26 @@ import Link from "next/link";
 import { useState } from "react";
 import type { Plan } from "../../../core/laid/laid";
 import { toCut } from "../../../core/base/figures";
-import { closingWords, surfaceName } from "../../../core/words/closing";
+import { closingWords } from "../../../core/words/closing";
+import { lineWords } from "../../../core/words/record";
 import { closingLines, stateWords } from "../../site/closing-view";
 import { stateOf } from "../../../core/record/entries";
 import { KeptList } from "../../bench/keep-answer";
 import { useDesk } from "../../job/store";
 import { NotifyList } from "../notify-list";
 import { Table } from "../table";
-import { type SiteEntry, readingWords, stepNames, steps } from "../../../core/job/site-entry";
-import { workTimes } from "../../../core/rules/work-times";
+import { stepNames, steps } from "../../../core/job/site-entry";
 import { Choice } from "../../kit/choice";
+import { personName } from "../../kit/person";
+import { SinceLooked } from "../../site/since-looked";
 import { DaysSheet } from "./days";
 import { SheetFrame, link, pickRun, useNames } from "./frame";
-
-/** What a line says beside its step. */
-const kindWords: Partial<Record<SiteEntry["kind"], string>> = {
-  undone: ", taken back",
-  cannot: ", cannot",
-  damage: ", damaged",
-  repaired: ", repaired",
-  released: ", released for closing",
-  reopened: ", opened again",
-  unmark: ", taken back",
-  can: ", can be done again",
-  cut: ", cut",
-  returned: ", offcut came back",
-  built: ", built elsewhere",
-};
-
-/** What a mark was about, in a word. */
-const markWords = (e: SiteEntry): string => {
-  const kind = e.mark?.startsWith("hole:") ? "bore" : e.mark?.split(":")[0];
-  const t = kind && kind in workTimes ? workTimes[kind as keyof typeof workTimes].name.toLowerCase() : "";
-  return e.mark !== undefined && !e.step && t ? `, ${t}` : "";
-};
-
-const metres = (mm: number): string => `${(mm / 1000).toFixed(1)} m`;
 
 export function SiteBookSheet() {
   const { job, house, plan, circuit, runName } = useNames();
   const siteBook = useDesk((s) => s.siteBook);
   const kept = useDesk((s) => s.kept);
   const [show, setShow] = useState<"days" | "record">("days");
-  /** A run, or a surface that was released or opened again. */
-  const placeOf = (key: string): string => {
-    const [kind, id] = key.split(":");
-    if (kind === "point" && id) return runName(id);
-    if (kind === "section" && id) return job.sections.find((s) => s.id === id)?.label ?? id;
-    return (kind === "wall" || kind === "deck") && id ? surfaceName(house, { kind, id }) : runName(key);
-  };
   const latest = [...siteBook].reverse().slice(0, 60);
   return (
     <SheetFrame
@@ -74,6 +45,9 @@ export function SiteBookSheet() {
         ]}
         onChange={setShow}
       />
+      <div className="mb-2 empty:hidden">
+        <SinceLooked house={house} plan={plan} entries={siteBook} by={personName() || "Electrician 1"} />
+      </div>
       {show === "days" ? <DaysSheet /> : null}
       <div hidden={show === "days"}>
         <Table
@@ -149,15 +123,7 @@ export function SiteBookSheet() {
                 <span className="num">
                   {new Date(e.at).toLocaleString("en-GB", { dateStyle: "short", timeStyle: "short" })}
                 </span>{" "}
-                {e.by}: {placeOf(e.run)}
-                {e.step ? `, ${stepNames[e.step].toLowerCase()}` : ""}
-                {markWords(e)}
-                {kindWords[e.kind] ?? ""}
-                {e.cut
-                  ? `, ${metres(e.cut.length)} of ${job.drums.find((d) => d.id === e.cut!.drum)?.label ?? "an offcut"}`
-                  : ""}
-                {e.reading ? `, ${readingWords(e.reading)}${e.instrument ? `, ${e.instrument}` : ""}` : ""}
-                {e.text ? ` · ${e.text}` : ""}
+                {e.by}: {lineWords(house, plan, e)}
               </li>
             ))}
           </ul>

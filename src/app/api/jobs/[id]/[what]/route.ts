@@ -1,7 +1,7 @@
 import { Readable } from "node:stream";
 import { z } from "zod";
-import { daysIcs } from "../../../../../core/formats/days-ics";
-import { materialsXlsx } from "../../../../../core/formats/materials-xlsx";
+import { daysIcs } from "../../../../../server/files/days-ics";
+import { materialsXlsx } from "../../../../../server/files/materials-xlsx";
 import { buyingCsv } from "../../../../../core/formats/supplies-csv";
 import { buyingList } from "../../../../../core/record/buying";
 import { daysOf } from "../../../../../core/record/day";

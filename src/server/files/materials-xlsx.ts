@@ -1,10 +1,10 @@
 import ExcelJS from "exceljs";
-import { pointLabels } from "../job/labels";
-import type { House } from "../house/house";
-import type { Plan } from "../laid/laid";
-import { totals } from "../plan/take-off";
-import type { BuyingLine } from "../record/buying";
-import { cableOf } from "../rules/catalogue";
+import { pointLabels } from "../../core/job/labels";
+import type { House } from "../../core/house/house";
+import type { Plan } from "../../core/laid/laid";
+import { totals } from "../../core/plan/take-off";
+import type { BuyingLine } from "../../core/record/buying";
+import { cableOf } from "../../core/rules/catalogue";
 
 /** Take-off, buying list and cut list as one spreadsheet (Office Open XML); lengths in metres, cuts in mm, prices in pounds. */
 export async function materialsXlsx(h: House, plan: Plan, buying: readonly BuyingLine[]): Promise<Uint8Array> {

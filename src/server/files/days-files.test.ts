@@ -1,12 +1,12 @@
 import ExcelJS from "exceljs";
 import { describe, expect, it } from "vitest";
-import { layHouse } from "../house/house";
-import { makePlan } from "../plan/plan";
-import { totals } from "../plan/take-off";
-import { buyingList } from "../record/buying";
-import { clockText } from "../record/calendar";
-import { daysOf } from "../record/day";
-import { generatedHouse } from "../routing/generated-house";
+import { layHouse } from "../../core/house/house";
+import { makePlan } from "../../core/plan/plan";
+import { totals } from "../../core/plan/take-off";
+import { buyingList } from "../../core/record/buying";
+import { clockText } from "../../core/record/calendar";
+import { daysOf } from "../../core/record/day";
+import { generatedHouse } from "../../core/routing/generated-house";
 import { daysIcs } from "./days-ics";
 import { materialsXlsx } from "./materials-xlsx";
 
@@ -39,7 +39,8 @@ describe("materials as a spreadsheet", () => {
     expect(book.worksheets.map((s) => s.name)).toEqual(["Take-off", "To buy", "Cuts"]);
     const all: [string, number][] = [];
     book.getWorksheet("Take-off")!.eachRow((r) => {
-      if (r.getCell(1).value === "all") all.push([`${String(r.getCell(2).value)} ${String(r.getCell(3).value ?? "")}`, Number(r.getCell(4).value)]);
+      if (r.getCell(1).value === "all")
+        all.push([`${String(r.getCell(2).value)} ${String(r.getCell(3).value ?? "")}`, Number(r.getCell(4).value)]);
     });
     expect(all).toEqual(totals(plan.takeoff).map((l) => [`${l.item} ${l.size}`, Number(l.quantity.toFixed(2))]));
     expect(book.getWorksheet("Cuts")!.rowCount).toBe(plan.runs.length + 1);

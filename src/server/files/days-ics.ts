@@ -1,8 +1,8 @@
 import ical from "ical-generator";
-import type { House } from "../house/house";
-import { DAY, clockText, dateAfter } from "../record/calendar";
-import type { Days } from "../record/day";
-import { leftWords, taskName } from "../words/tasks";
+import type { House } from "../../core/house/house";
+import { DAY, clockText, dateAfter } from "../../core/record/calendar";
+import type { Days } from "../../core/record/day";
+import { leftWords, taskName } from "../../core/words/tasks";
 
 /**
  * The days as iCalendar (RFC 5545), one event a stretch of work, in floating time: a day on site is a day of the clock on the wall,
