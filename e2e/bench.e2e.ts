@@ -95,7 +95,7 @@ describe("the Bench", () => {
     await page.click("::-p-xpath(//button[contains(., 'Keep it')])");
     await page.waitForSelector('[data-kept="Kiln isolator face"]');
     await page.goto(`${app.address}/jobs/tern-cottage?stage=site-book`);
-    await page.click("::-p-xpath(//button[@role='radio' and text()='Record'])");
+    await (await page.waitForSelector("::-p-xpath(//button[@role='radio' and text()='Record'])"))!.click();
     await page.waitForSelector('[data-kept="Kiln isolator face"]');
     expect(await text('[data-kept="Kiln isolator face"]')).toMatch(/4 holes from the left edge: 21\.4, 64\.1/);
   });

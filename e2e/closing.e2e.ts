@@ -81,6 +81,12 @@ describe("before a wall is closed", () => {
     await page().goto(`${app().address}/jobs/${id}/site?run=${encodeURIComponent(surface.runs[0]!)}`);
     await press("New length drawn in");
     await see("Repaired: New length drawn in");
+    // What was repaired is read again before the wall is closed.
+    await page().click("[data-test-early]");
+    await press("Take from the simulated meter");
+    await see("As it should read");
+    await page().click('[data-test] [data-step="tested"]');
+    await page().waitForFunction(() => !document.querySelector("[data-test]"));
     await page().click('[aria-label="Back to all runs"]');
     await press("Close");
     await page().click(`${card} > button`);

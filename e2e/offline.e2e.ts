@@ -11,10 +11,10 @@ const tick = async (p: Page): Promise<string> => {
   await p.click("li[data-run] > button:last-child");
   return name;
 };
-const book = async (id: string): Promise<{ run: string; step: string }[]> =>
+const book = async (id: string): Promise<{ run: string; step: string; at: string }[]> =>
   (
     (await (await fetch(`${app().address}/api/jobs/${id}/file`)).json()) as {
-      siteBook: { run: string; step: string }[];
+      siteBook: { run: string; step: string; at: string }[];
     }
   ).siteBook;
 
@@ -56,11 +56,33 @@ describe("on site without a signal", () => {
     await phone.goto(address);
     await phone.waitForSelector('[data-to-send="2"]');
 
+    // Two days later, still without a signal, and the clock of the phone jumped: what was done then comes after.
+    const later = await app().newPage();
+    await later.evaluateOnNewDocument(() => {
+      const shift = 2 * 86_400_000;
+      const now = Date.now.bind(Date);
+      const Real = Date;
+      const Shifted = class extends Real {
+        constructor(...at: []) {
+          super(...(at.length ? at : ([now() + shift] as unknown as [])));
+        }
+        static override now = (): number => now() + shift;
+      };
+      globalThis.Date = Shifted as DateConstructor;
+    });
+    await later.setViewport({ width: 390, height: 844 });
+    await later.goto(address);
+    await later.waitForSelector('[data-to-send="2"]');
+    await tick(later);
+    await later.waitForSelector('[data-to-send="3"]');
+    await later.close();
+
     await app().again();
     await phone.waitForSelector('[data-to-send="0"]');
     const lines = await book(id);
-    expect(lines).toHaveLength(3);
-    expect(new Set(lines.map((l) => `${l.run} ${l.step}`)).size).toBe(3);
+    expect(lines).toHaveLength(4);
+    expect(new Set(lines.map((l) => `${l.run} ${l.step}`)).size).toBe(4);
+    expect(Date.parse(lines[3]!.at) - Date.parse(lines[2]!.at)).toBeGreaterThan(86_400_000);
     expect(faults).toEqual([]);
     await phone.close();
     // The desk shows the same.

@@ -2,6 +2,7 @@ import { readFileSync } from "node:fs";
 import { readJobFile } from "../core/job/file";
 import { layHouse } from "../core/house/house";
 import { planHouse } from "../core/plan/plan";
+import { releasedSurfaces } from "../core/record/closing";
 import { heldRuns } from "../core/record/held";
 import { standardCatalogue, withRows } from "../core/rules/catalogue";
 import { planFile } from "../core/formats/plan-file";
@@ -29,5 +30,9 @@ if (!read.ok)
   );
 const { job, catalogue, siteBook } = read.file;
 const house = layHouse(job, withRows(standardCatalogue, catalogue));
-const plan = planHouse(house, { clock: () => performance.now(), held: heldRuns(siteBook) });
+const plan = planHouse(house, {
+  clock: () => performance.now(),
+  held: heldRuns(siteBook),
+  closed: releasedSurfaces(siteBook),
+});
 process.stdout.write(JSON.stringify(planFile(house, plan), null, 2) + "\n");

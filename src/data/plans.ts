@@ -6,6 +6,7 @@ import type { SiteEntry } from "../core/job/site-entry";
 import { holdOf } from "../core/laid/held";
 import type { Plan } from "../core/laid/laid";
 import { planHouse } from "../core/plan/plan";
+import { releasedSurfaces } from "../core/record/closing";
 import { doneButNotHeld, heldRuns } from "../core/record/held";
 import type { Catalogue } from "../core/rules/catalogue";
 import { catalogueOf } from "./catalogue";
@@ -54,8 +55,9 @@ export function forSite({ job, plan, catalogue }: Planned): string {
 
 function worked(job: Job, catalogue: Catalogue, siteBook: readonly SiteEntry[]): { house: House; plan: Plan } {
   const held = heldRuns(siteBook);
+  const closed = releasedSurfaces(siteBook);
   const key = createHash("sha256")
-    .update(JSON.stringify([job, catalogue, held]))
+    .update(JSON.stringify([job, catalogue, held, closed]))
     .digest("base64");
   const there = kept.get(key);
   if (there) {
@@ -65,7 +67,7 @@ function worked(job: Job, catalogue: Catalogue, siteBook: readonly SiteEntry[]):
     return there;
   }
   const house = layHouse(job, catalogue);
-  const made = { house, plan: planHouse(house, { held }) };
+  const made = { house, plan: planHouse(house, { held, closed }) };
   kept.set(key, made);
   for (const old of kept.keys()) {
     if (kept.size <= MOST) break;

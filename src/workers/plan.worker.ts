@@ -9,6 +9,7 @@ import { type CircuitRemedies, circuitRemedies } from "../core/plan/circuit-reme
 import { type RingAgainstRadials, type Variant, ringAgainstRadials, variantsOf } from "../core/plan/compare-plans";
 import type { SiteEntry } from "../core/job/site-entry";
 import { withFix } from "../core/plan/tried-fixes";
+import { releasedSurfaces } from "../core/record/closing";
 import { heldRuns } from "../core/record/held";
 import type { Fix } from "../core/rules/fact";
 import { makePlan, planHouse, whyRun } from "../core/plan/plan";
@@ -23,12 +24,18 @@ const TELL = 120;
 let last: Plan | null = null;
 
 /** The job and house that this worker knows; what comes later is told as changes to it. */
-let known: { job: Job; house: House; catalogue: Catalogue; held: HeldRun[] } | null = null;
+let known: { job: Job; house: House; catalogue: Catalogue; held: HeldRun[]; closed: string[] } | null = null;
+
+/** What the record says is done and closed. */
+const doneBy = (siteBook: readonly SiteEntry[]): { held: HeldRun[]; closed: string[] } => ({
+  held: heldRuns(siteBook),
+  closed: releasedSurfaces(siteBook),
+});
 
 const api = {
   /** Tells the worker the whole job, once: later it hears only what has changed. */
   open: (job: Job, catalogue: Catalogue, siteBook: readonly SiteEntry[]): void => {
-    known = { job, house: layHouse(job, catalogue), catalogue, held: heldRuns(siteBook) };
+    known = { job, house: layHouse(job, catalogue), catalogue, ...doneBy(siteBook) };
     last = null;
   },
   /**
@@ -46,7 +53,7 @@ const api = {
     if (!known) throw new Error("the planner has not been told a job");
     const job = applyPatch(known.job, changes);
     const house = relayHouse(known.house, job);
-    known = { ...known, job, house, held: siteBook ? heldRuns(siteBook) : known.held };
+    known = { ...known, job, house, ...(siteBook ? doneBy(siteBook) : {}) };
     let told = performance.now();
     const progress = (done: number, of: number): void => {
       const now = performance.now();
@@ -56,6 +63,7 @@ const api = {
     };
     const plan = planHouse(house, {
       held: known.held,
+      closed: known.closed,
       clock: () => performance.now(),
       before: quick ? last : null,
       ...(tell ? { progress } : {}),
@@ -74,7 +82,7 @@ const api = {
     siteBook: readonly SiteEntry[],
     fix: Fix[],
   ): { before: number; after: number } => {
-    const options = { catalogue, held: heldRuns(siteBook) };
+    const options = { catalogue, ...doneBy(siteBook) };
     const stops = (j: Job): number => makePlan(j, options).facts.filter((f) => f.severity === "stop").length;
     const next = withFix(job, fix);
     return { before: stops(job), after: next ? stops(next) : Infinity };

@@ -186,3 +186,13 @@ export function faceOf(h: House, part: Part): Face | null {
   }
   return null;
 }
+
+/** The place on a wall that a part is about: a hole or a point; null where it is no one place. */
+export function placeOnWall(h: House, part: Part): { wall: string; u: number; v: number } | null {
+  const face = faceOf(h, part);
+  if (!face) return null;
+  if (part.hole)
+    return { wall: face.wall.id, u: Math.round(part.hole.at), v: Math.round(face.shape.height - part.hole.fromTop) };
+  const point = part.at.kind === "point" ? face.points.find((p) => p.id === part.at.id) : undefined;
+  return point ? { wall: face.wall.id, u: Math.round(point.u), v: Math.round(point.v) } : null;
+}

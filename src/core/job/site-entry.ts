@@ -16,7 +16,7 @@ export const stepNames: Record<Step, string> = {
 export const readingSchema = z.strictObject({
   what: z.string().trim().min(1).max(80),
   value: z.number().min(0).max(1_000_000),
-  unit: z.enum(["Ω", "MΩ", "V", "N·m"]),
+  unit: z.enum(["Ω", "MΩ", "V", "N·m", "mm"]),
 });
 export type Reading = z.infer<typeof readingSchema>;
 /** What stands for an open circuit among readings, Ω. */

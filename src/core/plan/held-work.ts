@@ -1,6 +1,8 @@
 import { distance } from "../base/wall-frame";
 import type { Job, Point } from "../job/model";
 import type { HeldRun } from "../laid/held";
+import type { Run } from "../laid/laid";
+import { isHidden } from "../laid/run-measures";
 import { type Fact, fact } from "../rules/fact";
 import type { LaidRun } from "../routing/lay";
 import { type House, layPoint } from "../house/house";
@@ -43,6 +45,21 @@ export function heldFacts(
         out.push(fact("work.cable", "run", r.key, { where: { run: r.key }, of: { was: r.cable, now } }));
     }
     return out;
+  });
+}
+
+/** Runs not done that would lie hidden in a face already released for closing: each once a face. `closed`: "wall:ID", "deck:ID". */
+export function closedFacts(runs: readonly Pick<Run, "id" | "held" | "legs">[], closed: readonly string[]): Fact[] {
+  const shut = new Set(closed);
+  return runs.flatMap((r): Fact[] => {
+    if (r.held) return [];
+    const faces = new Set(r.legs.flatMap((l) => (isHidden(l) ? [`${l.surface.kind}:${l.surface.id}`] : [])));
+    return [...faces]
+      .filter((f) => shut.has(f))
+      .map((f) => {
+        const [kind, id] = [f.slice(0, f.indexOf(":")), f.slice(f.indexOf(":") + 1)];
+        return fact("work.closed", "run", r.id, { where: kind === "wall" ? { wall: id } : { deck: id } });
+      });
   });
 }
 

@@ -9,7 +9,7 @@ import { supplyFacts } from "../trades/circuits/supply-facts";
 import { drawFacts, foundFacts } from "../trades/circuits/found";
 import { type House, layHouse } from "../house/house";
 import type { HeldRun } from "../laid/held";
-import { heldFacts } from "./held-work";
+import { closedFacts, heldFacts } from "./held-work";
 import { withTriedFixes } from "./tried-fixes";
 import type { Job } from "../job/model";
 import { sectionFacts } from "../trades/containment/section-facts";
@@ -53,6 +53,8 @@ export interface PlanOptions {
   before?: Plan | null;
   /** Runs already done on site: they stay as they were done, and all else is laid round them. */
   held?: readonly HeldRun[];
+  /** Faces released for closing: nothing new lies hidden in them. "wall:ID", "deck:ID". */
+  closed?: readonly string[];
 }
 
 /** Job in, whole plan out: the one function that screens, worker, exports and the command line call. Pure and deterministic but for `elapsed`. */
@@ -135,6 +137,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...leakageFacts(h.job),
     ...stockFacts(h, runs),
     ...heldFacts(h, held, laid.runs),
+    ...closedFacts(runs, options.closed ?? []),
   ];
   const plan: Plan = {
     runs,

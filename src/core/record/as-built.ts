@@ -8,6 +8,7 @@ import { legPosition, moveLeg, pinOf } from "../laid/move-leg";
 import { planHouse } from "../plan/plan";
 import type { Fact } from "../rules/fact";
 import type { SiteEntry } from "../job/site-entry";
+import { releasedSurfaces } from "./closing";
 import { builtPlaces } from "./built-behind";
 import type { Line } from "./do-part";
 import { heldRuns } from "./held";
@@ -55,7 +56,7 @@ export function builtElsewhere(h: House, plan: Plan, entries: readonly SiteEntry
     return r ? [{ ...holdOf(r, laid.holes, job.points), built: true }] : [];
   });
   const after = layHouse(job, h.catalogue);
-  const next = planHouse(after, { held: [...held, ...built] });
+  const next = planHouse(after, { held: [...held, ...built], closed: releasedSurfaces(entries) });
   const before = new Set(plan.facts.map(nameOf));
   return {
     ok: true,
@@ -161,5 +162,8 @@ export function asBuiltNow(h: House, entries: readonly SiteEntry[]): { job: Job;
     ...h.job,
     points: h.job.points.map((p) => (places.has(p.id) ? { ...p, place: places.get(p.id)! } : p)),
   };
-  return { job, plan: planHouse(layHouse(job, h.catalogue), { held: heldRuns(entries) }) };
+  return {
+    job,
+    plan: planHouse(layHouse(job, h.catalogue), { held: heldRuns(entries), closed: releasedSurfaces(entries) }),
+  };
 }

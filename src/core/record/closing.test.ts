@@ -5,7 +5,8 @@ import { layHouse } from "../house/house";
 import { makePlan } from "../plan/plan";
 import { generatedHouse } from "../routing/generated-house";
 import { closingWords, surfaceName } from "../words/closing";
-import { closingList, openOf, refusedReleases, surfaceState, surfacesOf } from "./closing";
+import { closedFacts } from "../plan/held-work";
+import { closingList, openOf, refusedReleases, releasedSurfaces, surfaceState, surfacesOf } from "./closing";
 import { damagesOf } from "./damage";
 import { neededSteps } from "./needed";
 
@@ -153,4 +154,18 @@ it("lines of damage, repair and opening again say what it is; a measure is of da
     false,
   ]);
   expect(steps).toHaveLength(5);
+});
+
+it("what is released and not opened again is closed: nothing new is laid in it without a word", () => {
+  const released = line(wall.key, "released", { text: "seen" });
+  expect(releasedSurfaces([released])).toEqual([wall.key]);
+  expect(releasedSurfaces([released, line(wall.key, "reopened", { text: "leak", after: released.id })])).toEqual([]);
+  const told = (entries: SiteEntry[], held: boolean): string[] =>
+    closedFacts(
+      plan.runs.map((r) => ({ ...r, held })),
+      releasedSurfaces(entries),
+    ).map((f) => f.subject.id);
+  expect(told([released], false).sort()).toEqual([...wall.runs].sort());
+  expect(told([released], true)).toEqual([]);
+  expect(told([], false)).toEqual([]);
 });

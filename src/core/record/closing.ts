@@ -1,6 +1,7 @@
 import type { Job } from "../job/model";
 import { type SiteEntry, type Step, steps } from "../job/site-entry";
 import type { Plan } from "../laid/laid";
+import { isHidden } from "../laid/run-measures";
 import type { Fact } from "../rules/fact";
 import { type Damage, damagesOf } from "./damage";
 import { stateOf } from "./entries";
@@ -16,10 +17,6 @@ export interface Surface {
   /** Keys of the runs that lie in it and are not to be seen when it is closed. */
   runs: string[];
 }
-
-/** Whether closing hides a leg: what is clipped or boxed on the face of a wall stays to be seen. */
-const isHidden = (l: Plan["runs"][number]["legs"][number]): boolean =>
-  l.surface.kind === "wall" ? l.depth > 0 : l.method !== "surface";
 
 /** All surfaces that have anything of the plan hidden in them: walls in the order of the job, then decks. */
 export function surfacesOf(job: Pick<Job, "walls" | "decks">, plan: Pick<Plan, "runs">): Surface[] {
@@ -104,6 +101,12 @@ export function lastReleased(entries: readonly SiteEntry[], key: string): SiteEn
   const last = said[said.length - 1];
   return last?.kind === "released" ? last : null;
 }
+
+/** All surfaces that are released and not opened again. */
+export const releasedSurfaces = (entries: readonly SiteEntry[]): string[] =>
+  [...new Set(entries.flatMap((e) => (e.kind === "released" ? [e.run] : [])))]
+    .filter((key) => lastReleased(entries, key) !== null)
+    .sort();
 
 export function surfaceState(list: ClosingList, entries: readonly SiteEntry[], key: string): SurfaceState {
   const last = lastReleased(entries, key);

@@ -33,8 +33,9 @@ export const nowOf = (d: Date): Now => ({
 
 /** The rest of the work, worked out from now, or from its first day where that is still to come. */
 export function daysOf(h: House, plan: Plan, entries: readonly SiteEntry[], now: Now): Days {
-  const learned = learnedTimes(partsOf(h, plan), entries);
-  const tasks = tasksOf(h, plan, entries, learned);
+  const parts = partsOf(h, plan);
+  const learned = learnedTimes(parts, entries);
+  const tasks = tasksOf(h, plan, entries, learned, parts);
   const { work, dwelling } = h.job;
   const later = work.first !== null && work.first > now.date;
   const date = later ? work.first! : now.date;

@@ -4,16 +4,18 @@ import { stateOf } from "./entries";
 import { inOrder } from "./order";
 import { steps } from "../job/site-entry";
 
-/** Whether anything of a run is done by these lines of it, oldest first: a step, or a hole, chase or clips of it. */
-function inHand(mine: readonly SiteEntry[]): boolean {
+/** What of a run is done, kept up line by line, oldest first: its steps, and the holes, chases or clips of it. */
+function hands(): { take: (e: SiteEntry) => void; any: () => boolean } {
   const there = new Set<string>();
-  for (const e of mine) {
-    if (e.kind === "mark" && e.mark !== undefined) there.add(`mark ${e.mark}`);
-    else if (e.kind === "unmark" && e.mark !== undefined) there.delete(`mark ${e.mark}`);
-    else if (e.kind === "done" && e.step) there.add(e.step);
-    else if (e.kind === "undone" && e.step) there.delete(e.step);
-  }
-  return there.size > 0;
+  return {
+    take: (e) => {
+      if (e.kind === "mark" && e.mark !== undefined) there.add(`mark ${e.mark}`);
+      else if (e.kind === "unmark" && e.mark !== undefined) there.delete(`mark ${e.mark}`);
+      else if (e.kind === "done" && e.step) there.add(e.step);
+      else if (e.kind === "undone" && e.step) there.delete(e.step);
+    },
+    any: () => there.size > 0,
+  };
 }
 
 /**
@@ -23,28 +25,33 @@ function inHand(mine: readonly SiteEntry[]): boolean {
  */
 export function heldRuns(entries: readonly SiteEntry[]): HeldRun[] {
   const byRun = new Map<string, SiteEntry[]>();
-  for (const e of entries) byRun.set(e.run, [...(byRun.get(e.run) ?? []), e]);
+  for (const e of entries) {
+    const list = byRun.get(e.run);
+    if (list) list.push(e);
+    else byRun.set(e.run, [e]);
+  }
   const out: HeldRun[] = [];
   for (const [run, mine] of byRun) {
-    const inTime = inOrder(mine);
-    if (!inHand(inTime)) continue;
-    const held = firstHeld(inTime, run);
+    if (!mine.some((e) => e.held !== undefined)) continue;
+    const held = firstHeld(inOrder(mine), run);
     if (held) out.push(held);
   }
   return out.sort((a, b) => (a.key < b.key ? -1 : a.key > b.key ? 1 : 0));
 }
 
-/** What was in hand at the first tick that still counts, or what was built since. */
+/** What was in hand at the first tick that still counts, or what was built since; null where nothing is done. */
 function firstHeld(inTime: readonly SiteEntry[], run: string): HeldRun | null {
   let held: HeldRun | null = null;
-  inTime.forEach((e, i) => {
+  const done = hands();
+  for (const e of inTime) {
+    done.take(e);
     // Where nothing of the run is done any more it is let go, and held anew by the next tick.
-    if (!inHand(inTime.slice(0, i + 1))) held = null;
+    if (!done.any()) held = null;
     else if (e.held !== undefined && (held === null || e.kind === "built")) {
       const read = heldRunSchema.safeParse(e.held);
       if (read.success && read.data.key === run) held = read.data;
     }
-  });
+  }
   return held;
 }
 

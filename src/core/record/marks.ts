@@ -21,7 +21,9 @@ export function marksOf(entries: readonly SiteEntry[]): Map<string, SiteEntry> {
  */
 export function cannotsOf(entries: readonly SiteEntry[]): Map<string, SiteEntry> {
   const out = new Map<string, SiteEntry>();
-  for (const e of inOrder(entries)) {
+  const about = new Set(entries.flatMap((e) => (e.kind === "cannot" ? [e.run] : [])));
+  if (!about.size) return out;
+  for (const e of inOrder(entries.filter((x) => about.has(x.run)))) {
     const name = markName(e.run, e.mark ?? e.step ?? "");
     if (e.kind === "cannot") out.set(name, e);
     else if (e.kind === "can" || e.kind === "mark") out.delete(name);

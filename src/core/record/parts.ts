@@ -5,6 +5,7 @@ import { roomServed } from "../house/rooms-of";
 import { sectionsOf } from "../house/sections";
 import type { TaskKind } from "../rules/work-times";
 import type { Hole, Plan, Run } from "../laid/laid";
+import { cableOf } from "../rules/catalogue";
 import { inMasonry } from "../rules/work-times";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
 import { surfacesOf } from "./closing";
@@ -70,6 +71,15 @@ export function chaseLength(h: House, plan: Pick<Plan, "runs">, wall: string): n
       }
     }
   return covered(out);
+}
+
+/** How deep a wall's chases must be, mm: the cable's depth behind the face and the cable itself, at the deepest of them. */
+export function chaseNeeds(h: House, plan: Pick<Plan, "runs">, wall: string): number {
+  const needs = plan.runs.flatMap((r) => {
+    const thick = cableOf(r.cable, h.catalogue)?.thickness ?? 0;
+    return r.legs.flatMap((l) => (l.method === "chase" && l.surface.id === wall ? [l.depth + thick] : []));
+  });
+  return Math.max(0, ...needs);
 }
 
 /** Holes of decks in walking order, noggins after their deck's lines, then those of walls from room to room. */

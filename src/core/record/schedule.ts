@@ -41,6 +41,7 @@ const TRIES = 60_000;
 
 interface Given {
   tasks: readonly Placeable[];
+  byId: ReadonlyMap<string, Placeable>;
   people: number;
   windows: readonly Window[];
   from: Minute;
@@ -62,9 +63,12 @@ interface Going {
 /** The tasks that a person may take up at a moment: all before them done, noise and rooms permitting, in nobody's hands. */
 function takable(g: Given, s: Going): Placeable[] {
   const w = g.windows[s.window]!;
-  return g.tasks.filter(
-    (t) => s.left.has(t.id) && !s.hands.includes(t.id) && t.after.every((a) => !s.left.has(a)) && allowed(t, w),
-  );
+  const out: Placeable[] = [];
+  for (const id of s.left.keys()) {
+    const t = g.byId.get(id)!;
+    if (!s.hands.includes(id) && t.after.every((a) => !s.left.has(a)) && allowed(t, w)) out.push(t);
+  }
+  return out;
 }
 
 /** Lets time run to the next moment at which something ends: a task in hand, or the window. */
@@ -74,9 +78,10 @@ function run(g: Given, s: Going): void {
   const until = Math.min(w.until, ...busy.map(({ t }) => s.at + s.left.get(t)!));
   for (const { t, person } of busy) {
     const left = s.left.get(t)! - (until - s.at);
-    const before = s.slots[s.slots.length - 1 - [...s.slots].reverse().findIndex((x) => x.person === person)];
-    if (before && before.task === t && before.person === person && Math.abs(before.until - s.at) < EPS)
-      before.until = until;
+    let k = s.slots.length - 1;
+    while (k >= 0 && s.slots[k]!.person !== person) k--;
+    const before = s.slots[k];
+    if (before && before.task === t && Math.abs(before.until - s.at) < EPS) before.until = until;
     else s.slots.push({ task: t, person, from: s.at, until });
     s.last[person] = t;
     if (left <= EPS) {
@@ -116,11 +121,10 @@ const begin = (g: Given): Going => ({
 /** The days by a rule of choice: whenever a person is free, the best of what may be taken up is. */
 function byRule(g: Given, score: (t: Placeable, last: Placeable | null) => number): Going {
   const s = begin(g);
-  const byId = new Map(g.tasks.map((t) => [t.id, t]));
   while (s.left.size && s.window < g.windows.length) {
     for (let person = 0; person < g.people; person++) {
       if (s.hands[person] !== null) continue;
-      const last = s.last[person] === null ? null : (byId.get(s.last[person]!) ?? null);
+      const last = s.last[person] === null ? null : (g.byId.get(s.last[person]!) ?? null);
       let best: Placeable | null = null;
       for (const t of takable(g, s)) if (!best || score(t, last) > score(best, last) + EPS) best = t;
       s.hands[person] = best?.id ?? null;
@@ -239,7 +243,13 @@ export function scheduleOf(
     .flat()
     .filter((w) => w.until > from + EPS)
     .map((w) => ({ ...w, from: Math.max(w.from, from) }));
-  const g: Given = { tasks: list, people: work.people.length, windows, from };
+  const g: Given = {
+    tasks: list,
+    byId: new Map(list.map((t) => [t.id, t])),
+    people: work.people.length,
+    windows,
+    from,
+  };
   const tail = tails(list);
   const index = new Map(list.map((t, i) => [t.id, i]));
   const longest = Math.max(1, ...tail.values());

@@ -143,8 +143,8 @@ export function tasksOf(
   plan: Plan,
   entries: readonly SiteEntry[],
   learned: Partial<Record<TaskKind, number>> = {},
+  parts: readonly Part[] = partsOf(h, plan),
 ): Task[] {
-  const parts = partsOf(h, plan);
   const closed = new Set(surfacesOf(h.job, plan).flatMap((s) => (lastReleased(entries, s.key) ? [s.key] : [])));
   const done = partsDone(parts, entries, new Set(h.job.photos.map((p) => p.wall)), closed);
   const cannots = cannotsOf(entries);

@@ -70,6 +70,14 @@ export const routeRules = {
     source: OWN,
     why: "The cable ends where it was drawn in. Move the point back, or take the ticks back and do it again.",
   },
+  "work.closed": {
+    title: "New cable behind a closed face",
+    text: "Nothing new is laid hidden in a wall or deck that was released for closing.",
+    limit: "no new run",
+    severity: "stop",
+    source: OWN,
+    why: "It is plastered or boarded over, and its drawing was given to others. Lay the run another way, or open the face again with a reason.",
+  },
   "work.cable": {
     title: "Cable changed after it was drawn in",
     text: "The cable of a run stays what it was when the first step of the run was ticked on site.",

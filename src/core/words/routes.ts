@@ -125,6 +125,10 @@ export const routeWords = {
       remedy: `Put ${n.point(f.subject.id)} back where it was done`,
     };
   },
+  "work.closed": (f, n) => ({
+    message: `${n.run(f.subject.id)} would be hidden in ${f.where?.wall === undefined ? n.deck(f.where?.deck ?? "") : n.wall(f.where.wall)}, which was released for closing.`,
+    remedy: "Lay it another way, or open the face again on site with a reason",
+  }),
   "work.cable": (f, n) => ({
     message: `${n.run(f.subject.id)} was done in ${n.cable(txt(f, "was"))}; the circuit is now planned in ${n.cable(txt(f, "now"))}.`,
     remedy: "Put the cable back, or take the ticks back and draw it again.",

@@ -8,7 +8,7 @@ import { clipMarks } from "../plan/clip-marks";
 import { expectedOnTails } from "../plan/expected-readings";
 import { cableOf } from "../rules/catalogue";
 import { workTimes } from "../rules/work-times";
-import type { Part } from "../record/parts";
+import { type Part, chaseNeeds } from "../record/parts";
 import type { PartState, Task } from "../record/tasks";
 import type { RunReason } from "../trades/dead-tests/run-read";
 import { surfaceName } from "./closing";
@@ -186,7 +186,8 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
     case "chase":
     case "cover": {
       const rows = stretches(h, plan, p.at.id);
-      const depth = p.kind === "chase" ? `cables ${mm(h.job.settings.chaseDepth)} under the face` : "";
+      const needs = chaseNeeds(h, plan, p.at.id);
+      const depth = p.kind === "chase" ? `at least ${mm(Math.ceil(needs))} deep` : "";
       return say(
         `${wallName()}${rows[0] ? `: ${rows[0].what}` : ""}`,
         rows[0]?.number ?? "",

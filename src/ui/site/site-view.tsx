@@ -182,9 +182,9 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
       add({ id: nanoid(16), by: by.trim() || "Electrician 1", at: new Date(at + i).toISOString(), ...l }),
     );
   };
-  const photoOf = async (wall: string, file: File): Promise<void> => {
+  const photoOf = async (wall: string, file: File, at?: { u: number; v: number }): Promise<void> => {
     const face = house.faces[house.faceOfWall.get(wall)!]!;
-    const bad = await take(file, { wall, u: Math.round(face.shape.length / 2), v: 1200 });
+    const bad = await take(file, { wall, u: at?.u ?? Math.round(face.shape.length / 2), v: at?.v ?? 1200 });
     if (bad !== null) toast.error(`The photo was not taken: ${bad}.`);
   };
   const waits = toSend + keptPhotos.filter((p) => p.refused === null).length;

@@ -1,6 +1,6 @@
 import { layHouse } from "../../house/house";
 import { backToBackFacts } from "../../plan/back-to-back";
-import { heldFacts } from "../../plan/held-work";
+import { closedFacts, heldFacts } from "../../plan/held-work";
 import { makePlan } from "../../plan/plan";
 import {
   across,
@@ -52,6 +52,9 @@ const closed = (x: number) =>
 /** The room with its north wall so thin. */
 const thinWall = (thickness: number) =>
   house({ walls: [0, 1, 2, 3].map((i) => wallRow(i, i === 1 ? { thickness } : {})) });
+
+/** A run in a chase of one wall. */
+const hidden = run([{ path: onW1([1000, 450], [1000, 2400]), surface: { kind: "wall", id: "w" }, depth: 15 }]);
 
 judgeLimits("walls", {
   "chase.back-to-back": {
@@ -243,6 +246,15 @@ judgeLimits("walls", {
       measured: 2,
       limit: 0,
     }),
+  },
+  "work.closed": {
+    // A run that is done lies there as it was; one that is clipped on the face hides nothing.
+    allowed: () => [
+      ...closedFacts([{ ...hidden, held: true }], ["wall:w"]),
+      ...closedFacts([hidden], ["wall:other", "deck:w"]),
+      ...closedFacts([{ ...hidden, legs: hidden.legs.map((l) => ({ ...l, depth: 0 })) }], ["wall:w"]),
+    ],
+    broken: () => ({ facts: closedFacts([hidden], ["wall:w"]), severity: "stop" }),
   },
   "work.cable": {
     allowed: () => heldFacts(layHouse(house()), [held()]),

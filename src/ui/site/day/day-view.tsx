@@ -17,7 +17,9 @@ import { doneWords, leftWords, partWords, stateWords, taskName } from "../../../
 import { Button } from "../../kit/button";
 import { FileButton } from "../../kit/file-button";
 import dynamic from "next/dynamic";
+import { placeOnWall } from "../../../core/drawings/part-drawing";
 import { CutCard } from "./draw-in";
+import { DepthCard } from "./depth-card";
 import { Foot } from "./foot";
 import { PartCard } from "./part-card";
 import { TestCard } from "./test-card";
@@ -43,7 +45,8 @@ interface Props {
   by: string;
   /** Puts lines into the record, in this order. */
   tell: (lines: readonly Line[]) => void;
-  photo: (wall: string, file: File) => Promise<void>;
+  /** A photo of a wall, at a place on it or of all of it. */
+  photo: (wall: string, file: File, at?: { u: number; v: number }) => Promise<void>;
   onClose: () => void;
 }
 
@@ -223,6 +226,7 @@ function Doing({
   onUndo: (() => void) | null;
 }) {
   const run = plan.runs.find((r) => r.id === part.runs[0]);
+  const where = part.kind === "photo" ? null : placeOnWall(house, part);
   const second =
     last && onUndo ? (
       <button
@@ -244,6 +248,21 @@ function Doing({
       <PartCard house={house} plan={plan} part={part} done={done} />
       {part.kind === "draw-in" && run ? (
         <CutCard job={house.job} plan={plan} run={run} entries={entries} tell={(l) => tell([l])} />
+      ) : null}
+      {part.kind === "chase" ? (
+        <DepthCard house={house} plan={plan} part={part} entries={entries} tell={(l) => tell([l])} />
+      ) : null}
+      {where ? (
+        <FileButton
+          mark={`place-${part.id}`}
+          label="Photo of this place"
+          accept="image/*"
+          camera
+          icon={<Camera size={20} />}
+          onFile={(f) => void photo(where.wall, f, where)}
+        >
+          Photo of this place
+        </FileButton>
       ) : null}
       {part.kind === "test" && run ? (
         <>
