@@ -33,7 +33,7 @@ export function drawHere(h: House, room: string, wall: string | null): Scene | n
     const by = Math.min(700, d);
     p.circle(wx + (dx / d) * by, wy + (dy / d) * by, 90, "soft", "accent", { heavy: true, least: 6 });
   }
-  p.text(mx, -my, face ? "you are here" : r.name, { size: 13 });
+  p.text(mx, -b.y0, face ? "you are here" : r.name, { size: 13, drop: 1 });
   return {
     label: `${r.name} from above${face ? `, wall ${face.wall.index + 1} marked: you are here` : ""}`,
     shapes: p.shapes,

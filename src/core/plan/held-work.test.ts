@@ -7,6 +7,7 @@ import { applyPatch } from "../job/patch";
 import { holdOf } from "../laid/held";
 import type { Plan } from "../laid/laid";
 import { generatedHouse } from "../routing/generated-house";
+import { EXACT_MOST } from "../routing/order";
 import { findingOf, namesOf } from "../words/findings";
 import { heldFacts, touchedWork } from "./held-work";
 import { makePlan } from "./plan";
@@ -54,6 +55,24 @@ describe("a plan with work done in it", () => {
       }),
       { numRuns: 12 },
     );
+  });
+  it("joins the points as they are joined where any of its runs are done, one or all of them, in rings of few points and of many", () => {
+    // More than are put in order exactly.
+    const many = generatedHouse(7, 4, 5);
+    expect(many.circuits.find((c) => c.kind === "ring")!.points.length).toBeGreaterThan(EXACT_MOST + 1);
+    for (const j of [job, many]) {
+      const whole = makePlan(j);
+      const keys = whole.runs.map((r) => r.id).sort();
+      fc.assert(
+        fc.property(fc.subarray(keys), fc.boolean(), (some, all) => {
+          const held = (all ? keys : some).map((id) => hold(whole, j, id));
+          const after = makePlan(j, { held });
+          expect(after.facts.filter((f) => f.rule === "work.apart")).toEqual([]);
+          if (all) expect(after.runs.map((r) => r.id).sort()).toEqual(keys);
+        }),
+        { numRuns: j === many ? 2 : 6 },
+      );
+    }
   });
   it("lays the rest round the holes already drilled: none closer than three diameters, and none fuller than it may be", () => {
     const held = bored.slice(0, 3).map((r) => hold(plan, job, r.id));

@@ -135,7 +135,10 @@ export function pairsOf(
   for (const p of out.pairs) if (alarm(p.from) && alarm(p.to)) p.carries = LINKED;
   for (const { from, to, carries, wired } of branches) {
     if (!reached(to)) continue;
-    const said = wired ? undefined : all.find((id) => isGiven(id, to));
+    // What is pinned or done joins it as it was meant to be, where that is so; else wherever it does.
+    const behind = (id: string): boolean => branches.some((b) => b.to === id && b.from === to);
+    const there = all.filter((id) => isGiven(id, to) && !behind(id));
+    const said = wired ? undefined : from !== null && there.includes(from) ? from : there[0];
     let best = said ?? (from !== null && (wired || reached(from)) ? from : null);
     if (best === null)
       for (const j of places)
@@ -273,7 +276,10 @@ const chainLength = (d: readonly (readonly number[])[], order: readonly number[]
   return closed ? sum + d[order[order.length - 1]!]![order[0]!]! : sum;
 };
 
-/** Pairs whose run is pinned or done stay neighbours: their distance is made so small that no order can afford to part them. */
+/**
+ * Pairs whose run is pinned or done stay neighbours: every other step costs so much more that no order can afford to part them. None is
+ * below nothing, since the search leaves out what is longer already than an order it knows.
+ */
 function withGiven(
   d: number[][],
   closed: boolean,
@@ -281,13 +287,53 @@ function withGiven(
   ids: readonly string[],
   isGiven: (a: string, b: string) => boolean,
 ): number[] {
-  let any = false;
-  const near = d.map((row, i) =>
-    row.map((x, j) => {
-      if (i === j || !isGiven(ids[i]!, ids[j]!)) return x;
-      any = true;
-      return -NO_WAY;
-    }),
+  const given = ids.flatMap((a, i) =>
+    ids.flatMap((b, j): [number, number][] => (i < j && isGiven(a, b) ? [[i, j]] : [])),
   );
-  return any ? bestOrder(near, closed).order : free.order;
+  if (!given.length) return free.order;
+  const near = d.map((row, i) => row.map((x, j) => (i === j ? x : isGiven(ids[i]!, ids[j]!) ? 0 : x + APART)));
+  const { order } = bestOrder(near, closed);
+  const kept = (o: readonly number[]): number => given.filter(([a, b]) => besideEachOther(o, a, b, closed)).length;
+  // Of many places the order is a good one and not the best: then the stretches that are there are strung together.
+  const strung = kept(order) < given.length ? stringChains(d, given) : order;
+  return kept(strung) > kept(order) ? strung : order;
 }
+
+const besideEachOther = (order: readonly number[], a: number, b: number, closed: boolean): boolean => {
+  const gap = Math.abs(order.indexOf(a) - order.indexOf(b));
+  return gap === 1 || (closed && gap === order.length - 1);
+};
+
+/** An order from place 0 in which stretches of given pairs stay whole: from the end of one to the nearest end of another. */
+function stringChains(d: readonly (readonly number[])[], given: readonly (readonly [number, number])[]): number[] {
+  const next = new Map<number, number[]>();
+  for (const [a, b] of given) {
+    next.set(a, [...(next.get(a) ?? []), b]);
+    next.set(b, [...(next.get(b) ?? []), a]);
+  }
+  const left = new Set(d.map((_, i) => i));
+  /** The stretch from a place on, along given pairs. */
+  const walk = (from: number): number[] => {
+    const out = [from];
+    left.delete(from);
+    for (;;) {
+      const on = (next.get(out[out.length - 1]!) ?? []).find((x) => left.has(x));
+      if (on === undefined) return out;
+      out.push(on);
+      left.delete(on);
+    }
+  };
+  // Where the board stands in the midst of a stretch its other half comes last: a ring comes home by it.
+  const order = walk(0);
+  const home = walk(0).slice(1);
+  while (left.size) {
+    const last = order[order.length - 1]!;
+    const ends = [...left].filter((i) => (next.get(i) ?? []).filter((x) => left.has(x)).length < 2);
+    let pick = -1;
+    for (const i of ends.length ? ends : left) if (pick < 0 || d[last]![i]! < d[last]![pick]!) pick = i;
+    order.push(...walk(pick));
+  }
+  return [...order, ...home.reverse()];
+}
+/** What a step between two that are not joined by a run pinned or done costs more, mm: more than many steps where no line leads. */
+const APART = 20 * NO_WAY;

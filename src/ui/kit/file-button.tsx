@@ -8,6 +8,7 @@ export function FileButton({
   label,
   accept,
   camera = false,
+  big = false,
   icon,
   onFile,
   children,
@@ -17,6 +18,7 @@ export function FileButton({
   label?: string;
   accept: string;
   camera?: boolean;
+  big?: boolean;
   icon: ReactNode;
   onFile: (f: File) => void;
   children: ReactNode;
@@ -39,7 +41,12 @@ export function FileButton({
           if (f) onFile(f);
         }}
       />
-      <Button icon={icon} onClick={() => input.current?.click()}>
+      <Button
+        icon={icon}
+        big={big}
+        className={big ? "min-h-16 whitespace-normal" : ""}
+        onClick={() => input.current?.click()}
+      >
         {children}
       </Button>
     </>

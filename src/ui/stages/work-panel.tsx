@@ -23,7 +23,7 @@ export function WorkPanel() {
   const clock = (label: string, key: "start" | "end" | "breakAt" | "noiseFrom" | "noiseUntil") => (
     <TextField
       label={label}
-      most={5}
+      most={20}
       value={work[key]}
       onCommit={(x) => {
         const m = /^([0-9]{1,2})[:. ]?([0-9]{2})$/.exec(x.trim());
@@ -52,7 +52,7 @@ export function WorkPanel() {
       />
       <TextField
         label="First day"
-        most={10}
+        most={20}
         value={work.first ?? ""}
         onCommit={(x) => {
           if (!x.trim()) return put({ first: null });
@@ -150,7 +150,7 @@ export function WorkPanel() {
         const date = (label: string, key: "from" | "until") => (
           <TextField
             label={label}
-            most={10}
+            most={20}
             value={a[key]}
             onCommit={(x) => {
               if (!isDate(x)) return `${label} is “${x}”; give a date such as ${a.from}.`;

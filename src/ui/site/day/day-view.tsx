@@ -258,6 +258,7 @@ function Doing({
           label="Photo of this place"
           accept="image/*"
           camera
+          big
           icon={<Camera size={20} />}
           onFile={(f) => void photo(where.wall, f, where)}
         >
@@ -291,6 +292,7 @@ function Doing({
             label="Photo of the wall"
             accept="image/*"
             camera
+            big
             icon={<Camera size={20} />}
             onFile={(f) => void photo(part.at.id, f)}
           >
