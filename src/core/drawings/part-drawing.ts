@@ -41,39 +41,37 @@ export function drawHere(h: House, room: string, wall: string | null): Scene | n
   };
 }
 
-/** A bore line across the joists of a deck: which are drilled, which is next. */
+/** Most joists of a bore line shown at once: those about the next. */
+const SHOWN = 8;
+/** Joists of a bore line stand this far apart on the drawing, mm: it shows their order and not their spacing. */
+const STEP = 400;
+
+/** A bore line across the joists of a deck, joist after joist: which are drilled, which is next. Not to scale. */
 export function drawBoreLine(h: House, plan: Plan, hole: string, drilled: (hole: string) => boolean): Scene | null {
   for (const l of h.decks) {
     const line = chalkLines(l, plan).find((c) => c.joists.some((j) => j.hole.id === hole));
     if (!line) continue;
     const p = pen();
-    const depth = l.deck.joists.depth;
-    const breadth = l.deck.joists.breadth;
-    const places = line.joists.map((j) => l.joists[j.joist - 1]?.at ?? 0);
-    const [from, to] = [Math.min(...places) - 250, Math.max(...places) + 250];
-    p.rect(from, 0, to - from, depth, "deck", "timberline");
-    line.joists.forEach((j, i) => {
-      const x = places[i]!;
-      p.rect(x - breadth / 2, 0, breadth, depth, "timber", "timberline");
+    const at = line.joists.findIndex((j) => j.hole.id === hole);
+    const from = Math.max(0, Math.min(at - SHOWN / 2, line.joists.length - SHOWN));
+    const shown = line.joists.slice(from, from + SHOWN);
+    const high = 360;
+    p.rect(-STEP / 2, 0, shown.length * STEP, high, "deck", "timberline");
+    shown.forEach((j, i) => {
+      const x = i * STEP;
+      p.rect(x - 70, 0, 140, high, "timber", "timberline");
       const done = drilled(j.hole.id);
       const next = j.hole.id === hole;
-      p.circle(
-        x,
-        j.hole.fromTop,
-        j.hole.diameter / 2,
-        done ? "soft" : "paper",
-        done ? "good" : next ? "accent" : "stop",
-        {
-          least: next ? 8 : 6,
-          width: next ? 4 : 2.5,
-        },
-      );
+      p.circle(x, high / 2, 46, done ? "soft" : "paper", done ? "good" : next ? "accent" : "stop", {
+        least: next ? 10 : 7,
+        width: next ? 4 : 2.5,
+      });
       if (next) p.text(x, 0, `next: joist ${j.joist}`, { drop: -0.4, type: "bold", anchor: "middle" });
-      else if (line.joists.length <= 8) p.text(x, depth, String(j.joist), { drop: 1, size: 12 });
+      p.text(x, high, String(j.joist), { drop: 1, size: 13 });
     });
     const done = line.joists.filter((j) => drilled(j.hole.id)).length;
     return {
-      label: `${l.deck.name}: bore line of ${line.joists.length} joists, ${done} drilled, next joist ${line.joists.find((j) => j.hole.id === hole)!.joist}`,
+      label: `${l.deck.name}: bore line of ${line.joists.length} joists, ${done} drilled, next joist ${line.joists[at]!.joist}`,
       shapes: p.shapes,
       template: false,
     };

@@ -4,7 +4,7 @@ import type { SiteEntry } from "../job/site-entry";
 import type { Plan } from "../laid/laid";
 import { DAY, type Minute, dateAfter } from "./calendar";
 import { learnedTimes } from "./learned";
-import { partsOf } from "./parts";
+import { type Part, partsOf } from "./parts";
 import { type Schedule, type Slot, scheduleOf } from "./schedule";
 import { type Task, openTasks, tasksOf } from "./tasks";
 
@@ -32,8 +32,13 @@ export const nowOf = (d: Date): Now => ({
 });
 
 /** The rest of the work, worked out from now, or from its first day where that is still to come. */
-export function daysOf(h: House, plan: Plan, entries: readonly SiteEntry[], now: Now): Days {
-  const parts = partsOf(h, plan);
+export function daysOf(
+  h: House,
+  plan: Plan,
+  entries: readonly SiteEntry[],
+  now: Now,
+  parts: readonly Part[] = partsOf(h, plan),
+): Days {
   const learned = learnedTimes(parts, entries);
   const tasks = tasksOf(h, plan, entries, learned, parts);
   const { work, dwelling } = h.job;

@@ -11,8 +11,7 @@ export interface OnJob {
 /** Who is on the job: everybody who wrote in the record since a moment, the latest first. */
 export function onTheJob(entries: readonly SiteEntry[], since: number): OnJob[] {
   const out = new Map<string, OnJob>();
-  for (const e of inOrder(entries)) {
-    if (Date.parse(e.at) < since) continue;
+  for (const e of inOrder(entries.filter((x) => Date.parse(x.at) >= since))) {
     const there = out.get(e.by);
     out.set(e.by, { by: e.by, last: e, lines: (there?.lines ?? 0) + 1 });
   }

@@ -134,6 +134,8 @@ function beforeEach(parts: readonly Part[]): Map<string, Part[]> {
   );
 }
 
+const known = new WeakMap<readonly Part[], Map<string, Part[]>>();
+
 /** Order of kinds, as the work forces it. */
 const rank = new Map(taskKinds.map((k, i) => [k, i]));
 
@@ -148,7 +150,9 @@ export function tasksOf(
   const closed = new Set(surfacesOf(h.job, plan).flatMap((s) => (lastReleased(entries, s.key) ? [s.key] : [])));
   const done = partsDone(parts, entries, new Set(h.job.photos.map((p) => p.wall)), closed);
   const cannots = cannotsOf(entries);
-  const first = beforeEach(parts);
+  // What waits for what is a matter of the plan alone: worked out once for its parts, not at every tick.
+  const first = known.get(parts) ?? beforeEach(parts);
+  known.set(parts, first);
   const cannotOf = (p: Part): SiteEntry | undefined => {
     for (const key of keysOf(p)) {
       const step = stepOf[p.kind];

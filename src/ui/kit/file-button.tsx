@@ -44,7 +44,7 @@ export function FileButton({
       <Button
         icon={icon}
         big={big}
-        className={big ? "min-h-16 whitespace-normal" : ""}
+        className={big ? "min-h-16 whitespace-normal!" : ""}
         onClick={() => input.current?.click()}
       >
         {children}

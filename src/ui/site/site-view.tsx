@@ -151,7 +151,17 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
   const label = pointLabels(job);
   const name = (r: Run): string => `${label(r.from)} to ${label(r.to)}`;
   const circuit = (r: Run): string => job.circuits.find((c) => c.id === r.circuit)?.label ?? "";
-  const stateFor = (r: Run) => ({ state: stateOf(entries, r.id), needed: neededSteps(plan, r.id) });
+  const byRun = useMemo(() => {
+    const out = new Map<string, SiteEntry[]>();
+    for (const e of entries) {
+      const list = out.get(e.run);
+      if (list) list.push(e);
+      else out.set(e.run, [e]);
+    }
+    return out;
+  }, [entries]);
+  const needs = useMemo(() => new Map(plan.runs.map((r) => [r.id, neededSteps(plan, r.id)])), [plan]);
+  const stateFor = (r: Run) => ({ state: stateOf(byRun.get(r.id) ?? [], r.id), needed: needs.get(r.id) ?? [] });
   const say = (what: Omit<SiteEntry, "id" | "by" | "at">): void => {
     if (refusal !== null) return void toast.error(refusal);
     add({ id: nanoid(16), by: by.trim() || "Electrician 1", at: new Date().toISOString(), ...what });

@@ -106,14 +106,14 @@ export function BuiltCard({
         </div>
       ) : null}
       {open ? (
-        <div className="grid gap-2 border border-line bg-panel p-3">
+        <div className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3">
           <div className="grid gap-1.5" role="group" aria-label="What was built elsewhere">
             {[...points, ...legs].map((x) => (
               <Button
                 key={x.key}
                 big
                 aria-pressed={what === x.key}
-                className="whitespace-normal"
+                className="whitespace-normal!"
                 onClick={() => setWhat(x.key)}
               >
                 {what === x.key ? "✓ " : ""}
@@ -134,7 +134,7 @@ export function BuiltCard({
                   [fields[1], b, setB],
                 ] as const
               ).map(([name, value, set]) => (
-                <label key={name} className="grid grid-cols-[1fr_8rem] items-center gap-2 text-[16px]">
+                <label key={name} className="grid grid-cols-[minmax(0,1fr)_8rem] items-center gap-2 text-[16px]">
                   {name}, mm
                   <input
                     className="num min-h-12 border border-line bg-field px-2 text-[18px]"

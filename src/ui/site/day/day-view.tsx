@@ -1,6 +1,6 @@
 "use client";
 import { Camera } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { useDeferredValue, useEffect, useMemo, useState } from "react";
 import type { House } from "../../../core/house/house";
 import type { SiteEntry } from "../../../core/job/site-entry";
 import type { Plan } from "../../../core/laid/laid";
@@ -9,9 +9,9 @@ import { byDate, daysOf, nowOf } from "../../../core/record/day";
 import { type Line, lineOfCannot, linesOfDone, linesOfUndone } from "../../../core/record/do-part";
 import { partOfLine } from "../../../core/record/learned";
 import { inOrder } from "../../../core/record/order";
-import type { Part } from "../../../core/record/parts";
+import { type Part, partsOf } from "../../../core/record/parts";
 import { shortNext } from "../../../core/record/short";
-import type { Task } from "../../../core/record/tasks";
+import { type Task, tasksOf } from "../../../core/record/tasks";
 import { cableOf } from "../../../core/rules/catalogue";
 import { doneWords, leftWords, partWords, stateWords, taskName } from "../../../core/words/tasks";
 import { Button } from "../../kit/button";
@@ -53,11 +53,17 @@ interface Props {
 /** The day on the phone: what to do now at one place with one tool, the one number, what comes then, and what is short tomorrow. */
 export function DayView({ house, plan, entries, by, tell, photo, onClose }: Props) {
   const now = useNow();
-  const days = useMemo(() => daysOf(house, plan, entries, now), [house, plan, entries, now]);
+  const parts = useMemo(() => partsOf(house, plan), [house, plan]);
+  // What is ticked shows at once; the days follow a moment later.
+  const settled = useDeferredValue(entries);
+  const days = useMemo(() => daysOf(house, plan, settled, now, parts), [house, plan, settled, now, parts]);
+  const tasks = useMemo(
+    () => tasksOf(house, plan, entries, days.learned, parts),
+    [house, plan, entries, days.learned, parts],
+  );
   const [picked, setPicked] = useState<string | null>(null);
-  const { tasks, schedule } = days;
+  const { schedule } = days;
   const byId = useMemo(() => new Map(tasks.map((t) => [t.id, t])), [tasks]);
-  const parts = useMemo(() => tasks.flatMap((t) => t.parts.map((x) => x.part)), [tasks]);
   const done = useMemo(
     () => new Set(tasks.flatMap((t) => t.parts.flatMap((x) => (x.state.kind === "done" ? [x.part.id] : [])))),
     [tasks],
@@ -70,8 +76,8 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose }: Prop
   const task = picked !== null && ready(byId.get(picked)) ? byId.get(picked)! : first;
   const part = task?.parts.find((x) => x.state.kind === "ready")?.part ?? null;
   const short = useMemo(
-    () => shortNext(now.date, days, house.job, plan, entries),
-    [now.date, days, house.job, plan, entries],
+    () => shortNext(now.date, days, house.job, plan, settled),
+    [now.date, days, house.job, plan, settled],
   );
   const stuck = tasks.flatMap((t) => t.parts.filter((x) => x.state.kind === "cannot"));
   const held = tasks.flatMap((t) => t.parts.filter((x) => x.state.kind === "held")).length;
@@ -82,7 +88,7 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose }: Prop
   const quiet = house.job.dwelling.occupied ? `noise until ${house.job.work.noiseUntil}` : null;
   const left = tasks.flatMap((t) => t.parts).filter((x) => x.state.kind !== "done").length;
   return (
-    <div data-day className="grid gap-3">
+    <div data-day className="grid grid-cols-[minmax(0,1fr)] gap-3">
       <div className="flex flex-wrap items-baseline justify-between gap-2">
         <h2 className="font-cond text-2xl font-semibold">{task ? taskName(house, task) : "Nothing left to do now"}</h2>
         <p className="num text-[15px] text-soft">
@@ -122,7 +128,7 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose }: Prop
         </section>
       ) : null}
       {stuck.length ? (
-        <section aria-label="Cannot" className="grid gap-2 border border-line bg-panel p-3">
+        <section aria-label="Cannot" className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3">
           <h3 className="text-lg">Cannot for now{held ? `, and ${held} held by it` : ""}</h3>
           {stuck.map(({ part: p, state }) => (
             <div key={p.id} className="grid gap-1 border-t border-line pt-2 text-[16px]" data-stuck={p.id}>

@@ -32,8 +32,12 @@ export function DepthCard({
   const value = typed.trim() ? words.parse(typed, "mm") : null;
   const shallow = value !== null && value < needs;
   return (
-    <section aria-label="Depth" className="grid gap-2 border border-line bg-panel p-3 text-[16px]" data-depth>
-      <label className="grid grid-cols-[1fr_8rem] items-center gap-2">
+    <section
+      aria-label="Depth"
+      className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3 text-[16px]"
+      data-depth
+    >
+      <label className="grid grid-cols-[minmax(0,1fr)_8rem] items-center gap-2">
         <span>
           Depth at its shallowest, mm
           <span className="block text-[14px] text-soft">at least {mm(needs)}</span>

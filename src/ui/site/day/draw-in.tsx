@@ -54,7 +54,7 @@ export function CutCard({
     return (
       <section
         aria-label="Cut"
-        className="grid gap-2 border border-line bg-panel p-3 text-[16px]"
+        className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3 text-[16px]"
         data-cut={cut.drum.id}
       >
         <p>
@@ -122,7 +122,10 @@ export function CutCard({
     });
   };
   return (
-    <section aria-label="Cut" className="grid gap-2 border border-line bg-panel p-3 text-[16px]">
+    <section
+      aria-label="Cut"
+      className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3 text-[16px]"
+    >
       {drum && at ? (
         <>
           <p className="font-semibold">{drum.label}</p>

@@ -34,7 +34,7 @@ export function PartCard({
   const wall = useMemo(() => drawAtWall(house, plan, part), [house, plan, part]);
   const here = useMemo(() => (face ? drawHere(house, face.room.id, face.wall.id) : null), [house, face]);
   return (
-    <div className="grid gap-2 border border-line bg-panel p-3" data-part={part.id}>
+    <div className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3" data-part={part.id}>
       <p className="text-[17px] text-soft">{w.over}</p>
       {w.number ? (
         <p className="font-cond text-7xl leading-none font-semibold tracking-tight" data-big>

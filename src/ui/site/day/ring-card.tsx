@@ -60,14 +60,14 @@ export function RingCard({
   return (
     <details className="border border-line bg-panel p-3 text-[16px]" data-ring={circuit}>
       <summary className="min-h-10 cursor-pointer py-1.5 font-semibold">{label} end to end</summary>
-      <div className="grid gap-2 pt-1">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-2 pt-1">
         <p className="text-soft">
           Dead and proved; leads nulled; every box joined through{" "}
           {pointLabels(house.job)(house.job.circuits.find((c) => c.id === circuit)?.points[0] ?? "")} and on. Read each
           conductor from one leg to the other.
         </p>
         {ends.map((e) => (
-          <label key={e.key} className="grid grid-cols-[1fr_8rem] items-center gap-2">
+          <label key={e.key} className="grid grid-cols-[minmax(0,1fr)_8rem] items-center gap-2">
             <span>
               {e.label}, Ω<span className="block text-[14px] text-soft">expect {expected[e.key].toFixed(2)}</span>
             </span>

@@ -106,7 +106,7 @@ export function TestCard({
   return (
     <section
       aria-label="Test on the tails"
-      className="grid gap-2 border border-line bg-panel p-3 text-[16px]"
+      className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3 text-[16px]"
       data-test={run.id}
     >
       <p className="text-soft">
@@ -117,7 +117,7 @@ export function TestCard({
       {fields.map((f) => {
         const e = f.key === "insulation" ? null : (expected?.[f.key] ?? null);
         return (
-          <label key={f.key} className="grid grid-cols-[1fr_8rem] items-center gap-2">
+          <label key={f.key} className="grid grid-cols-[minmax(0,1fr)_8rem] items-center gap-2">
             <span>
               {f.label}, {f.unit}
               <span className="block text-[14px] text-soft">
@@ -170,6 +170,7 @@ export function TestCard({
       {expected ? (
         <Button
           big
+          className="whitespace-normal!"
           onClick={() =>
             void (async () => {
               const meter = simulatedMeter(seedOf(run.id));
@@ -208,7 +209,7 @@ export function TestCard({
       {asking ? (
         <div className="grid gap-2" role="group" aria-label="Why without readings">
           {without.map((w) => (
-            <Button key={w} big onClick={() => onTested(w)}>
+            <Button key={w} big className="whitespace-normal!" onClick={() => onTested(w)}>
               {w}
             </Button>
           ))}
