@@ -4,7 +4,7 @@ import { takeBuiltPoints } from "./built";
 import { openMemory } from "./client";
 import type { Db } from "./db";
 import { ternCottage } from "./demo/tern-cottage";
-import { addJob, findJob } from "./jobs";
+import { addJob, editJob, findJob } from "./jobs";
 import { addSiteEntries, siteBookOf } from "./site-book";
 
 let db: Db;
@@ -44,6 +44,15 @@ describe("a point told as built elsewhere", () => {
     // A line that was made before and comes late moves nothing.
     await tell([line("b2", "10:00", at(was.u - 400))]);
     expect((await s5()).u).toBe(was.u - 20);
+    // Nor does it where the desk has put the point elsewhere since.
+    const found = (await findJob(db, "built"))!;
+    const point = found.job.points.find((p) => p.id === "s5")!;
+    const after = { ...point, place: { ...point.place, u: was.u + 40 } };
+    await editJob(db, "built", found.version, [
+      { key: "moved-at-the-desk", patch: [{ collection: "points", id: "s5", before: point, after }] },
+    ]);
+    await tell([line("b4", "08:00", at(was.u - 90))]);
+    expect((await s5()).u).toBe(was.u + 40);
   });
   it("that is no point of the job, or is put off its wall, changes nothing and loses no line", async () => {
     const now = await s5();

@@ -16,10 +16,11 @@ export async function takeBuiltPoints(db: Db, jobId: string, lines: readonly Sit
   const book = await siteBookOf(db, jobId);
   for (const run of told) {
     const last = inOrder(book.filter((e) => e.run === run && e.kind === "built" && e.place)).at(-1);
-    if (!last || !lines.some((e) => e.id === last.id)) continue;
+    if (!last) continue;
     const found = await findJob(db, jobId);
     const point = found?.job.points.find((p) => `point:${p.id}` === run);
     if (!found || !point || equal(point.place, last.place)) continue;
+    // A word once taken is not taken again, whatever comes after it.
     const key = `built-${createHash("sha256").update(last.id).digest("hex").slice(0, 24)}`;
     const patch = [{ collection: "points", id: point.id, before: point, after: { ...point, place: last.place } }];
     await editJob(db, jobId, found.version, [{ key, patch }], last.by);

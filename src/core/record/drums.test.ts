@@ -49,6 +49,7 @@ describe("a drum", () => {
     const [d] = drumsOf({ drums: [drum("d1", { mark: 52_000 })] }, []);
     expect(cutAt(d!, 8565)).toMatchObject({ from: 52_000, to: 60_600 });
     expect(cutAt(d!, 8600).to).toBe(60_600);
+    expect(cutAt(d!, 8501).to).toBe(60_600);
     expect(cutAt({ ...d!, rising: false }, 8565).to).toBe(43_400);
     expect(cutAt({ ...d!, mark: null }, 8565).to).toBeNull();
     // Marks that would fall below nothing were read wrong.
@@ -132,6 +133,7 @@ describe("cable of a job", () => {
     const none = shortNext("2026-11-29", days, job, plan, []);
     const last = days.schedule.slots.reduce((d, s) => Math.max(d, s.until), 0);
     expect(last).toBeGreaterThan(0);
+    expect(shortBy("2026-11-29", days, job, plan, [])).toEqual([]);
     const all = shortBy("2027-12-31", days, job, plan, []);
     expect(all.reduce((s, x) => s + x.short, 0)).toBeCloseTo(
       plan.runs.reduce((s, r) => s + r.cutLength, 0),
