@@ -29,6 +29,7 @@ describe("before a wall is closed", () => {
     const known = file.job.walls.map((w, i) => ({
       id: `ph${i}`,
       wall: w.id,
+      deck: null,
       picture: "p1",
       u: 0,
       v: 0,

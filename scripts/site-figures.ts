@@ -32,6 +32,7 @@ const job: Job = {
   photos: Array.from({ length: photos }, (_, i) => ({
     id: `photo-${i}`,
     wall: walls[i % walls.length]!.id,
+    deck: null,
     picture: "p1",
     u: 100,
     v: 1200,

@@ -234,7 +234,7 @@ describe("pictures beside a job", () => {
     expect(await pictureOf(db, job.id, "none")).toBeNull();
     const named = {
       ...job,
-      photos: [{ id: "ph", wall: job.walls[0]!.id, picture: "p2", u: 0, v: 0, text: "", at: "2026-11-24" }],
+      photos: [{ id: "ph", wall: job.walls[0]!.id, deck: null, picture: "p2", u: 0, v: 0, text: "", at: "2026-11-24" }],
     };
     const file = readJobFile(writeJobFile(named, [], await picturesOf(db, job.id, picturesNamed(named))));
     expect(file.ok && file.file.pictures.map((p) => p.id)).toEqual(["p2"]);

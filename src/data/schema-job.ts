@@ -309,7 +309,8 @@ export const photos = pgTable(
   {
     jobId: ofJob(),
     id: text("id").notNull(),
-    wall: text("wall").notNull(),
+    wall: text("wall"),
+    deck: text("deck"),
     picture: text("picture").notNull(),
     u: doublePrecision("u").notNull(),
     v: doublePrecision("v").notNull(),

@@ -49,6 +49,7 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
     'alter table "drums" drop column "mark", drop column "rising"',
     'alter table "jobs" drop column "work"',
     'drop table "stock", "packs"',
+    'alter table "photos" drop column "deck"',
     'alter table "pins" drop column "number"',
     'alter table "jobs" drop column "edits_from"',
     'alter table "jobs" drop column "supply"',

@@ -127,7 +127,7 @@ export function removeRoom(job: Job, id: string): Change[] {
   const gone = new Set(job.points.filter((p) => p.place.on === "wall" && walls.has(p.place.wall)).map((p) => p.id));
   const out = withoutPoints(job, gone);
   for (const c of ["openings", "fixtures", "photos", "foundTrunkings"] as const)
-    for (const x of job[c]) if (walls.has(x.wall)) out.push(changeOf(job, c, x.id, null));
+    for (const x of job[c]) if (x.wall !== null && walls.has(x.wall)) out.push(changeOf(job, c, x.id, null));
   // An old cable that goes on elsewhere stays; what was traced of it here goes with the walls.
   const cables = new Map(out.filter((c) => c.collection === "foundCables").map((c) => [c.id, c.after]));
   for (const f of job.foundCables) {

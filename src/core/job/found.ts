@@ -45,16 +45,23 @@ export const forbiddenSchema = z.strictObject({
   ]),
 });
 
-/** A picture attached to a wall; the picture itself is kept beside the job under `picture`. */
-export const photoSchema = z.strictObject({
-  id: idSchema,
-  wall: idSchema,
-  picture: idSchema,
-  u: length0,
-  v: length0,
-  text: z.string().trim().max(200).default(""),
-  at: z.string().max(40),
-});
+/** A picture attached to a wall, or to a deck as a whole; the picture itself is kept beside the job under `picture`. */
+export const photoSchema = z
+  .strictObject({
+    id: idSchema,
+    /** Null for a photo of a deck. */
+    wall: idSchema.nullable(),
+    deck: idSchema.nullable().default(null),
+    picture: idSchema,
+    u: length0,
+    v: length0,
+    text: z.string().trim().max(200).default(""),
+    at: z.string().max(40),
+  })
+  .refine((p) => (p.wall === null) !== (p.deck === null), {
+    path: ["wall"],
+    message: "a photo is of a wall or of a deck, and not of both",
+  });
 
 /** A drawing to trace over: a picture under the plan of a storey. `scale` mm of house per pixel; x, y the place of its top left corner. */
 export const traceSchema = z.strictObject({

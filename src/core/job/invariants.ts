@@ -49,7 +49,8 @@ const references: readonly Reference[] = [
   reference("sections", "circuits", (s) => s.out.map((id, i) => [`out.${i}`, id])),
   reference("forbidden", "walls", (x) => [["place", x.place.on === "wall" ? x.place.wall : null]]),
   reference("forbidden", "decks", (x) => [["place", x.place.on === "deck" ? x.place.deck : null]]),
-  reference("photos", "walls", (p) => [["wall", p.wall]]),
+  reference("photos", "walls", (p) => (p.wall === null ? [] : [["wall", p.wall]])),
+  reference("photos", "decks", (p) => (p.deck === null ? [] : [["deck", p.deck]])),
   reference("traces", "storeys", (t) => [["storey", t.storey]]),
 ];
 

@@ -2,6 +2,7 @@ import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { type SiteEntry, siteEntrySchema, steps } from "../job/site-entry";
 import { layHouse } from "../house/house";
+import { photoSchema } from "../job/found";
 import { makePlan } from "../plan/plan";
 import { generatedHouse } from "../routing/generated-house";
 import { closingWords, surfaceName } from "../words/closing";
@@ -16,9 +17,16 @@ const surfaces = surfacesOf(job, plan);
 const wall = surfaces.find((s) => s.kind === "wall" && s.runs.length > 1)!;
 const withPhoto = {
   ...job,
-  photos: surfaces
-    .filter((s) => s.kind === "wall")
-    .map((s, i) => ({ id: `ph${i}`, wall: s.id, picture: "p", u: 0, v: 0, text: "", at: "" })),
+  photos: surfaces.map((s, i) => ({
+    id: `ph${i}`,
+    wall: s.kind === "wall" ? s.id : null,
+    deck: s.kind === "deck" ? s.id : null,
+    picture: "p",
+    u: 0,
+    v: 0,
+    text: "",
+    at: "",
+  })),
 };
 
 let n = 0;
@@ -168,4 +176,16 @@ it("what is released and not opened again is closed: nothing new is laid in it w
   expect(told([released], false).sort()).toEqual([...wall.runs].sort());
   expect(told([released], true)).toEqual([]);
   expect(told([], false)).toEqual([]);
+});
+
+it("a deck is photographed like a wall; a photo is of one or the other", () => {
+  const deck = surfaces.find((s) => s.kind === "deck")!;
+  expect(closingList(deck, { ...job, photos: [] }, plan, []).photo).toBe(true);
+  expect(closingList(deck, withPhoto, plan, []).photo).toBe(false);
+  const photo = { id: "p", picture: "p", u: 0, v: 0, at: "" };
+  expect(photoSchema.safeParse({ ...photo, wall: "w", deck: null }).success).toBe(true);
+  expect(photoSchema.safeParse({ ...photo, wall: "w" }).success).toBe(true);
+  expect(photoSchema.safeParse({ ...photo, wall: null, deck: "d" }).success).toBe(true);
+  expect(photoSchema.safeParse({ ...photo, wall: null }).success).toBe(false);
+  expect(photoSchema.safeParse({ ...photo, wall: "w", deck: "d" }).success).toBe(false);
 });

@@ -41,7 +41,7 @@ export interface ClosingList {
   rules: Fact[];
   /** Damage not repaired. */
   damage: Damage[];
-  /** A wall without a photo. */
+  /** Without a photo. */
   photo: boolean;
 }
 
@@ -67,7 +67,7 @@ export function closingList(
     })).filter((s) => s.runs.length > 0),
     rules: plan.facts.filter((f) => f.severity === "stop" && isOn(f, surface, mine, job.points)),
     damage: damagesOf(entries).filter((d) => mine.has(d.run) && d.repair === null),
-    photo: surface.kind === "wall" && !job.photos.some((p) => p.wall === surface.id),
+    photo: !job.photos.some((p) => (surface.kind === "wall" ? p.wall : p.deck) === surface.id),
   };
 }
 

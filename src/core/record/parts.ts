@@ -178,7 +178,7 @@ export function partsOf(h: House, plan: Plan): Part[] {
     const at = { kind: s.kind, id: s.id } as const;
     const group = s.kind === "wall" ? roomOfWall(s.id) : s.key;
     const more = { at, group, runs: s.runs, amount: 1, count: 1, noisy: false };
-    if (s.kind === "wall") out.push({ id: `photo:${s.key}`, kind: "photo", ...more });
+    out.push({ id: `photo:${s.key}`, kind: "photo", ...more });
     out.push({ id: `close:${s.key}`, kind: "close", ...more });
   }
   return out;

@@ -83,7 +83,7 @@ export function partsDone(
   const stepDone = (run: string, step: Step): boolean => state(run)[step].done;
   const isDone = (p: Part): boolean => {
     const place = placeOf(p);
-    if (p.kind === "photo") return photographed.has(p.at.id) || closed.has(place);
+    if (p.kind === "photo") return photographed.has(place) || closed.has(place);
     if (p.kind === "close" || closed.has(place)) return closed.has(place);
     if (p.kind === "draw-in" || p.kind === "test") return stepDone(p.runs[0]!, stepOf[p.kind]!);
     // What a later step shows to be there is there.
@@ -148,7 +148,12 @@ export function tasksOf(
   parts: readonly Part[] = partsOf(h, plan),
 ): Task[] {
   const closed = new Set(surfacesOf(h.job, plan).flatMap((s) => (lastReleased(entries, s.key) ? [s.key] : [])));
-  const done = partsDone(parts, entries, new Set(h.job.photos.map((p) => p.wall)), closed);
+  const done = partsDone(
+    parts,
+    entries,
+    new Set(h.job.photos.map((p) => (p.wall === null ? `deck:${p.deck}` : `wall:${p.wall}`))),
+    closed,
+  );
   const cannots = cannotsOf(entries);
   // What waits for what is a matter of the plan alone: worked out once for its parts, not at every tick.
   const first = known.get(parts) ?? beforeEach(parts);

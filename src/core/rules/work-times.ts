@@ -39,7 +39,7 @@ export const workTimes: Record<TaskKind, WorkTime> = {
   cover: { name: "Cover chases", unit: "m", each: 4, setUp: 3 },
   tails: { name: "Coil and flag ends", unit: "boxes", each: 3, setUp: 2 },
   test: { name: "Test on the tails", unit: "runs", each: 4, setUp: 8 },
-  photo: { name: "Photograph", unit: "walls", each: 2, setUp: 1 },
+  photo: { name: "Photograph", unit: "faces", each: 2, setUp: 1 },
   close: { name: "Release for closing", unit: "surfaces", each: 3, setUp: 1 },
 };
 

@@ -252,7 +252,11 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
         "along the ways of the cables; look for what is under them first",
       );
     case "photo":
-      return say(`${wallName()}: a photo`, "", "the whole wall, a tape in the picture");
+      return say(
+        `${wallName()}: a photo`,
+        "",
+        `${p.at.kind === "wall" ? "the whole wall" : "the whole deck with its cables"}, a tape in the picture`,
+      );
     case "close":
       return say(`${wallName()}: release for closing`, "", "when nothing stands against it");
   }

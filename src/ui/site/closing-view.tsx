@@ -62,8 +62,8 @@ export function ClosingView({
   entries: readonly SiteEntry[];
   runName: (id: string) => string;
   tell: (line: Pick<SiteEntry, "run" | "kind" | "text" | "after">) => void;
-  /** Takes a photo of a wall. */
-  photo: (wall: string, file: File) => Promise<void>;
+  /** Takes a photo of a wall or deck. */
+  photo: (of: Pick<Surface, "kind" | "id">, file: File) => Promise<void>;
 }) {
   const [open, setOpen] = useState<string | null>(null);
   const lines = closingLines(house, plan, entries).sort(
@@ -90,7 +90,7 @@ export function ClosingView({
           </button>
           {open === l.surface.key ? (
             <>
-              {l.surface.kind === "wall" && l.state.kind !== "released" ? (
+              {l.state.kind !== "released" ? (
                 <div className="border-t border-line px-3 pt-3">
                   <FileButton
                     mark={`photo-${l.surface.id}`}
@@ -98,7 +98,7 @@ export function ClosingView({
                     accept="image/*"
                     camera
                     icon={<Camera size={18} />}
-                    onFile={(f) => void photo(l.surface.id, f)}
+                    onFile={(f) => void photo(l.surface, f)}
                   >
                     {l.list.photo ? "Take a photo, a tape in the picture" : "Take another photo"}
                   </FileButton>

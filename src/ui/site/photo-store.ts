@@ -1,7 +1,9 @@
-/** A photo of a wall taken on this phone; `at` ISO 8601. */
+/** A photo of a wall or deck taken on this phone; `at` ISO 8601. */
 export interface KeptPhoto {
   id: string;
-  wall: string;
+  wall: string | null;
+  /** Not there in photos kept by the first edition, which were of walls. */
+  deck?: string | null;
   /** The middle of the wall at a height a person looks at, mm. */
   u: number;
   v: number;

@@ -8,7 +8,9 @@ import { type KeptPhoto, PhotoStore } from "./photo-store";
 const PREFIX = "lumbet-photo-";
 
 async function send(job: string, p: KeptPhoto): Promise<{ ok: true } | { ok: false; message: string }> {
-  const q = new URLSearchParams({ id: p.id, wall: p.wall, u: String(p.u), v: String(p.v), at: p.at });
+  const q = new URLSearchParams({ id: p.id, u: String(p.u), v: String(p.v), at: p.at });
+  if (p.wall !== null) q.set("wall", p.wall);
+  else if (p.deck) q.set("deck", p.deck);
   const answer = await fetch(`/api/jobs/${job}/photos?${q}`, {
     method: "POST",
     body: p.picture,
@@ -52,7 +54,10 @@ export function usePhotos(job: string) {
     await store.flush().finally(look);
   }, [store, look]);
   const take = useCallback(
-    async (file: File, at: { wall: string; u: number; v: number }): Promise<string | null> => {
+    async (
+      file: File,
+      at: { wall: string | null; deck: string | null; u: number; v: number },
+    ): Promise<string | null> => {
       const small = await shrunk(file);
       if ("message" in small) return small.message;
       try {

@@ -32,7 +32,7 @@ import { type Send, useEntries } from "./entries-queue";
 import { Troubles } from "./troubles";
 import type { KeptPhoto } from "./photo-store";
 import { usePhotos } from "./photos-queue";
-import { DayView, ringCard } from "./day/day-view";
+import { DayView, type PhotoOf, ringCard } from "./day/day-view";
 import type { Line } from "../../core/record/do-part";
 import { SinceLooked } from "./since-looked";
 import { StepBar } from "./step-bar";
@@ -192,9 +192,14 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
       add({ id: nanoid(16), by: by.trim() || "Electrician 1", at: new Date(at + i).toISOString(), ...l }),
     );
   };
-  const photoOf = async (wall: string, file: File, at?: { u: number; v: number }): Promise<void> => {
-    const face = house.faces[house.faceOfWall.get(wall)!]!;
-    const bad = await take(file, { wall, u: at?.u ?? Math.round(face.shape.length / 2), v: at?.v ?? 1200 });
+  const photoOf = async (of: PhotoOf, file: File): Promise<void> => {
+    const face = of.kind === "wall" ? house.faces[house.faceOfWall.get(of.id)!]! : null;
+    const bad = await take(file, {
+      wall: face ? of.id : null,
+      deck: face ? null : of.id,
+      u: of.at?.u ?? (face ? Math.round(face.shape.length / 2) : 0),
+      v: of.at?.v ?? (face ? 1200 : 0),
+    });
     if (bad !== null) toast.error(`The photo was not taken: ${bad}.`);
   };
   const waits = toSend + keptPhotos.filter((p) => p.refused === null).length;
@@ -406,10 +411,11 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
                     <button
                       type="button"
                       className="min-h-14 w-full cursor-pointer border-t border-line font-cond text-lg font-semibold text-accent"
-                      onClick={() => line(r, next, "done")}
-                      aria-label={`${stepNames[next]}: ${name(r)}`}
+                      // A test is not ticked without its readings: they are taken at the run.
+                      onClick={() => (next === "tested" ? go(r.id) : line(r, next, "done"))}
+                      aria-label={`${next === "tested" ? "Test" : stepNames[next]}: ${name(r)}`}
                     >
-                      {stepNames[next]}
+                      {next === "tested" ? "Test" : stepNames[next]}
                     </button>
                   ) : null}
                 </li>
@@ -431,7 +437,7 @@ function withPhotos(job: Job, photos: readonly KeptPhoto[]): Job {
         ...job,
         photos: [
           ...job.photos,
-          ...more.map(({ id, wall, u, v, at }) => ({ id, wall, picture: id, u, v, at, text: "" })),
+          ...more.map(({ id, wall, deck = null, u, v, at }) => ({ id, wall, deck, picture: id, u, v, at, text: "" })),
         ],
       }
     : job;

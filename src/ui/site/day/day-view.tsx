@@ -38,6 +38,13 @@ function useNow() {
   return now;
 }
 
+/** What a photo is of: a wall or deck as a whole, or a place on a wall, mm. */
+export interface PhotoOf {
+  kind: "wall" | "deck";
+  id: string;
+  at?: { u: number; v: number };
+}
+
 interface Props {
   house: House;
   plan: Plan;
@@ -45,8 +52,7 @@ interface Props {
   by: string;
   /** Puts lines into the record, in this order. */
   tell: (lines: readonly Line[]) => void;
-  /** A photo of a wall, at a place on it or of all of it. */
-  photo: (wall: string, file: File, at?: { u: number; v: number }) => Promise<void>;
+  photo: (of: PhotoOf, file: File) => Promise<void>;
   onClose: () => void;
 }
 
@@ -266,7 +272,7 @@ function Doing({
           camera
           big
           icon={<Camera size={20} />}
-          onFile={(f) => void photo(where.wall, f, where)}
+          onFile={(f) => void photo({ kind: "wall", id: where.wall, at: where }, f)}
         >
           Photo of this place
         </FileButton>
@@ -300,7 +306,7 @@ function Doing({
             camera
             big
             icon={<Camera size={20} />}
-            onFile={(f) => void photo(part.at.id, f)}
+            onFile={(f) => void photo({ kind: part.at.kind === "deck" ? "deck" : "wall", id: part.at.id }, f)}
           >
             Take it, tape in the picture
           </FileButton>

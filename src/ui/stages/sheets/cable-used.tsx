@@ -62,6 +62,16 @@ export function CableUsedSheet() {
       {used.days.length ? (
         <>
           <h3 className="text-lg">Used by day</h3>
+          <div className="h-48" role="img" aria-label="Metres of cable used each day; the table below has the figures">
+            <ResponsiveContainer width="100%" height="100%">
+              <BarChart data={used.days.map((d) => ({ name: d.date.slice(5), Used: round(d.used) }))}>
+                <CartesianGrid stroke="var(--line)" vertical={false} />
+                <XAxis dataKey="name" stroke="var(--soft)" fontSize={12} />
+                <YAxis stroke="var(--soft)" fontSize={12} unit=" m" width={56} />
+                <Bar dataKey="Used" fill="var(--accent)" isAnimationActive={false} />
+              </BarChart>
+            </ResponsiveContainer>
+          </div>
           <Table
             label="Cable by day"
             rows={used.days}

@@ -108,6 +108,24 @@ export function SiteBookSheet() {
                   ),
                 },
                 {
+                  name: "Photos",
+                  cell: (l) =>
+                    job.photos
+                      .filter((p) => (l.surface.kind === "wall" ? p.wall : p.deck) === l.surface.id)
+                      .map((p, i) => (
+                        <a
+                          key={p.id}
+                          className="mr-1.5 underline"
+                          href={`/api/jobs/${job.id}/pictures/${p.picture}`}
+                          target="_blank"
+                          rel="noreferrer"
+                          aria-label={`Photo ${i + 1} of ${l.name}`}
+                        >
+                          {i + 1}
+                        </a>
+                      )),
+                },
+                {
                   name: "First against it",
                   cell: (l) => (l.state.kind === "open" ? (closingWords(house, l.list, runName)[0] ?? "") : ""),
                 },

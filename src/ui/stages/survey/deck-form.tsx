@@ -121,6 +121,7 @@ export function DeckForm({ deck }: { deck: Deck }) {
                 ...job.forbidden
                   .filter((x) => x.place.on === "deck" && x.place.deck === deck.id)
                   .map((x) => change("forbidden", x.id, null)),
+                ...job.photos.filter((p) => p.deck === deck.id).map((p) => change("photos", p.id, null)),
                 change("decks", deck.id, null),
               ]),
             )

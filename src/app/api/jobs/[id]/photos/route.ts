@@ -13,8 +13,8 @@ const refuse = (status: number, message: string): Response =>
   Response.json({ error: { code: status === 404 ? "not-found" : "invalid", message, path: "photo" } }, { status });
 
 /**
- * `POST /api/jobs/ID/photos?id=KEY&wall=WALL&u=MM&v=MM&at=TIME`, body the picture: a photo of a wall as it was taken on site. The key
- * is made on the device: a photo sent twice is kept once.
+ * `POST /api/jobs/ID/photos?id=KEY&wall=WALL&u=MM&v=MM&at=TIME`, or `deck=DECK` in place of the wall; body the picture: a photo of a wall or
+ * deck as it was taken on site. The key is made on the device: a photo sent twice is kept once.
  */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const no = await notAllowed(request, "record");
@@ -28,7 +28,8 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     return refuse(422, `id: got ${JSON.stringify(key.slice(0, 40))}; a key of 8 to 30 letters, digits, - or _`);
   const photo = photoSchema.safeParse({
     id: key,
-    wall: q.get("wall") ?? "",
+    wall: q.get("wall"),
+    deck: q.get("deck"),
     picture: key,
     u: Number(q.get("u") ?? 0),
     v: Number(q.get("v") ?? 0),
@@ -45,8 +46,11 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const db = await database();
   const found = await findJob(db, id);
   if (!found) return refuse(404, `job: there is none with the id ${JSON.stringify(id)}`);
-  if (!found.job.walls.some((w) => w.id === photo.data.wall))
-    return refuse(422, `wall: there is none with the id ${JSON.stringify(photo.data.wall)} in this job`);
+  const { wall, deck } = photo.data;
+  if (wall !== null && !found.job.walls.some((w) => w.id === wall))
+    return refuse(422, `wall: there is none with the id ${JSON.stringify(wall)} in this job`);
+  if (deck !== null && !found.job.decks.some((d) => d.id === deck))
+    return refuse(422, `deck: there is none with the id ${JSON.stringify(deck)} in this job`);
   await addPicture(db, id, { id: key, type: clean.type, data: clean.bytes.toString("base64") });
   const patch = [{ collection: "photos", id: key, before: null, after: photo.data }];
   const who = await whoIs(request.headers);
