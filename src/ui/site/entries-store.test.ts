@@ -142,6 +142,26 @@ describe("lines kept on the phone", () => {
     await two.open();
     expect([two.waiting(), at.book.map((e) => e.id), memory.kept.size]).toEqual([[], ["a", "b"], 0]);
   });
+  it("a line made, or sent, while the phone is read is neither lost nor back", async () => {
+    const { send } = server();
+    const memory = phone();
+    let read: () => void = () => undefined;
+    const slow: LinesKeep = {
+      ...memory,
+      all: () => {
+        const now = [...memory.kept.values()];
+        return new Promise((done) => (read = () => done(now)));
+      },
+    };
+    const store = new EntriesStore("j", slow, send);
+    await store.add(line("sent"));
+    const opening = store.open();
+    await store.flush();
+    await store.add(line("made"));
+    read();
+    await opening;
+    expect(store.waiting().map((e) => e.id)).toEqual(["made"]);
+  });
   it("a database that cannot be read is no line lost: what is tapped stays in the page", async () => {
     const broken: LinesKeep = {
       all: () => Promise.reject(new Error("gone")),

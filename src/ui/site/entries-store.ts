@@ -42,6 +42,8 @@ export class EntriesStore {
   /** Lines that the phone's storage has not taken (yet, or at all). */
   private unstored = new Set<string>();
   private failed = new Set<string>();
+  /** Lines let go or sent since the phone was last read. */
+  private dropped = new Set<string>();
   private order = 0;
   private busy = false;
   /** Why nothing at all was taken at the last try; null when lines were. */
@@ -74,15 +76,21 @@ export class EntriesStore {
   /** Reads what the phone keeps, and what another page of this job put there or sent since. */
   async open(): Promise<void> {
     let there: KeptLine[];
+    // What is made or sent while the phone reads is known better here than by what it read.
+    const before = new Map(this.lines);
+    this.dropped.clear();
     try {
       there = await this.keep.all();
     } catch {
       return;
     }
     const ids = new Set(there.map((l) => l.entry.id));
-    for (const id of [...this.lines.keys()]) if (!ids.has(id) && !this.unstored.has(id)) this.lines.delete(id);
+    for (const [id, line] of before)
+      if (!ids.has(id) && !this.unstored.has(id) && this.lines.get(id) === line) this.lines.delete(id);
     for (const l of there) {
-      if (!this.unstored.has(l.entry.id)) this.lines.set(l.entry.id, l);
+      const { id } = l.entry;
+      if (this.lines.get(id) === before.get(id) && !this.unstored.has(id) && !this.dropped.has(id))
+        this.lines.set(id, l);
       this.order = Math.max(this.order, l.order);
     }
   }
@@ -110,6 +118,7 @@ export class EntriesStore {
 
   private async forget(ids: readonly string[]): Promise<void> {
     for (const id of ids) {
+      this.dropped.add(id);
       this.lines.delete(id);
       this.unstored.delete(id);
       this.failed.delete(id);

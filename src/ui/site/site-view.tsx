@@ -74,7 +74,13 @@ const later = {
   built: () => import("../../core/record/as-built"),
   ring: ringCard,
 };
-const fetchLater = (): Promise<unknown> => Promise.all(Object.values(later).map((get) => get()));
+const weights = [400, 500, 600, 700];
+const fetchLater = (): Promise<unknown> =>
+  Promise.all([
+    ...Object.values(later).map((get) => get()),
+    // A weight of the letters that is first wanted on another page would not be there.
+    ...weights.map((w) => document.fonts.load(`${w} 16px "Barlow"`).catch(() => [])),
+  ]);
 const StepDetail = dynamic(() => later.detail().then((m) => m.StepDetail));
 const ClosingView = dynamic(() => later.closing().then((m) => m.ClosingView));
 
