@@ -70,17 +70,18 @@ describe("the simulated wall detector", () => {
 
 describe("the simulated test meter", () => {
   const expected = { lineEarth: 0.39, lineNeutral: 0.3 };
+  const run = { id: "r", from: "a", to: "b" };
   it("reads a sound run within 0.02 Ω, always the same for one seed, and says that it is simulated", async () => {
     for (let seed = 1; seed <= 50; seed++) {
       const r = await simulatedMeter(seed).read({ expected, damaged: false });
       expect(Math.abs(r.lineEarth! - expected.lineEarth)).toBeLessThanOrEqual(0.0251);
-      expect(readRun(expected, r)).toEqual([]);
+      expect(readRun(run, expected, r)).toEqual([]);
       expect(await simulatedMeter(seed).read({ expected, damaged: false })).toEqual(r);
     }
     expect(simulatedMeter(1)).toMatchObject({ simulated: true, name: "Test meter, simulated" });
   });
   it("fails the insulation of a run that is hurt", async () => {
     const r = await simulatedMeter(1).read({ expected, damaged: true });
-    expect(readRun(expected, r).map((x) => x.fault)).toEqual(["insulation-failed"]);
+    expect(readRun(run, expected, r).map((f) => f.rule)).toEqual(["test.insulation"]);
   });
 });

@@ -59,7 +59,7 @@ const bySection = (o: Readonly<Record<string, unknown>>): string[] =>
 const fixed: readonly BookTable[] = [
   {
     id: "minutes",
-    title: "Minutes a way takes",
+    title: "Minutes that work takes",
     source: "Typical; one electrician, tools at hand",
     caution: "For comparing ways and planning a day. Boxes, clips and ends are the same whatever the way.",
     columns: ["work", "minutes"],
@@ -73,6 +73,16 @@ const fixed: readonly BookTable[] = [
       ["metre of floor board lifted and put back", minutes.boardMetre],
       ["run drawn in", minutes.drawIn.run],
       ["metre drawn in", minutes.drawIn.metre],
+      ["box let into masonry", minutes.box.masonry],
+      ["box in a stud wall or on the surface", minutes.box.other],
+      ["metre of containment fixed", minutes.containmentMetre],
+      ["clip", minutes.clip],
+      ["metre of chase covered", minutes.coverMetre],
+      ["ends of a box coiled, flagged and covered", minutes.tails],
+      ["run tested on its tails", minutes.test],
+      ["wall or deck photographed", minutes.photo],
+      ["wall or deck released", minutes.release],
+      ["setting up at one place", minutes.setUp],
     ],
   },
   {

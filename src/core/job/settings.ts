@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { schoolsSchema } from "../rules/schools";
-import { taskKinds } from "../rules/work-times";
+import { taskKinds } from "../rules/times";
 import { idSchema } from "./measures";
 
 /**

@@ -1,8 +1,11 @@
 import { ARMOUR_RESISTANCE, SHEATH_RESISTANCE, armourSection } from "../rules/ratings";
-import type { End, Run } from "../laid/laid";
+import type { House } from "../house/house";
+import type { End, Plan, Run } from "../laid/laid";
+import { cableOf } from "../rules/catalogue";
+import type { ExpectedRun } from "../trades/dead-tests/run-read";
 import { leftAtEnds } from "../laid/run-measures";
 import type { Cable } from "../rules/cables";
-import type { LaidCircuit, LaidLeg } from "../trades/circuits/laid-circuit";
+import { type LaidCircuit, type LaidLeg, laidCircuits } from "../trades/circuits/laid-circuit";
 import { perMillimetre } from "../trades/dead-tests/ring";
 
 /** What a sound circuit should read, dead, at one of its points. Ω. */
@@ -60,18 +63,34 @@ export function expectedOfRun(
 }
 
 /** What the tails of one run should read with its far end joined: line to protective conductor, and line to neutral. Ω; null as above. */
-export function expectedOnTails(
-  run: Pick<Run, "pathLength">,
-  ends: readonly Pick<End, "measures">[],
-  slack: number,
-  cable: Cable,
+export function expectedOnTails(h: House, plan: Pick<Plan, "ends">, run: Run): ExpectedRun | null {
+  const cable = cableOf(run.cable, h.catalogue);
+  const per = cable && perMm(cable, 20);
+  const ends = plan.ends.filter((e) => e.run === run.id);
+  const { slack } = h.job.settings;
+  return cable && per
+    ? {
+        lineEarth: expectedOfRun(run, ends, slack, cable)!,
+        lineNeutral: 2 * per.line * (run.pathLength + leftAtEnds(ends, slack)),
+      }
+    : null;
+}
+
+/** What the dead tests of a circuit as it is laid should read; null where there is none, or a conductor is in no table. */
+export function expectedOfCircuit(
+  h: House,
+  plan: Pick<Plan, "runs" | "holes" | "ends">,
+  circuit: string,
   temperature = 20,
-): { lineEarth: number; lineNeutral: number } | null {
-  const lineEarth = expectedOfRun(run, ends, slack, cable, temperature);
-  const per = perMm(cable, temperature);
-  return lineEarth === null || !per
-    ? null
-    : { lineEarth, lineNeutral: 2 * per.line * (run.pathLength + leftAtEnds(ends, slack)) };
+): ExpectedReadings | null {
+  const laid = laidCircuits(h, plan.runs, plan.holes).find((c) => c.circuit.id === circuit);
+  const cable = new Map(plan.runs.map((r) => [r.id, r.cable]));
+  const left = (run: string): number =>
+    leftAtEnds(
+      plan.ends.filter((e) => e.run === run),
+      h.job.settings.slack,
+    );
+  return laid ? expectedReadings(laid, left, (r) => cableOf(cable.get(r) ?? "", h.catalogue), temperature) : null;
 }
 
 /** Both ways round side by side: to the place one way and back by the other conductor, and the other way about. */

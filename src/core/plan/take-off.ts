@@ -14,7 +14,7 @@ import { glandFaces } from "./gland-faces";
 import { metalInside } from "./metal-inside";
 import { sealsOf } from "./section-figures";
 import { armourSleeves } from "../rules/armour-cores";
-import type { TaskKind } from "../rules/work-times";
+import type { TaskKind } from "../rules/times";
 import { roomServed } from "../house/rooms-of";
 import type { Clips, Hole, Run, TakeOffLine, End } from "../laid/laid";
 

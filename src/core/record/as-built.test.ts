@@ -43,9 +43,7 @@ const entries = put(
     parts.find((p) => p.id === `draw-in:${run.id}`)!,
     parts,
     new Set(),
-    bare,
-    job,
-    [],
+    { plan: bare, job, entries: [] },
   ),
 );
 const plan = planHouse(h, { held: heldRuns(entries) });

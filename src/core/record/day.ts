@@ -1,5 +1,5 @@
 import type { House } from "../house/house";
-import type { TaskKind } from "../rules/work-times";
+import type { TaskKind } from "../rules/times";
 import type { SiteEntry } from "../job/site-entry";
 import type { Plan } from "../laid/laid";
 import { DAY, type Minute, dateAfter } from "./calendar";

@@ -49,7 +49,8 @@ describe("a drum", () => {
     const [d] = drumsOf({ drums: [drum("d1", { mark: 52_000 })] }, []);
     expect(cutAt(d!, 8565)).toMatchObject({ from: 52_000, to: 60_600 });
     expect(cutAt(d!, 8600).to).toBe(60_600);
-    expect(cutAt(d!, 8501).to).toBe(60_600);
+    expect(cutAt(d!, 8501)).toMatchObject({ to: 60_600, after: 41_499, lacking: 0 });
+    expect(cutAt(d!, 51_000)).toMatchObject({ after: 0, lacking: 1000 });
     expect(cutAt({ ...d!, rising: false }, 8565).to).toBe(43_400);
     expect(cutAt({ ...d!, mark: null }, 8565).to).toBeNull();
     // Marks that would fall below nothing were read wrong.
@@ -120,6 +121,8 @@ describe("cable of a job", () => {
     const mine = used.circuits.find((c) => c.circuit === a!.circuit)!;
     expect(mine.used).toBe(Math.ceil(a!.cutLength) + 200);
     expect(mine.cut).toBeCloseTo(a!.cutLength, 6);
+    expect(mine.over).toBeCloseTo((Math.ceil(a!.cutLength) + 200 - a!.cutLength) / a!.cutLength, 6);
+    expect(used.circuits.find((c) => c.circuit !== a!.circuit)?.over ?? null).toBeNull();
     expect(mine.planned).toBeCloseTo(
       plan.runs.filter((r) => r.circuit === a!.circuit).reduce((s, r) => s + r.cutLength, 0),
       6,

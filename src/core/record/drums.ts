@@ -135,17 +135,28 @@ export interface CutAt {
   length: number;
   from: number | null;
   to: number | null;
+  /** Left on it after; lacking where it holds too little. */
+  after: number;
+  lacking: number;
 }
 const TENTH = 100;
 export function cutAt(drum: DrumState, length: number): CutAt {
   const rounded = Math.ceil(length / TENTH - 1e-6) * TENTH;
   const to = drum.mark === null ? null : drum.rising ? drum.mark + rounded : drum.mark - rounded;
-  return { drum, length, from: drum.mark, to: to === null || to < 0 ? null : to };
+  return {
+    drum,
+    length,
+    from: drum.mark,
+    to: to === null || to < 0 ? null : to,
+    after: Math.max(0, drum.left - length),
+    lacking: Math.max(0, length - drum.left),
+  };
 }
 
 /** Planned and used of each circuit and each day, mm; `back` came back as offcuts and is not in `used`. */
 export interface Used {
-  circuits: { circuit: string; planned: number; cut: number; used: number }[];
+  /** `over`: share by which what was used is more than what was planned for the runs cut; null while none is. */
+  circuits: { circuit: string; planned: number; cut: number; used: number; over: number | null }[];
   days: { date: string; used: number }[];
   back: number;
 }
@@ -174,7 +185,11 @@ export function cableUsed(plan: Pick<Plan, "runs">, entries: readonly SiteEntry[
     days.set(day, (days.get(day) ?? 0) + length);
   }
   return {
-    circuits: [...circuits].map(([circuit, x]) => ({ circuit, ...x })),
+    circuits: [...circuits].map(([circuit, x]) => ({
+      circuit,
+      ...x,
+      over: x.cut > 0 ? (x.used - x.cut) / x.cut : null,
+    })),
     days: [...days].sort(([a], [b]) => (a < b ? -1 : 1)).map(([date, used]) => ({ date, used })),
     back,
   };

@@ -1,6 +1,5 @@
-import type { TaskKind } from "../rules/work-times";
+import type { TaskKind } from "../rules/times";
 import type { SiteEntry } from "../job/site-entry";
-import { workTimes } from "../rules/work-times";
 import { inOrder } from "./order";
 import type { Part } from "./parts";
 
@@ -45,7 +44,7 @@ export function learnedTimes(parts: readonly Part[], entries: readonly SiteEntry
       // Without a tick before it the first of a stretch has no beginning: it is timed from its own tick, and not counted.
       const start = from ?? list[i]!.at;
       const counts = list.slice(from === null ? i + 1 : i, j + 1);
-      const usual = workTimes[kind].each * counts.reduce((sum, x) => sum + x.part.amount, 0);
+      const usual = counts.reduce((sum, x) => sum + x.part.usual, 0);
       const took = list[j]!.at - start;
       if (usual > 0 && took >= BELIEVED[0] && took <= BELIEVED[1])
         shares.set(kind, [...(shares.get(kind) ?? []), took / usual]);

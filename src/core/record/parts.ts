@@ -3,10 +3,8 @@ import { toFace } from "../base/wall-frame";
 import { type House } from "../house/house";
 import { roomServed } from "../house/rooms-of";
 import { sectionsOf } from "../house/sections";
-import type { TaskKind } from "../rules/work-times";
+import { type TaskKind, minutes, wallHoleMinutes } from "../rules/times";
 import type { Hole, Plan, Run } from "../laid/laid";
-import { cableOf } from "../rules/catalogue";
-import { inMasonry } from "../rules/work-times";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
 import { surfacesOf } from "./closing";
 
@@ -21,10 +19,10 @@ export interface Part {
   group: string;
   /** Runs it serves. */
   runs: string[];
-  /** How much of it, in the unit of its kind; a hole in masonry counts as several. */
-  amount: number;
   /** How many things to count, such as clips or holes; metres of what is measured. */
   count: number;
+  /** Minutes it usually takes. */
+  usual: number;
   noisy: boolean;
   hole?: Hole;
 }
@@ -73,15 +71,6 @@ export function chaseLength(h: House, plan: Pick<Plan, "runs">, wall: string): n
   return covered(out);
 }
 
-/** How deep a wall's chases must be, mm: the cable's depth behind the face and the cable itself, at the deepest of them. */
-export function chaseNeeds(h: House, plan: Pick<Plan, "runs">, wall: string): number {
-  const needs = plan.runs.flatMap((r) => {
-    const thick = cableOf(r.cable, h.catalogue)?.thickness ?? 0;
-    return r.legs.flatMap((l) => (l.method === "chase" && l.surface.id === wall ? [l.depth + thick] : []));
-  });
-  return Math.max(0, ...needs);
-}
-
 /** Holes of decks in walking order, noggins after their deck's lines, then those of walls from room to room. */
 function holesInOrder(h: House, plan: Pick<Plan, "holes">): Hole[] {
   const joists = boringOrder(h, plan).map((s) => s.hole);
@@ -104,28 +93,28 @@ export function partsOf(h: House, plan: Plan): Part[] {
     const id = l.deck.id;
     const mine = legsOn(`deck:${id}`, (x) => x.method !== "surface");
     if (!mine.length || l.deck.access !== "boards-up") continue;
+    const metres = boardsOver(mine, id);
     out.push({
       id: `boards-up:deck:${id}`,
       kind: "boards-up",
       at: { kind: "deck", id },
       group: `deck:${id}`,
       runs: mine.map((r) => r.id),
-      amount: boardsOver(mine, id),
-      count: boardsOver(mine, id),
+      count: metres,
+      usual: metres * minutes.boardMetre,
       noisy: false,
     });
   }
   for (const o of holesInOrder(h, plan)) {
     const deck = o.in.deck;
-    const masonry = o.in.kind === "wall";
     out.push({
       id: holeKey(o),
       kind: "bore",
       at: deck === undefined ? { kind: "wall", id: o.in.wall ?? "" } : { kind: "deck", id: deck },
       group: deck === undefined ? roomOfWall(o.in.wall ?? "") : `deck:${deck}`,
       runs: [...o.runs],
-      amount: masonry ? inMasonry.hole : 1,
       count: 1,
+      usual: holeMinutes(h, o),
       noisy: true,
       hole: o,
     });
@@ -136,9 +125,10 @@ export function partsOf(h: House, plan: Plan): Part[] {
     const length = chaseLength(h, plan, id) / 1000;
     if (!length) continue;
     const at = { kind: "wall", id } as const;
-    const more = { at, group: roomOfWall(id), runs: chased.map((r) => r.id), amount: length, count: length };
-    out.push({ id: `chase:wall:${id}`, kind: "chase", noisy: true, ...more });
-    out.push({ id: `cover:wall:${id}`, kind: "cover", noisy: false, ...more });
+    const more = { at, group: roomOfWall(id), runs: chased.map((r) => r.id), count: length };
+    const metre = minutes.chaseMetre[f.wall.build === "masonry" ? "masonry" : "plaster"];
+    out.push({ id: `chase:wall:${id}`, kind: "chase", usual: length * metre, noisy: true, ...more });
+    out.push({ id: `cover:wall:${id}`, kind: "cover", usual: length * minutes.coverMetre, noisy: false, ...more });
   }
   out.push(...boxesAndTails(h, plan));
   for (const s of sectionsOf(h)) {
@@ -152,8 +142,8 @@ export function partsOf(h: House, plan: Plan): Part[] {
       at: { kind: "section", id: section.id },
       group: first.on === "wall" ? roomOfWall(first.wall) : `deck:${first.deck}`,
       runs: plan.runs.filter((r) => r.legs.some((l) => l.section === section.id)).map((r) => r.id),
-      amount: length,
       count: length,
+      usual: length * minutes.containmentMetre,
       noisy: true,
     });
   }
@@ -161,30 +151,30 @@ export function partsOf(h: House, plan: Plan): Part[] {
     const at = { kind: "run", id: r.id } as const;
     const group = `circuit:${r.circuit}`;
     const length = r.pathLength / 1000;
-    out.push({
-      id: `draw-in:${r.id}`,
-      kind: "draw-in",
-      at,
-      group,
-      runs: [r.id],
-      amount: length,
-      count: length,
-      noisy: false,
-    });
-    out.push({ id: `test:${r.id}`, kind: "test", at, group, runs: [r.id], amount: 1, count: 1, noisy: false });
+    const more = { at, group, runs: [r.id], noisy: false };
+    const { run, metre } = minutes.drawIn;
+    out.push({ id: `draw-in:${r.id}`, kind: "draw-in", count: length, usual: run + length * metre, ...more });
+    out.push({ id: `test:${r.id}`, kind: "test", count: 1, usual: minutes.test, ...more });
   }
   out.push(...clipParts(plan, roomOfWall));
   for (const s of surfaces) {
     const at = { kind: s.kind, id: s.id } as const;
     const group = s.kind === "wall" ? roomOfWall(s.id) : s.key;
-    const more = { at, group, runs: s.runs, amount: 1, count: 1, noisy: false };
-    out.push({ id: `photo:${s.key}`, kind: "photo", ...more });
-    out.push({ id: `close:${s.key}`, kind: "close", ...more });
+    const more = { at, group, runs: s.runs, count: 1, noisy: false };
+    out.push({ id: `photo:${s.key}`, kind: "photo", usual: minutes.photo, ...more });
+    out.push({ id: `close:${s.key}`, kind: "close", usual: minutes.release, ...more });
   }
   return out;
 }
 
-/** Area of boards that go up for runs in a deck, m²: a strip along each way of cables, once however many lie in it. */
+/** Minutes of a hole: in a joist, in other timber, or through a wall by its thickness. */
+function holeMinutes(h: House, o: Hole): number {
+  if (o.in.kind === "wall")
+    return wallHoleMinutes(h.faces[h.faceOfWall.get(o.in.wall ?? "") ?? -1]?.shape.thickness ?? 0);
+  return o.in.kind === "joist" ? minutes.bore : minutes.studHole;
+}
+
+/** Metres of boards that go up for runs in a deck: along each way of cables, once however many lie under it. */
 function boardsOver(runs: readonly Run[], deck: string): number {
   const out: Stretches = [];
   for (const r of runs)
@@ -195,7 +185,7 @@ function boardsOver(runs: readonly Run[], deck: string): number {
       const across = `${alongX ? "y" : "x"}${Math.round((alongX ? a[1] : a[0]) / STRIP)}`;
       out.push(alongX ? [across, a[0], b[0]] : [across, a[1], b[1]]);
     }
-  return (covered(out) * STRIP) / 1e6;
+  return covered(out) / 1000;
 }
 
 /** A box at every new point on a wall that a run comes to, and the ends in it. */
@@ -211,8 +201,14 @@ function boxesAndTails(h: House, plan: Plan): Part[] {
     const more = { at: { kind: "point", id: point } as const, group, runs, count: 1 };
     const letIn = !!face && p.point.mount === "flush" && face.wall.build === "masonry";
     if (face && !p.point.existing && p.point.kind !== "board")
-      out.push({ id: `box:point:${point}`, kind: "box", amount: letIn ? inMasonry.box : 1, noisy: letIn, ...more });
-    out.push({ id: `tails:point:${point}`, kind: "tails", amount: 1, noisy: false, ...more });
+      out.push({
+        id: `box:point:${point}`,
+        kind: "box",
+        usual: minutes.box[letIn ? "masonry" : "other"],
+        noisy: letIn,
+        ...more,
+      });
+    out.push({ id: `tails:point:${point}`, kind: "tails", usual: minutes.tails, noisy: false, ...more });
   }
   const face = (x: Part): number => h.points[h.pointOfId.get(x.at.id)!]!.face;
   const u = (x: Part): number => {
@@ -232,8 +228,8 @@ function clipParts(plan: Plan, roomOfWall: (wall: string) => string): Part[] {
     const name = `clip:${kind}:${id}:${c.run}`;
     const there = by.get(name);
     if (there) {
-      there.amount += c.marks.length;
       there.count += c.marks.length;
+      there.usual += c.marks.length * minutes.clip;
     } else
       by.set(name, {
         id: name,
@@ -241,8 +237,8 @@ function clipParts(plan: Plan, roomOfWall: (wall: string) => string): Part[] {
         at: { kind, id },
         group: kind === "wall" ? roomOfWall(id) : `deck:${id}`,
         runs: [c.run],
-        amount: c.marks.length,
         count: c.marks.length,
+        usual: c.marks.length * minutes.clip,
         noisy: false,
       });
   }

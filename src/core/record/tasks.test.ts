@@ -1,11 +1,11 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { layHouse } from "../house/house";
-import { taskKinds } from "../rules/work-times";
+import { minutes, taskKinds, wallHoleMinutes, workKinds } from "../rules/times";
 import { type SiteEntry, siteEntrySchema } from "../job/site-entry";
 import { makePlan } from "../plan/plan";
 import { generatedHouse } from "../routing/generated-house";
-import { workTimes } from "../rules/work-times";
+
 import { daysOf } from "./day";
 import { type Line, lineOfCannot, linesOfDone, linesOfUndone } from "./do-part";
 import { stateOf } from "./entries";
@@ -43,9 +43,7 @@ function work(ids: readonly string[], from: SiteEntry[] = []): SiteEntry[] {
           parts.find((p) => p.id === id)!,
           parts,
           done,
-          plan,
-          job,
-          entries,
+          { plan, job, entries },
         ),
       ),
     ];
@@ -161,9 +159,7 @@ describe("the order the work forces", () => {
                 parts.find((p) => p.id === id)!,
                 parts,
                 done,
-                plan,
-                job,
-                [],
+                { plan, job, entries: [] },
               ),
             ),
           );
@@ -198,16 +194,27 @@ describe("the order the work forces", () => {
 describe("times", () => {
   const each = (minutes: Record<string, number>) => ({ ...job, work: { ...job.work, minutes } });
   it("are the user's, before what was learned, before the usual; every kind has one", () => {
-    for (const k of taskKinds) expect(workTimes[k].each).toBeGreaterThan(0);
+    for (const k of taskKinds) expect(workKinds[k].each).toBeGreaterThan(0);
     const of = (j: typeof job, learned = {}): number =>
       tasksOf(layHouse(j), plan, [], learned).find((t) => t.kind === "draw-in")!.minutes;
-    const metres = parts
-      .filter((p) => p.group === tasksOf(h, plan, []).find((t) => t.kind === "draw-in")!.group && p.kind === "draw-in")
-      .reduce((s, p) => s + p.amount, 0);
-    const { setUp, each: usual } = workTimes["draw-in"];
-    expect(of(job)).toBeCloseTo(setUp + usual * metres, 6);
-    expect(of(job, { "draw-in": 2 })).toBeCloseTo(setUp + 2 * usual * metres, 6);
-    expect(of(each({ "draw-in": 5 }) as typeof job, { "draw-in": 2 })).toBeCloseTo(setUp + 5 * metres, 6);
+    const group = tasksOf(h, plan, []).find((t) => t.kind === "draw-in")!.group;
+    const usual = parts.filter((p) => p.group === group && p.kind === "draw-in").reduce((s, p) => s + p.usual, 0);
+    expect(of(job)).toBeCloseTo(minutes.setUp + usual, 6);
+    expect(of(job, { "draw-in": 2 })).toBeCloseTo(minutes.setUp + 2 * usual, 6);
+    // Ten times the usual half minute a metre.
+    expect(of(each({ "draw-in": 5 }) as typeof job, { "draw-in": 2 })).toBeCloseTo(minutes.setUp + 10 * usual, 6);
+  });
+  it("are those that ways are compared by: a hole by its timber or the thickness of its wall, a metre drawn in, a metre of chase by its wall", () => {
+    for (const p of parts) {
+      if (p.kind === "draw-in") expect(p.usual).toBeCloseTo(minutes.drawIn.run + p.count * minutes.drawIn.metre, 6);
+      if (p.hole?.in.kind === "joist") expect(p.usual).toBe(minutes.bore);
+      if (p.hole?.in.kind === "wall")
+        expect(p.usual).toBe(wallHoleMinutes(h.faces[h.faceOfWall.get(p.hole.in.wall!)!]!.shape.thickness));
+      if (p.kind === "chase") {
+        const { build } = h.faces[h.faceOfWall.get(p.at.id)!]!.wall;
+        expect(p.usual / p.count).toBeCloseTo(minutes.chaseMetre[build === "masonry" ? "masonry" : "plaster"], 6);
+      }
+    }
   });
   it("are learned from three stretches or more, by the middle one, and never from what nobody believes", () => {
     const boxes = parts.filter((p) => p.kind === "box");
@@ -216,7 +223,7 @@ describe("times", () => {
     const mark = (p: (typeof parts)[number], minute: number, by = "Pat"): SiteEntry[] =>
       put([{ run: `point:${p.at.id}`, kind: "mark", step: null, text: "", mark: p.id }], by, at(minute));
     // Coil one, then a box of 8 min usual that took 16; three times.
-    const usual = (i: number): number => boxes[i]!.amount * workTimes.box.each;
+    const usual = (i: number): number => boxes[i]!.usual;
     let minute = 0;
     const lines: SiteEntry[] = [];
     for (let i = 0; i < 3; i++) {

@@ -1,7 +1,7 @@
 import type { House } from "../house/house";
 import { type SiteEntry, type Step } from "../job/site-entry";
 import type { Plan } from "../laid/laid";
-import { type TaskKind, minutesEach, taskKinds, workTimes } from "../rules/work-times";
+import { type TaskKind, minutes, taskKinds, timeFactor } from "../rules/times";
 import { lastReleased, surfacesOf } from "./closing";
 import { stateOf } from "./entries";
 import { cannotsOf, markName, marksOf } from "./marks";
@@ -216,8 +216,8 @@ function grouped(
   for (const t of tasks.values()) {
     const left = t.parts.filter((x) => doable(x.state));
     if (!left.length) continue;
-    const each = minutesEach(t.kind, h.job.work, learned);
-    t.minutes = workTimes[t.kind].setUp + each * left.reduce((sum, x) => sum + x.part.amount, 0);
+    const usual = left.reduce((sum, x) => sum + x.part.usual, 0);
+    t.minutes = minutes.setUp + usual * timeFactor(t.kind, h.job.work, learned);
     t.noisy = left.some((x) => x.part.noisy);
     t.after = [
       ...new Set(

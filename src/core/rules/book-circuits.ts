@@ -256,6 +256,15 @@ export const circuitRules = {
     why: "A low reading on new work is a nicked sheath or damp, and it is never easier to find than before the wall is closed.",
     caution: "Start at 250 V where electronics may be connected; disconnect them for 500 V.",
   },
+  "test.tails": {
+    title: "Readings on the tails of a run",
+    text: "With the far end joined line to earth and line to neutral read the run's length times the resistance of the two conductors, within a tenth or 0.05 Ω; no conductor is open and the colours are the same at both ends.",
+    limit: "within 10 % or 0.05 Ω",
+    severity: "stop",
+    source: `${BS7671} 643.2, 643.6, and on-site working practice`,
+    why: "A broken, swapped or loose conductor found on the tails costs a minute; behind plaster it costs the wall.",
+    caution: "Isolate, prove dead, prove the tester before and after.",
+  },
   "test.radial": {
     title: "Continuity of a radial",
     text: "Line and protective conductor together read their length times their resistance per metre.",

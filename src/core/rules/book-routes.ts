@@ -62,6 +62,14 @@ export const routeRules = {
     source: OWN,
     why: "It is laid as you said, and is one cable more than the circuit needs.",
   },
+  "chase.shallow": {
+    title: "Chase too shallow",
+    text: "A chase is at its shallowest as deep as the cable's depth behind the face and the cable itself.",
+    limit: "depth planned + cable",
+    severity: "stop",
+    source: OWN,
+    why: "The cable stands out of the plaster, and is trowelled or screwed into.",
+  },
   "work.moved": {
     title: "Point moved after its cable was done",
     text: "A point stays where it was when the first step of its run was ticked on site.",

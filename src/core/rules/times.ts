@@ -9,6 +9,16 @@ export const minutes = {
   chaseMetre: { plaster: 6, masonry: 12 },
   boardMetre: 4,
   drawIn: { run: 3, metre: 0.5 },
+  box: { masonry: 16, other: 8 },
+  containmentMetre: 10,
+  clip: 0.7,
+  coverMetre: 4,
+  tails: 3,
+  test: 4,
+  photo: 2,
+  release: 3,
+  /** Setting up at one place for one kind of work. */
+  setUp: 5,
 } as const;
 
 /** Thicknesses that the two times for a hole in a wall stand for, mm. */
@@ -41,3 +51,50 @@ export const minutesFor = (p: TimedParts): number =>
   (p.boards * minutes.boardMetre) / 1000 +
   minutes.drawIn.run +
   (p.length * minutes.drawIn.metre) / 1000;
+
+/** Kinds of work on site, in the order that the work forces. */
+export const taskKinds = [
+  "boards-up",
+  "bore",
+  "chase",
+  "box",
+  "section",
+  "draw-in",
+  "clip",
+  "cover",
+  "tails",
+  "test",
+  "photo",
+  "close",
+] as const;
+export type TaskKind = (typeof taskKinds)[number];
+
+/** What one unit of a kind of work is called, one and several of it, and the minutes of its plainest unit. */
+export interface WorkKind {
+  name: string;
+  one: string;
+  many: string;
+  each: number;
+}
+
+export const workKinds: Record<TaskKind, WorkKind> = {
+  "boards-up": { name: "Boards up", one: "m", many: "m", each: minutes.boardMetre },
+  bore: { name: "Drill", one: "hole", many: "holes", each: minutes.bore },
+  chase: { name: "Chase", one: "m", many: "m", each: minutes.chaseMetre.masonry },
+  box: { name: "Boxes", one: "box", many: "boxes", each: minutes.box.other },
+  section: { name: "Fix containment", one: "m", many: "m", each: minutes.containmentMetre },
+  "draw-in": { name: "Draw in", one: "m", many: "m", each: minutes.drawIn.metre },
+  clip: { name: "Clip", one: "clip", many: "clips", each: minutes.clip },
+  cover: { name: "Cover chases", one: "m", many: "m", each: minutes.coverMetre },
+  tails: { name: "Coil and flag ends", one: "box", many: "boxes", each: minutes.tails },
+  test: { name: "Test on the tails", one: "run", many: "runs", each: minutes.test },
+  photo: { name: "Photograph", one: "face", many: "faces", each: minutes.photo },
+  close: { name: "Release for closing", one: "face", many: "faces", each: minutes.release },
+};
+
+/** By how much a kind of work takes longer than usual: what the user says, else what was learned, else as usual. */
+export const timeFactor = (
+  kind: TaskKind,
+  work: { minutes: Partial<Record<TaskKind, number>> },
+  learned: Partial<Record<TaskKind, number>>,
+): number => (work.minutes[kind] === undefined ? (learned[kind] ?? 1) : work.minutes[kind] / workKinds[kind].each);

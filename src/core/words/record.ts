@@ -2,7 +2,7 @@ import { type SiteEntry, readingWords, stepNames } from "../job/site-entry";
 import type { House } from "../house/house";
 import { pointLabels } from "../job/labels";
 import type { Plan } from "../laid/laid";
-import { type TaskKind, workTimes } from "../rules/work-times";
+import { type TaskKind, workKinds } from "../rules/times";
 import { surfaceName } from "./closing";
 
 /** What a line says beside its step. */
@@ -24,7 +24,7 @@ const kindWords: Partial<Record<SiteEntry["kind"], string>> = {
 function markWords(e: SiteEntry): string {
   if (e.mark === undefined || e.step) return "";
   const kind = e.mark.startsWith("hole:") ? "bore" : e.mark.split(":")[0]!;
-  return kind in workTimes ? `, ${workTimes[kind as TaskKind].name.toLowerCase()}` : "";
+  return kind in workKinds ? `, ${workKinds[kind as TaskKind].name.toLowerCase()}` : "";
 }
 
 /** What a line of the record is about: a run by its ends, a point, a section, a wall or deck by its name. */

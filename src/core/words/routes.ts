@@ -115,6 +115,10 @@ export const routeWords = {
     message: `${n.run(f.subject.id)} is pinned, but the circuit as it stands does not join them: one cable more than it needs.`,
     remedy: "Let go of the pin",
   }),
+  "chase.shallow": (f, n) => ({
+    message: `The chase in ${n.wall(f.where?.wall ?? "")} is ${mm(measured(f))} deep where ${mm(f.limit ?? 0)} is needed: ${mm((f.limit ?? 0) - measured(f))} too shallow.`,
+    remedy: "Cut it deeper",
+  }),
   "work.moved": (f, n) => {
     const was =
       f.of?.wall !== undefined

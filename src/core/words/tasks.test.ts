@@ -3,12 +3,16 @@ import { toMark } from "../base/figures";
 import { drawAtWall, drawBoreLine, drawHere, faceOf, placeOnWall } from "../drawings/part-drawing";
 import { layHouse } from "../house/house";
 import { makePlan } from "../plan/plan";
-import { chaseNeeds, partsOf } from "../record/parts";
+import { chaseNeeds } from "../plan/chase-needs";
+import { partsOf } from "../record/parts";
 import { tasksOf } from "../record/tasks";
 import { generatedHouse } from "../routing/generated-house";
 import { cableOf, standardCatalogue } from "../rules/catalogue";
-import type { RunFault } from "../trades/dead-tests/run-read";
-import { doneWords, expectedOf, groupName, leftWords, partWords, runReasonWords, stateWords, taskName } from "./tasks";
+import { fact } from "../rules/fact";
+import { runFaults } from "../trades/dead-tests/run-read";
+import { expectedOnTails } from "../plan/expected-readings";
+import { findingOf, namesOf } from "./findings";
+import { doneWords, groupName, leftWords, partWords, stateWords, taskName } from "./tasks";
 import { holeWords } from "./holes";
 
 const job = generatedHouse(3);
@@ -55,7 +59,7 @@ describe("a thing to do in words", () => {
           .filter((l) => l.method === "chase" && l.surface.id === p.at.id)
           .map((l) => l.depth + cableOf(r.cable, standardCatalogue)!.thickness),
       );
-      expect(chaseNeeds(h, plan, p.at.id)).toBe(Math.max(...legs));
+      expect(chaseNeeds(h, plan, p.at.id)).toBe(Math.ceil(Math.max(...legs)));
     }
   });
   it("names tasks by their place and says what is left", () => {
@@ -68,31 +72,28 @@ describe("a thing to do in words", () => {
         if (state.kind === "waits") expect(stateWords(h, plan, state)).toMatch(/^after: /);
     }
   });
-  it("of a fault names the next thing to do, each in its own words", () => {
-    const faults: RunFault[] = [
-      "line-open",
-      "earth-open",
-      "neutral-open",
-      "reversed",
-      "insulation-failed",
-      "insulation-low",
-      "leads",
-      "longer",
-      "earth-high",
-      "neutral-high",
-      "shorter",
-      "earth-low",
-      "neutral-low",
-    ];
-    const said = faults.map((fault) =>
-      runReasonWords({ fault, measured: 0.9, expected: 0.4, severity: "stop" }, "S1", "S2"),
+  it("of a fault of a run names its ends or its amount, and the next thing to do, each in its own words", () => {
+    const run = plan.runs[0]!;
+    const said = runFaults.map((fault) =>
+      findingOf(
+        fact("test.tails", "run", run.id, {
+          case: fault,
+          measured: 0.9,
+          limit: 0.4,
+          of: { from: run.from, to: run.to },
+        }),
+        namesOf(h),
+      ),
     );
-    expect(new Set(said).size).toBe(faults.length);
-    for (const s of said) expect(s).toMatch(/[.?]$/);
+    expect(new Set(said.map((f) => f.message)).size).toBe(runFaults.length);
+    for (const f of said) {
+      expect(f.message).toMatch(/between|from|0\.9 Ω where 0\.4 Ω is expected/);
+      expect(f.remedy).toMatch(/[.?]$/);
+    }
   });
   it("of a test is what the run should read", () => {
     for (const r of plan.runs) {
-      const e = expectedOf(h, plan, r)!;
+      const e = expectedOnTails(h, plan, r)!;
       expect(
         partWords(
           h,

@@ -1,16 +1,16 @@
-import { figure, mm, toCut, toMark } from "../base/figures";
+import { count, mm, toCut, toMark } from "../base/figures";
 import { toFace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { sectionsOf } from "../house/sections";
 import { pointLabels } from "../job/labels";
-import type { Plan, Run } from "../laid/laid";
+import type { Plan } from "../laid/laid";
 import { clipMarks } from "../plan/clip-marks";
 import { expectedOnTails } from "../plan/expected-readings";
 import { cableOf } from "../rules/catalogue";
-import { workTimes } from "../rules/work-times";
-import { type Part, chaseNeeds } from "../record/parts";
+import { workKinds } from "../rules/times";
+import { chaseNeeds } from "../plan/chase-needs";
+import type { Part } from "../record/parts";
 import type { PartState, Task } from "../record/tasks";
-import type { RunReason } from "../trades/dead-tests/run-read";
 import { surfaceName } from "./closing";
 import { holeWords } from "./holes";
 
@@ -24,16 +24,13 @@ export function groupName(h: House, group: string): string {
 
 /** "Landing: drill"; the same on the phone, the strip and the calendar. */
 export const taskName = (h: House, t: Pick<Task, "kind" | "group">): string =>
-  `${groupName(h, t.group)}: ${workTimes[t.kind].name.toLowerCase()}`;
+  `${groupName(h, t.group)}: ${workKinds[t.kind].name.toLowerCase()}`;
 
 /** How much is left of a task: "12 holes", "3.4 m". */
 export function leftWords(t: Task): string {
   const left = t.parts.filter((x) => x.state.kind !== "done").reduce((s, x) => s + x.part.count, 0);
-  const { unit } = workTimes[t.kind];
-  const n = unit.startsWith("m") ? left.toFixed(1) : String(left);
-  const one = left === 1 && !unit.startsWith("m");
-  const singular: Record<string, string> = { boxes: "box" };
-  return `${n} ${one ? (singular[unit] ?? unit.replace(/s$/, "")) : unit}`;
+  const { one, many } = workKinds[t.kind];
+  return many === "m" ? `${left.toFixed(1)} m` : count(left, one, many);
 }
 
 /** What a tap on the one big button says is done. */
@@ -186,8 +183,7 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
     case "chase":
     case "cover": {
       const rows = stretches(h, plan, p.at.id);
-      const needs = chaseNeeds(h, plan, p.at.id);
-      const depth = p.kind === "chase" ? `at least ${mm(Math.ceil(needs))} deep` : "";
+      const depth = p.kind === "chase" ? `at least ${mm(chaseNeeds(h, plan, p.at.id))} deep` : "";
       return say(
         `${wallName()}${rows[0] ? `: ${rows[0].what}` : ""}`,
         rows[0]?.number ?? "",
@@ -236,7 +232,7 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
       return clipPart(h, plan, p);
     case "test": {
       const run = plan.runs.find((r) => r.id === p.runs[0])!;
-      const e = expectedOf(h, plan, run);
+      const e = expectedOnTails(h, plan, run);
       return say(
         `${runName(h, plan, run.id)}: line to earth on the tails, far end joined`,
         e ? `${e.lineEarth.toFixed(2)} Ω` : "",
@@ -248,7 +244,7 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
     case "boards-up":
       return say(
         `${wallName()}: boards to lift`,
-        `${p.count.toFixed(1)} m²`,
+        `${p.count.toFixed(1)} m`,
         "along the ways of the cables; look for what is under them first",
       );
     case "photo":
@@ -262,52 +258,10 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
   }
 }
 
-/** What the tails of a run should read; null where its conductors are in no table. */
-export function expectedOf(h: House, plan: Plan, run: Run): { lineEarth: number; lineNeutral: number } | null {
-  const cable = cableOf(run.cable, h.catalogue);
-  const ends = plan.ends.filter((e) => e.run === run.id);
-  return cable ? expectedOnTails(run, ends, h.job.settings.slack, cable) : null;
-}
-
 /** Why a part is not to be done now. */
 export function stateWords(h: House, plan: Plan, s: PartState): string {
   if (s.kind === "cannot") return `${s.why} (${s.by})`;
   if (s.kind === "held") return `held by: ${partWords(h, plan, s.by).over}`;
   if (s.kind === "waits") return `after: ${partWords(h, plan, s.for).over}`;
   return "";
-}
-
-const ohms = (x: number): string => `${figure(x, 2)} Ω`;
-
-/** What a reading on the tails says is wrong, and the next thing to do. `from`, `to`: the ends of the run. */
-export function runReasonWords(r: RunReason, from: string, to: string): string {
-  const off = `reads ${ohms(r.measured)} where ${ohms(r.expected)} is expected`;
-  switch (r.fault) {
-    case "line-open":
-      return `No line from ${from} to ${to}: it is broken, or another cable is joined at the far end. Check the flags, then both ends.`;
-    case "earth-open":
-      return `The protective conductor is open between ${from} and ${to}. Look at both ends, then for damage along the way.`;
-    case "neutral-open":
-      return `The neutral is open between ${from} and ${to}. Look at both ends, then for damage along the way.`;
-    case "reversed":
-      return `Colours are changed over between ${from} and ${to}. Put it right at one end and test again.`;
-    case "insulation-failed":
-      return `Insulation ${figure(r.measured, 2)} MΩ, less than ${figure(r.expected)}: conductors touch, most likely a nail, a screw or a crushed place. Find it before anything is closed; part the run to halve the search.`;
-    case "insulation-low":
-      return `Insulation ${figure(r.measured, 1)} MΩ: it may be, and new cable reads more than ${figure(r.expected)}. Look for damp or a nick.`;
-    case "leads":
-      return `Both read ${ohms(r.measured)} too much, alike: null the leads and read again; then a bad line joint.`;
-    case "longer":
-      return `The run is longer than planned: line to earth ${off}. Is it the right cable, or another way?`;
-    case "shorter":
-      return `The run is shorter than planned: line to earth ${off}. Is it the right cable?`;
-    case "earth-high":
-      return `Line to earth ${off}, neutral as expected: a damaged or loose protective conductor. Look at ${to}, then ${from}.`;
-    case "neutral-high":
-      return `Line to neutral ${off}, earth as expected: a damaged or loose neutral. Look at ${to}, then ${from}.`;
-    case "earth-low":
-      return `Line to earth ${off}: a second path to earth. Part it from other metal and cables.`;
-    case "neutral-low":
-      return `Line to neutral ${off}: a second path, or the far end is joined to another cable.`;
-  }
 }

@@ -1,6 +1,7 @@
 import { figure } from "../base/figures";
 import type { RingReason } from "../trades/dead-tests/ring-read";
-import { type Say, limit, measured, num } from "./say";
+import type { RunFault } from "../trades/dead-tests/run-read";
+import { type Say, limit, measured, num, txt } from "./say";
 
 const ohm = (x: string | number | string[] | undefined): string => `${figure(Number(x), 3)} Ω`;
 const names = (x: string | number | string[] | undefined): string => (Array.isArray(x) ? x.join(", ") : String(x));
@@ -78,6 +79,54 @@ const remedies: Partial<Record<RingReason["kind"], string>> = {
   "spur-at": "Trace it; enter it as a spur, or take it out.",
 };
 
+/** What a reading on the tails says is wrong; `from` and `to` are the ends of the run, `off` what it reads. */
+const tails: Record<RunFault, (from: string, to: string, off: string) => { message: string; remedy: string }> = {
+  "line-open": (from, to) => ({
+    message: `No line from ${from} to ${to}: it is broken, or another cable is joined at the far end.`,
+    remedy: "Check the flags, then both ends.",
+  }),
+  "earth-open": (from, to) => ({
+    message: `The protective conductor is open between ${from} and ${to}.`,
+    remedy: "Look at both ends, then for damage along the way.",
+  }),
+  "neutral-open": (from, to) => ({
+    message: `The neutral is open between ${from} and ${to}.`,
+    remedy: "Look at both ends, then for damage along the way.",
+  }),
+  reversed: (from, to) => ({
+    message: `Colours are changed over between ${from} and ${to}.`,
+    remedy: "Put it right at one end and test again.",
+  }),
+  leads: (_, __, off) => ({
+    message: `Line to earth ${off}, and line to neutral is as much over.`,
+    remedy: "Null the leads and read again; then look for a bad line joint.",
+  }),
+  longer: (_, __, off) => ({
+    message: `The run is longer than planned: line to earth ${off}, and line to neutral in proportion.`,
+    remedy: "Is it the right cable, or another way?",
+  }),
+  shorter: (_, __, off) => ({
+    message: `The run is shorter than planned: line to earth ${off}, and line to neutral in proportion.`,
+    remedy: "Is it the right cable?",
+  }),
+  "earth-high": (from, to, off) => ({
+    message: `Line to earth ${off}: a damaged or loose protective conductor.`,
+    remedy: `Look at ${to}, then at ${from}.`,
+  }),
+  "earth-low": (_, __, off) => ({
+    message: `Line to earth ${off}: a second path to earth.`,
+    remedy: "Part it from other metal and cables.",
+  }),
+  "neutral-high": (from, to, off) => ({
+    message: `Line to neutral ${off}: a damaged or loose neutral.`,
+    remedy: `Look at ${to}, then at ${from}.`,
+  }),
+  "neutral-low": (_, __, off) => ({
+    message: `Line to neutral ${off}: a second path, or the far end is joined to another cable.`,
+    remedy: "Part it at the far end and read again.",
+  }),
+};
+
 /** Dead tests. */
 export const testWords = {
   "test.ring": (f) => {
@@ -101,6 +150,12 @@ export const testWords = {
         return { message: "250 V is the first, careful test; repeat at 500 V with electronics disconnected." };
     }
   },
+  "test.tails": (f, n) =>
+    tails[f.case as RunFault](
+      n.point(txt(f, "from")),
+      n.point(txt(f, "to")),
+      f.measured === undefined ? "" : `reads ${ohm(f.measured)} where ${ohm(f.limit)} is expected`,
+    ),
   "test.radial": (f) => ({
     message: `${figure(measured(f), 3)} Ω where ${figure(limit(f), 3)} Ω was expected: ${f.case === "high" ? "a loose joint, or more cable than planned" : "another path, or less cable than planned"}.`,
     remedy: "Tighten the joints and measure again, then look at the length.",

@@ -19,11 +19,14 @@ export function useKeptForOffline(also: () => Promise<unknown>): boolean | null 
       // What came before the worker was there was not kept by it; what is in a picture or a style comes with it.
       const urls = new Set(
         [...performance.getEntriesByType("resource"), ...performance.getEntriesByType("navigation")]
+          // What was not there is not kept either.
+          .filter((e) => ((e as PerformanceResourceTiming).responseStatus ?? 200) < 400)
           .map((e) => e.name)
           .filter((u) => u.startsWith(window.location.origin) && !/\/(changes|me)$/.test(u)),
       );
       urls.add(window.location.origin + window.location.pathname);
       await told(active!, [...urls]);
+      await allThere([...urls].filter((u) => KEPT.test(new URL(u).pathname)));
       // Otherwise the browser may drop it all when its disk is full.
       await navigator.storage?.persist?.();
       if (!stopped) setKept(true);
@@ -36,7 +39,20 @@ export function useKeptForOffline(also: () => Promise<unknown>): boolean | null 
   return kept;
 }
 
-/** Asks the worker to keep these; done when it has. */
+/** What the worker keeps of a page, by its path: programs, letters and pictures, and the page of the site. */
+const KEPT = /^\/(_next\/static|icons)\/|\/site$/;
+
+/** Waits until all of these are kept: the worker answers when they have come, and puts them away after. Throws where they are not. */
+async function allThere(urls: readonly string[]): Promise<void> {
+  for (let tries = 0; tries < 150; tries++) {
+    const there = await Promise.all(urls.map((u) => caches.match(u, { ignoreVary: true, ignoreSearch: true })));
+    if (there.every((r) => r !== undefined)) return;
+    await new Promise((done) => setTimeout(done, 200));
+  }
+  throw new Error("not all of the page is kept");
+}
+
+/** Asks the worker to keep these; done when they have come to it. */
 const told = (worker: ServiceWorker, urls: string[]): Promise<void> =>
   new Promise((done) => {
     const { port1, port2 } = new MessageChannel();

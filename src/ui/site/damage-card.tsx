@@ -9,6 +9,7 @@ import type { Line } from "../../core/record/do-part";
 import { Button } from "../kit/button";
 import { FaultLine } from "../kit/fault-line";
 import { words } from "../kit/number-words";
+import { SiteField } from "./day/site-field";
 
 /** What is done about a cable that was hurt before it is hidden. Cores that show are no matter for tape. */
 const repairs = [
@@ -66,16 +67,13 @@ export function DamageCard({
       ))}
       {asking ? (
         <div className="grid gap-2 border-t border-line py-2">
-          <label className="grid gap-1 text-[15px]">
-            Where, mm from the start of the run (0 to {mm(most)}); leave it empty where you cannot measure
-            <input
-              className="num min-h-12 border border-line bg-field px-2 text-[18px]"
-              inputMode="numeric"
-              data-field="Place"
-              value={where}
-              onChange={(e) => setWhere(e.target.value)}
-            />
-          </label>
+          <SiteField
+            label={`Where, mm from the start of the run (0 to ${mm(most)})`}
+            hint="leave it empty where you cannot measure"
+            name="Place"
+            value={where}
+            onChange={setWhere}
+          />
           <FaultLine big fault={fault} />
           <div className="grid grid-cols-2 gap-2" role="group" aria-label="What it is">
             {kinds.map((k) => (

@@ -1,41 +1,32 @@
 "use client";
 import { pointLabels } from "../../core/job/labels";
-import { runStyles } from "../../core/drawings/run-lines";
-import { ArrowLeft, Moon, Sun } from "lucide-react";
 import { nanoid } from "nanoid";
 import { toast } from "sonner";
 import dynamic from "next/dynamic";
-import Link from "next/link";
 import { useCallback, useEffect, useMemo, useState } from "react";
 import type { Job } from "../../core/job/model";
 import { layHouse } from "../../core/house/house";
 import type { Plan, Run } from "../../core/laid/laid";
-import { type Catalogue, cableOf } from "../../core/rules/catalogue";
-import { toCut } from "../../core/base/figures";
-import { type SiteEntry, type Step, stepNames } from "../../core/job/site-entry";
+import type { Catalogue } from "../../core/rules/catalogue";
+import type { SiteEntry, Step } from "../../core/job/site-entry";
 import { nextStep, stateOf } from "../../core/record/entries";
 import { builtBehind } from "../../core/record/built-behind";
-import { marksOf } from "../../core/record/marks";
-import { lastSeen } from "../../core/record/order";
 import { neededSteps } from "../../core/record/needed";
-import { holdOf } from "../../core/laid/held";
-import { heldRuns } from "../../core/record/held";
 import { personName, setPersonName } from "../kit/person";
-import { RunSample } from "../drawing/run-sample";
 import { useMe, useRefusal } from "../kit/me";
 import { useKeptForOffline } from "../kit/keep-for-offline";
 import { SignInAgain } from "../kit/signed-out";
 import { Button } from "../kit/button";
 import { Choice } from "../kit/choice";
-import { useTheme } from "../kit/theme";
 import { type Send, useEntries } from "./entries-queue";
 import { Troubles } from "./troubles";
 import type { KeptPhoto } from "./photo-store";
 import { usePhotos } from "./photos-queue";
 import { DayView, type PhotoOf, ringCard } from "./day/day-view";
-import type { Line } from "../../core/record/do-part";
+import { type Line, lineOfStep, linesOfStepBack } from "../../core/record/do-part";
+import { RunCards } from "./run-cards";
 import { SinceLooked } from "./since-looked";
-import { StepBar } from "./step-bar";
+import { SiteHeader } from "./site-header";
 
 /** What is carried out, as the server writes it. */
 interface Planned {
@@ -117,13 +108,11 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
   const [open, setOpen] = useState<string | null>(null);
   const [by, setBy] = useState("Electrician 1");
   const [show, setShown] = useState<Show>("day");
-  const [theme, turn] = useTheme();
   const seen = useMemo(
     () => withPhotos(job, [...keptPhotos.filter((p) => p.refused === null), ...sent]),
     [job, keptPhotos, sent],
   );
   const house = useMemo(() => layHouse(seen, catalogue), [seen, catalogue]);
-  const styles = useMemo(() => runStyles(job), [job]);
   // What was told here of things built elsewhere, and not answered yet, is in the plan all the same.
   const behind = builtBehind(job, plan, waiting);
   useEffect(() => {
@@ -168,36 +157,16 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
   }, [entries]);
   const needs = useMemo(() => new Map(plan.runs.map((r) => [r.id, neededSteps(plan, r.id)])), [plan]);
   const stateFor = (r: Run) => ({ state: stateOf(byRun.get(r.id) ?? [], r.id), needed: needs.get(r.id) ?? [] });
-  const say = (what: Omit<SiteEntry, "id" | "by" | "at">): void => {
-    if (refusal !== null) return void toast.error(refusal);
-    add({ id: nanoid(16), by: by.trim() || "Electrician 1", at: new Date().toISOString(), ...what });
-  };
-  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void =>
-    say({
-      run: r.id,
-      step,
-      kind,
-      text,
-      ...followed(entries, r.id, step),
-      // From the first tick on, the run stays as it was in hand.
-      ...(kind === "done" && !heldRuns(entries).some((h) => h.key === r.id)
-        ? { held: holdOf(r, plan.holes, job.points) }
-        : {}),
-    });
-  /** Takes a step of a run back, with whatever of it was ticked place by place. */
-  const takeBack = (r: Run, step: Step): void => {
-    for (const m of marksOf(entries.filter((e) => e.run === r.id && e.step === step)).values())
-      say({ run: r.id, kind: "unmark", step, text: "", mark: m.mark });
-    line(r, step, "undone");
-  };
   /** Lines in their order: equal times would be put in order by their ids. */
-  const tellAll = (lines: readonly Line[]): void => {
+  const tell = (lines: readonly Line[]): void => {
     if (refusal !== null) return void toast.error(refusal);
     const at = Date.now();
     lines.forEach((l, i) =>
       add({ id: nanoid(16), by: by.trim() || "Electrician 1", at: new Date(at + i).toISOString(), ...l }),
     );
   };
+  const line = (r: Run, step: Step, kind: SiteEntry["kind"], text = ""): void =>
+    tell([lineOfStep({ plan, job, entries }, r.id, step, kind, text)]);
   const photoOf = async (of: PhotoOf, file: File): Promise<void> => {
     const face = of.kind === "wall" ? house.faces[house.faceOfWall.get(of.id)!]! : null;
     const bad = await take(file, {
@@ -208,7 +177,6 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
     });
     if (bad !== null) toast.error(`The photo was not taken: ${bad}.`);
   };
-  const waits = toSend + keptPhotos.filter((p) => p.refused === null).length;
   const all = plan.runs.map((r) => ({ r, ...stateFor(r) }));
   const todo = all.filter(({ state, needed }) => nextStep(state, needed) !== null);
   const done = all.filter(({ state, needed }) => nextStep(state, needed) === null);
@@ -232,55 +200,16 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
   const after = run ? (todo.filter(({ r }) => r.id !== run.id)[0]?.r ?? null) : null;
   return (
     <div className="mx-auto flex min-h-dvh max-w-lg flex-col bg-page text-[17px]">
-      <header className="bar sticky top-0 z-10 flex min-h-16 items-center gap-3 bg-bar px-3 text-barink">
-        {run ? (
-          <button
-            type="button"
-            className="inline-flex size-12 cursor-pointer items-center justify-center"
-            onClick={() => go(null)}
-            aria-label="Back to all runs"
-          >
-            <ArrowLeft />
-          </button>
-        ) : (
-          <Link
-            className="inline-flex size-12 items-center justify-center"
-            href={`/jobs/${job.id}?stage=site-book`}
-            aria-label="Back to the desk"
-          >
-            <ArrowLeft />
-          </Link>
-        )}
-        <div className="min-w-0 flex-1">
-          <h1 className="truncate text-xl">{run ? `${circuit(run)} · ${name(run)}` : job.name}</h1>
-          <p className="text-[14px] opacity-80">
-            {run ? job.circuits.find((c) => c.id === run.circuit)?.name : `${done.length} of ${all.length} runs done`}
-          </p>
-        </div>
-        <p
-          role="status"
-          data-to-send={waits}
-          className="border border-current/50 px-2 py-1 text-right font-mono text-[12px] leading-tight"
-        >
-          {waits ? (
-            <>
-              kept here
-              <br />
-              {waits} to send
-            </>
-          ) : (
-            "all sent"
-          )}
-        </p>
-        <button
-          type="button"
-          onClick={turn}
-          className="inline-flex size-12 cursor-pointer items-center justify-center"
-          aria-label={theme === "dark" ? "Light theme" : "Dark theme, for lofts"}
-        >
-          {theme === "dark" ? <Sun /> : <Moon />}
-        </button>
-      </header>
+      <SiteHeader
+        back={run ? { name: "Back to all runs", go: () => go(null) } : `/jobs/${job.id}?stage=site-book`}
+        title={run ? `${circuit(run)} · ${name(run)}` : job.name}
+        about={
+          run
+            ? (job.circuits.find((c) => c.id === run.circuit)?.name ?? "")
+            : `${done.length} of ${all.length} runs done`
+        }
+        waits={toSend + keptPhotos.filter((p) => p.refused === null).length}
+      />
       {signedOut ? <SignInAgain /> : null}
       {refusal ? (
         <p className="bg-panel p-3 font-medium" data-looking>
@@ -307,15 +236,15 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
           run={run}
           entries={entries}
           onDone={(s, text) => line(run, s, "done", text)}
-          onUndo={(s) => takeBack(run, s)}
+          onUndo={(s) => tell(linesOfStepBack(entries, run.id, s))}
           onCannot={(s, why) => line(run, s, "cannot", why)}
           tell={(l) => {
-            say({ run: run.id, step: null, ...l });
             // What was repaired is tested again.
-            if (l.kind === "repaired" && stateOf(entries, run.id).tested.done) takeBack(run, "tested");
+            const again = l.kind === "repaired" && stateOf(entries, run.id).tested.done;
+            tell([{ run: run.id, step: null, ...l }, ...(again ? linesOfStepBack(entries, run.id, "tested") : [])]);
           }}
           onBuilt={(lines, builtJob, builtPlan) => {
-            tellAll(lines);
+            tell(lines);
             replan({ job: builtJob, plan: builtPlan, catalogue });
           }}
           next={after ? { name: `${circuit(after)} · ${name(after)}`, open: () => go(after.id) } : null}
@@ -350,7 +279,7 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
                 plan={plan}
                 entries={entries}
                 by={by.trim() || "Electrician 1"}
-                tell={tellAll}
+                tell={tell}
                 photo={photoOf}
                 onClose={() => setShow("close")}
               />
@@ -366,7 +295,7 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
                 const r = plan.runs.find((x) => x.id === id);
                 return r ? `${circuit(r)}, ${name(r)}` : id;
               }}
-              tell={(l) => (noRelease === null ? say({ step: null, ...l }) : void toast.error(noRelease))}
+              tell={(l) => (noRelease === null ? tell([{ step: null, ...l }]) : void toast.error(noRelease))}
               photo={photoOf}
             />
           ) : listed.length ? null : (
@@ -386,48 +315,15 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
                 : "Being kept on this phone."}
           </p>
           {show === "day" ? nameField : null}
-          <ul className="grid gap-2.5" hidden={show === "close" || show === "day"}>
-            {listed.map(({ r, state, needed }) => {
-              const next = nextStep(state, needed);
-              return (
-                <li key={r.id} className="border border-line bg-panel" data-run={r.id}>
-                  <button type="button" className="block w-full cursor-pointer p-3 text-left" onClick={() => go(r.id)}>
-                    <span className="flex items-baseline justify-between gap-2">
-                      <span className="font-cond text-xl font-semibold">
-                        <span className="mr-2">
-                          <RunSample style={styles.get(r.circuit)} width={4} />
-                        </span>
-                        {circuit(r)} · {name(r)}
-                      </span>
-                      <span className="num text-2xl font-medium">{toCut(r.cutLength)}</span>
-                    </span>
-                    <span className="mt-1 flex justify-between text-[15px] text-soft">
-                      <span>
-                        {plan.holes.filter((o) => o.runs.includes(r.id)).length} holes ·{" "}
-                        {plan.clips.filter((c) => c.run === r.id).reduce((s, c) => s + c.marks.length, 0)} clips
-                      </span>
-                      <span>cut, mm</span>
-                    </span>
-                    <span className="block text-[15px]" data-card-cable>
-                      {cableOf(r.cable, house.catalogue)?.name ?? r.cable}
-                    </span>
-                    <StepBar needed={needed} state={state} />
-                  </button>
-                  {next ? (
-                    <button
-                      type="button"
-                      className="min-h-14 w-full cursor-pointer border-t border-line font-cond text-lg font-semibold text-accent"
-                      // A test is not ticked without its readings: they are taken at the run.
-                      onClick={() => (next === "tested" ? go(r.id) : line(r, next, "done"))}
-                      aria-label={`${next === "tested" ? "Test" : stepNames[next]}: ${name(r)}`}
-                    >
-                      {next === "tested" ? "Test" : stepNames[next]}
-                    </button>
-                  ) : null}
-                </li>
-              );
-            })}
-          </ul>
+          {show === "runs" || show === "done" ? (
+            <RunCards
+              house={house}
+              plan={plan}
+              runs={listed}
+              onOpen={(r) => go(r.id)}
+              onDone={(r, step) => line(r, step, "done")}
+            />
+          ) : null}
         </main>
       )}
     </div>
@@ -448,9 +344,3 @@ function withPhotos(job: Job, photos: readonly KeptPhoto[]): Job {
       }
     : job;
 }
-
-/** What a new line follows, so that it counts after it whatever the phones' clocks say. */
-const followed = (entries: readonly SiteEntry[], run: string, step: Step): Pick<SiteEntry, "after"> => {
-  const after = lastSeen(entries, run, step);
-  return after === undefined ? {} : { after };
-};

@@ -1,7 +1,7 @@
 "use client";
 import { useState } from "react";
 import { pointLabels } from "../../core/job/labels";
-import { expectedOfRun } from "../../core/plan/expected-readings";
+import { expectedOnTails } from "../../core/plan/expected-readings";
 import type { House } from "../../core/house/house";
 import type { Job } from "../../core/job/model";
 import type { Plan, Run } from "../../core/laid/laid";
@@ -26,10 +26,9 @@ import type { Line } from "../../core/record/do-part";
 import { DamageCard } from "./damage-card";
 import { BuiltCard } from "./day/built-card";
 import { CutCard } from "./day/draw-in";
+import { Foot } from "./day/foot";
 import { TestCard } from "./day/test-card";
 import { StepBar } from "./step-bar";
-
-const why = ["In the way", "Cannot reach", "Wrong length", "Ask first"];
 
 /** One run on site: the number that matters for the step in hand, its marks, and a tap to tick it. */
 export function StepDetail({
@@ -63,7 +62,6 @@ export function StepDetail({
   const needed = neededSteps(plan, run.id);
   const state = stateOf(entries, run.id);
   const step = nextStep(state, needed);
-  const [asking, setAsking] = useState(false);
   /** Before closing it is tested on the tails, though making off is for second fix. */
   const [early, setEarly] = useState(false);
   const testing = step === "tested" || (early && !state.tested.done);
@@ -128,58 +126,38 @@ export function StepDetail({
         <BuiltCard house={house} plan={plan} run={run} entries={entries} onBuilt={onBuilt} />
         <DamageCard run={run} name={name} entries={entries} tell={tell} />
       </main>
-      <footer className="sticky bottom-0 grid gap-2 border-t border-line bg-page p-3">
-        {asking && step ? (
-          <div className="grid grid-cols-2 gap-2" role="group" aria-label="Why not">
-            {why.map((w) => (
-              <Button
-                key={w}
-                big
-                onClick={() => {
-                  onCannot(step, w);
-                  setAsking(false);
-                }}
+      <Foot
+        className=""
+        onCannot={step ? (why) => onCannot(step, why) : null}
+        second={
+          <>
+            {step === "made-off" && !state.tested.done && !early ? (
+              <Button big onClick={() => setEarly(true)} data-test-early>
+                Test on the tails
+              </Button>
+            ) : null}
+            {last ? (
+              <button
+                type="button"
+                className="min-h-12 cursor-pointer text-[15px] text-soft underline underline-offset-4"
+                onClick={() => onUndo(last)}
               >
-                {w}
-              </Button>
-            ))}
-          </div>
-        ) : null}
-        <div className="grid grid-cols-[1fr_2fr] gap-2">
-          {step ? (
-            <>
-              <Button big className="min-h-16" aria-expanded={asking} onClick={() => setAsking(!asking)}>
-                Cannot
-              </Button>
-              {step === "tested" ? (
-                <span />
-              ) : (
-                <Button big look="solid" className="min-h-16 text-xl" onClick={() => onDone(step)} data-step={step}>
-                  {stepNames[step]}
-                </Button>
-              )}
-            </>
-          ) : next ? (
-            <Button big look="solid" className="col-span-2 min-h-16 text-xl" onClick={next.open}>
-              Next: {next.name}
-            </Button>
-          ) : null}
-        </div>
-        {step === "made-off" && !state.tested.done && !early ? (
-          <Button big onClick={() => setEarly(true)} data-test-early>
-            Test on the tails
+                Take back “{stepNames[last].toLowerCase()}” ({state[last].by})
+              </button>
+            ) : null}
+          </>
+        }
+      >
+        {step && step !== "tested" ? (
+          <Button big look="solid" className="min-h-16 text-xl" onClick={() => onDone(step)} data-step={step}>
+            {stepNames[step]}
+          </Button>
+        ) : !step && next ? (
+          <Button big look="solid" className="min-h-16 text-xl" onClick={next.open}>
+            Next: {next.name}
           </Button>
         ) : null}
-        {last ? (
-          <button
-            type="button"
-            className="min-h-12 cursor-pointer text-[15px] text-soft underline underline-offset-4"
-            onClick={() => onUndo(last)}
-          >
-            Take back “{stepNames[last].toLowerCase()}” ({state[last].by})
-          </button>
-        ) : null}
-      </footer>
+      </Foot>
     </>
   );
 }
@@ -287,12 +265,11 @@ function StepHead({ job, plan, house, run, step }: Props) {
       />
     );
   }
-  const ends = plan.ends.filter((e) => e.run === run.id);
-  const r = cable ? expectedOfRun(run, ends, job.settings.slack, cable) : null;
+  const expected = expectedOnTails(house, plan, run);
   return (
     <Big
       over="R1 + R2 of this run, to expect"
-      n={r === null ? "–" : `${r.toFixed(2)} Ω`}
+      n={expected ? `${expected.lineEarth.toFixed(2)} Ω` : "–"}
       under="Continuity, insulation, polarity. Nothing is dead until tested."
     />
   );

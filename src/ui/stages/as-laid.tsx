@@ -69,7 +69,7 @@ export function AsLaid({ circuit }: { circuit: string }) {
           . {judgedWords(laid)}
         </p>
       </details>
-      <DeadTests laid={laid} />
+      <DeadTests circuit={circuit} />
     </>
   );
 }

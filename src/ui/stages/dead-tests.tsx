@@ -1,30 +1,19 @@
 "use client";
 import { useMemo, useState } from "react";
 import { pointLabels } from "../../core/job/labels";
-import { leftAtEnds } from "../../core/laid/run-measures";
-import { cableOf } from "../../core/rules/catalogue";
-import type { LaidCircuit } from "../../core/trades/circuits/laid-circuit";
-import { expectedReadings } from "../../core/plan/expected-readings";
-import { useDesk, usePlan } from "../job/store";
+import { expectedOfCircuit } from "../../core/plan/expected-readings";
+import { useSnapshot } from "../job/store";
 import { NumberField } from "../kit/field";
 import { SmallHead } from "../kit/small-head";
 
 /** What the dead tests of a circuit should read, at the temperature of the day. */
-export function DeadTests({ laid }: { laid: LaidCircuit }) {
-  const plan = usePlan();
-  const job = useDesk((s) => s.job);
-  const catalogue = useDesk((s) => s.catalogue);
+export function DeadTests({ circuit }: { circuit: string }) {
+  const { house, job, plan } = useSnapshot();
   const [degrees, setDegrees] = useState(20);
-  const expected = useMemo(() => {
-    const cableOfRun = new Map((plan?.runs ?? []).map((r) => [r.id, r.cable]));
-    const ends = plan?.ends ?? [];
-    const left = (run: string): number =>
-      leftAtEnds(
-        ends.filter((e) => e.run === run),
-        job.settings.slack,
-      );
-    return expectedReadings(laid, left, (r) => cableOf(cableOfRun.get(r) ?? "", catalogue), degrees);
-  }, [laid, plan, job.settings.slack, catalogue, degrees]);
+  const expected = useMemo(
+    () => (plan ? expectedOfCircuit(house, plan, circuit, degrees) : null),
+    [house, plan, circuit, degrees],
+  );
   const label = pointLabels(job);
   if (!expected) return null;
   const { ring, points } = expected;

@@ -7,6 +7,7 @@ import { totals } from "../../core/plan/take-off";
 import { change, edit, useDesk, usePlan } from "../job/store";
 import { Button } from "../kit/button";
 import { NumberField, SelectField } from "../kit/field";
+import { FaultList } from "../kit/fault-list";
 import { FileButton } from "../kit/file-button";
 
 /** What is on the van besides drums, and the user's own price list. */
@@ -118,18 +119,7 @@ export function SuppliesPanel() {
           ✓ {told}
         </p>
       ) : null}
-      {faults.length ? (
-        <div role="alert" className="text-[13px] font-medium text-stop">
-          <p>The price list was not read:</p>
-          <ul>
-            {faults.map((f) => (
-              <li key={f.path}>
-                {f.path}: {f.message}
-              </li>
-            ))}
-          </ul>
-        </div>
-      ) : null}
+      <FaultList title="The price list was not read:" faults={faults} />
     </section>
   );
 }

@@ -6,7 +6,7 @@ import type { Work } from "../../core/job/model";
 import { nowOf } from "../../core/record/day";
 import { learnedTimes } from "../../core/record/learned";
 import { partsOf } from "../../core/record/parts";
-import { taskKinds, workTimes } from "../../core/rules/work-times";
+import { taskKinds, workKinds } from "../../core/rules/times";
 import { change, edit, useDesk, usePlan } from "../job/store";
 import { Button } from "../kit/button";
 import { CheckField, NumberField, SelectField, TextField } from "../kit/field";
@@ -87,14 +87,14 @@ export function WorkPanel() {
         <summary className="cursor-pointer text-[13.5px]">How long things take</summary>
         <div className="grid gap-1 pt-1">
           {taskKinds.map((k) => {
-            const t = workTimes[k];
+            const t = workKinds[k];
             const usual = t.each * (learned[k] ?? 1);
             return (
               <div key={k}>
                 <NumberField
                   label={t.name}
                   name={`minutes ${k}`}
-                  unit={`min a ${t.unit.replace(/xes$/, "x").replace(/s$/, "")}`}
+                  unit={`min a ${t.one}`}
                   step={0.1}
                   min={0.1}
                   max={600}

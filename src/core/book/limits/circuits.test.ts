@@ -10,6 +10,7 @@ import { makePlan } from "../../plan/plan";
 import { drawFacts } from "../../trades/circuits/found";
 import { checkSpurs } from "../../trades/circuits/spurs";
 import { checkInsulation } from "../../trades/dead-tests/insulation";
+import { readRun } from "../../trades/dead-tests/run-read";
 import {
   board,
   calc,
@@ -91,6 +92,8 @@ const bathroom = (u: number, more: object = {}) =>
 
 const bonded = (earthing: string | null, csa: number, seen = true) =>
   supplyFacts(house({ supply: { earthing, bonding: [{ service: "gas", csa, seen }] } }));
+
+const tails = { id: "c.db.s1", from: "db", to: "s1" };
 
 judgeLimits("circuits", {
   "circuit.board": {
@@ -326,6 +329,17 @@ judgeLimits("circuits", {
   "test.insulation": {
     allowed: () => checkInsulation(200, 500),
     broken: () => ({ facts: checkInsulation(0.99, 500), severity: "stop", measured: 0.99, limit: 1 }),
+  },
+  "test.tails": {
+    // A tenth of 1 Ω either way; 0.05 Ω where that is more.
+    allowed: () =>
+      readRun(tails, { lineEarth: 1, lineNeutral: 0.4 }, { lineEarth: 1.1, lineNeutral: 0.45, polarity: "right" }),
+    broken: () => ({
+      facts: readRun(tails, { lineEarth: 1, lineNeutral: 0.4 }, { lineEarth: 1.101, lineNeutral: 0.4 }),
+      severity: "stop",
+      measured: 1.101,
+      limit: 1,
+    }),
   },
   "test.radial": {
     // 24 m at 19.51 mΩ is 0.46824; a tenth of it, or 0.05, either way.

@@ -1,5 +1,6 @@
 import { layHouse } from "../../house/house";
 import { backToBackFacts } from "../../plan/back-to-back";
+import { checkChase } from "../../plan/chase-needs";
 import { closedFacts, heldFacts } from "../../plan/held-work";
 import { makePlan } from "../../plan/plan";
 import {
@@ -236,6 +237,16 @@ judgeLimits("walls", {
       severity: "stop",
       measured: (100 * 2 * 58.58) / (Math.PI * 81),
       limit: 45,
+    }),
+  },
+  "chase.shallow": {
+    // 15 behind the face, and a cable of 2.5 that is 5.9 thick: 20.9, cut as 21.
+    allowed: () => checkChase(layHouse(house()), { runs: [hidden] }, "w", 21),
+    broken: () => ({
+      facts: checkChase(layHouse(house()), { runs: [hidden] }, "w", 20),
+      severity: "stop",
+      measured: 20,
+      limit: 21,
     }),
   },
   "work.moved": {

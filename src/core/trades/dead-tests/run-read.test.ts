@@ -4,8 +4,9 @@ import { type RunReadings, readRun } from "./run-read";
 
 // 20 m of 2.5/1.5: 7.41 and 12.10 mΩ/m.
 const sound = { lineEarth: 0.39, lineNeutral: 0.3 };
-const faults = (r: RunReadings): string[] =>
-  readRun(sound, { insulation: 999, polarity: "right", ...r }).map((x) => x.fault);
+const run = { id: "c.s1.s2", from: "s1", to: "s2" };
+const faults = (r: RunReadings, expected: typeof sound | null = sound): string[] =>
+  readRun(run, expected, { insulation: 999, polarity: "right", ...r }).map((f) => f.case!);
 
 describe("readings on the tails of a run", () => {
   it.each<[string, RunReadings, string[]]>([
@@ -20,8 +21,8 @@ describe("readings on the tails of a run", () => {
     ["more to neutral alone", { lineEarth: 0.39, lineNeutral: 0.5 }, ["neutral-high"]],
     ["less to earth alone: a second path", { lineEarth: 0.2, lineNeutral: 0.3 }, ["earth-low"]],
     ["less to neutral alone", { lineEarth: 0.39, lineNeutral: 0.1 }, ["neutral-low"]],
-    ["a nail through it", { lineEarth: 0.39, lineNeutral: 0.3, insulation: 0.02 }, ["insulation-failed"]],
-    ["just enough insulation", { lineEarth: 0.39, lineNeutral: 0.3, insulation: 1 }, ["insulation-low"]],
+    ["a nail through it", { lineEarth: 0.39, lineNeutral: 0.3, insulation: 0.02 }, ["failed"]],
+    ["just enough insulation", { lineEarth: 0.39, lineNeutral: 0.3, insulation: 1 }, ["low"]],
     ["colours changed over", { lineEarth: 0.39, lineNeutral: 0.3, polarity: "reversed" }, ["reversed"]],
   ])("%s", (_, r, want) => expect(faults(r)).toEqual(want));
 
@@ -34,6 +35,7 @@ describe("readings on the tails of a run", () => {
         fc.double({ min: 0, max: 4, noNaN: true }),
         (lineEarth, lineNeutral, e, n) => {
           const said = readRun(
+            run,
             { lineEarth, lineNeutral },
             { lineEarth: e, lineNeutral: n, insulation: 500, polarity: "right" },
           );
@@ -43,6 +45,14 @@ describe("readings on the tails of a run", () => {
         },
       ),
     );
-    expect(readRun(sound, { lineEarth: null, lineNeutral: 0.3 })[0]!.severity).toBe("stop");
+    expect(readRun(run, sound, { lineEarth: null, lineNeutral: 0.3 })[0]!.severity).toBe("stop");
+  });
+  it("judges no amount where nothing is expected, and still an open conductor, insulation and colours", () => {
+    expect(faults({ lineEarth: 9, lineNeutral: 9 }, null)).toEqual([]);
+    expect(faults({ lineEarth: null, lineNeutral: 9, insulation: 0.5, polarity: "reversed" }, null)).toEqual([
+      "earth-open",
+      "failed",
+      "reversed",
+    ]);
   });
 });

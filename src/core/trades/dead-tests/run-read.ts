@@ -1,5 +1,7 @@
-import { atLeast, atMost } from "../../base/tolerance";
-import { insulationLeast, insulationUsual } from "./insulation";
+import { atMost } from "../../base/tolerance";
+import { type Fact, fact } from "../../rules/fact";
+import { checkInsulation } from "./insulation";
+import { AGREE } from "./ring-read";
 
 /** What the tails of one run should read, dead, with the far end joined: line to its other conductors. Ω. */
 export interface ExpectedRun {
@@ -7,7 +9,7 @@ export interface ExpectedRun {
   lineNeutral: number;
 }
 
-/** Readings taken on the tails; null for an open circuit, undefined for one not taken. Ω and MΩ. */
+/** Readings taken on the tails; null for an open circuit, left out where not taken. Ω and MΩ. */
 export interface RunReadings {
   lineEarth?: number | null;
   lineNeutral?: number | null;
@@ -17,74 +19,78 @@ export interface RunReadings {
   polarity?: "right" | "reversed";
 }
 
-export type RunFault =
-  | "line-open"
-  | "earth-open"
-  | "neutral-open"
-  | "reversed"
-  | "insulation-failed"
-  | "insulation-low"
-  | "leads"
-  | "longer"
-  | "earth-high"
-  | "neutral-high"
-  | "shorter"
-  | "earth-low"
-  | "neutral-low";
+/** What a reading says is wrong with a run: the cases of the rule `test.tails`. */
+export const runFaults = [
+  "line-open",
+  "earth-open",
+  "neutral-open",
+  "reversed",
+  "leads",
+  "longer",
+  "shorter",
+  "earth-high",
+  "earth-low",
+  "neutral-high",
+  "neutral-low",
+] as const;
+export type RunFault = (typeof runFaults)[number];
 
-/** What a reading says is wrong with a run, gravest first, with how much it is off. */
-export interface RunReason {
-  fault: RunFault;
-  measured: number;
-  expected: number;
-  severity: "stop" | "warn";
-}
-
-/** A reading may be off by so much without meaning anything, Ω, or by that share of what is expected, whichever is more. Source: on-site working practice. */
-const AGREE = 0.05;
+/** Share of what is expected by which a reading may differ from it. */
 const SHARE = 0.1;
 /** The same on both conductors within this is in the leads, Ω. */
 const SAME = 0.03;
+const mild = new Set<RunFault>(["leads", "longer", "shorter"]);
 
 const near = (a: number, b: number): boolean => atMost(Math.abs(a - b), Math.max(AGREE, SHARE * b));
 
 /**
- * What the readings on the tails of a run mean. An open conductor, then insulation, then colours, then too much or too little: on
- * both conductors in their proportion it is the length, on both by the same amount the leads, on one alone that one.
- * Source: BS 7671:2018+A2:2022 643.2 and 643.3, and on-site working practice.
+ * What the readings on the tails of a run mean, gravest first: an open conductor, insulation, colours, then too much or too little: on
+ * both conductors in their proportion it is the length, on both by the same amount the leads, on one alone that one. Without what is
+ * expected (a conductor in no table) amounts are not judged. Source: see rules `test.tails` and `test.insulation`.
  */
-export function readRun(expected: ExpectedRun, r: RunReadings): RunReason[] {
-  const out: RunReason[] = [];
-  const say = (fault: RunFault, measured: number, of: number, severity: "stop" | "warn" = "stop"): void =>
-    void out.push({ fault, measured, expected: of, severity });
+export function readRun(
+  run: { id: string; from: string; to: string },
+  expected: ExpectedRun | null,
+  r: RunReadings,
+): Fact[] {
+  const say = (fault: RunFault, measured?: number, limit?: number): Fact =>
+    fact("test.tails", "run", run.id, {
+      case: fault,
+      severity: mild.has(fault) ? "warn" : "stop",
+      of: { from: run.from, to: run.to },
+      ...(measured === undefined || limit === undefined
+        ? {}
+        : { measured, limit, sense: /low|shorter/.test(fault) ? "least" : "most", unit: "Ω" }),
+    });
   const { lineEarth: e, lineNeutral: n, insulation, polarity } = r;
-  if (e === null && n === null) say("line-open", 0, expected.lineEarth);
-  else if (e === null) say("earth-open", 0, expected.lineEarth);
-  else if (n === null) say("neutral-open", 0, expected.lineNeutral);
-  if (insulation !== undefined && !atLeast(insulation, insulationLeast))
-    say("insulation-failed", insulation, insulationLeast);
-  else if (insulation !== undefined && !atLeast(insulation, insulationUsual))
-    say("insulation-low", insulation, insulationUsual, "warn");
-  if (polarity === "reversed") say("reversed", 0, 0);
-  const [le, ln] = [e ?? undefined, n ?? undefined];
-  const offE = le === undefined ? 0 : near(le, expected.lineEarth) ? 0 : le - expected.lineEarth;
-  const offN = ln === undefined ? 0 : near(ln, expected.lineNeutral) ? 0 : ln - expected.lineNeutral;
-  if (!offE && !offN) return out;
-  if (le !== undefined && ln !== undefined && offE && offN && offE > 0 === offN > 0) {
+  const open = e === null && n === null ? "line-open" : e === null ? "earth-open" : n === null ? "neutral-open" : null;
+  return [
+    ...(open ? [say(open)] : []),
+    ...(insulation === undefined ? [] : checkInsulation(insulation, 500)),
+    ...(polarity === "reversed" ? [say("reversed")] : []),
+    ...(expected ? amounts(expected, e ?? undefined, n ?? undefined, say) : []),
+  ];
+}
+
+function amounts(
+  expected: ExpectedRun,
+  e: number | undefined,
+  n: number | undefined,
+  say: (fault: RunFault, measured: number, limit: number) => Fact,
+): Fact[] {
+  const off = (x: number | undefined, of: number): number => (x === undefined || near(x, of) ? 0 : x - of);
+  const [offE, offN] = [off(e, expected.lineEarth), off(n, expected.lineNeutral)];
+  if (e !== undefined && n !== undefined && offE && offN && offE > 0 === offN > 0) {
     // In proportion: more or less of the same cable.
-    const [kE, kN] = [le / expected.lineEarth, ln / expected.lineNeutral];
-    const inProportion = Math.abs(kE - kN) <= SHARE * Math.max(kE, kN);
-    if (offE > 0 && Math.abs(offE - offN) <= SAME && !inProportion) say("leads", offE, 0, "warn");
-    else if (inProportion) say(offE > 0 ? "longer" : "shorter", le, expected.lineEarth, "warn");
-    else {
-      say(offE > 0 ? "earth-high" : "earth-low", le, expected.lineEarth);
-      say(offN > 0 ? "neutral-high" : "neutral-low", ln, expected.lineNeutral);
-    }
-    return out;
+    const [kE, kN] = [e / expected.lineEarth, n / expected.lineNeutral];
+    if (Math.abs(kE - kN) <= SHARE * Math.max(kE, kN))
+      return [say(offE > 0 ? "longer" : "shorter", e, expected.lineEarth)];
+    if (offE > 0 && Math.abs(offE - offN) <= SAME) return [say("leads", e, expected.lineEarth)];
   }
-  if (offE) say(offE > 0 ? "earth-high" : "earth-low", le!, expected.lineEarth);
-  if (offN) say(offN > 0 ? "neutral-high" : "neutral-low", ln!, expected.lineNeutral);
-  return out;
+  return [
+    ...(offE ? [say(offE > 0 ? "earth-high" : "earth-low", e!, expected.lineEarth)] : []),
+    ...(offN ? [say(offN > 0 ? "neutral-high" : "neutral-low", n!, expected.lineNeutral)] : []),
+  ];
 }
 
 /** Readings that a run's test needs before it is ticked, by their names in the record. */

@@ -15,6 +15,7 @@ import { surfaceName } from "../../../core/words/closing";
 import { Button } from "../../kit/button";
 import { FaultLine } from "../../kit/fault-line";
 import { words } from "../../kit/number-words";
+import { SiteField } from "./site-field";
 
 // Fetched when the page stands, so that it is there without a signal.
 const asBuilt = () => import("../../../core/record/as-built");
@@ -134,16 +135,7 @@ export function BuiltCard({
                   [fields[1], b, setB],
                 ] as const
               ).map(([name, value, set]) => (
-                <label key={name} className="grid grid-cols-[minmax(0,1fr)_8rem] items-center gap-2 text-[16px]">
-                  {name}, mm
-                  <input
-                    className="num min-h-12 border border-line bg-field px-2 text-[18px]"
-                    inputMode="numeric"
-                    data-field={name}
-                    value={value}
-                    onChange={(e) => set(e.target.value)}
-                  />
-                </label>
+                <SiteField key={name} label={`${name}, mm`} name={name} value={value} onChange={set} />
               ))}
             </>
           ) : null}

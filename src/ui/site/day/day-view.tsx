@@ -1,11 +1,11 @@
 "use client";
 import { Camera } from "lucide-react";
-import { useDeferredValue, useEffect, useMemo, useState } from "react";
+import { useDeferredValue, useMemo, useState } from "react";
 import type { House } from "../../../core/house/house";
 import type { SiteEntry } from "../../../core/job/site-entry";
 import type { Plan } from "../../../core/laid/laid";
 import { DAY, clockText } from "../../../core/record/calendar";
-import { byDate, daysOf, nowOf } from "../../../core/record/day";
+import { byDate, daysOf } from "../../../core/record/day";
 import { type Line, lineOfCannot, linesOfDone, linesOfUndone } from "../../../core/record/do-part";
 import { partOfLine } from "../../../core/record/learned";
 import { inOrder } from "../../../core/record/order";
@@ -15,6 +15,7 @@ import { type Task, tasksOf } from "../../../core/record/tasks";
 import { cableOf } from "../../../core/rules/catalogue";
 import { doneWords, leftWords, partWords, stateWords, taskName } from "../../../core/words/tasks";
 import { Button } from "../../kit/button";
+import { useNow } from "../../kit/use-now";
 import { FileButton } from "../../kit/file-button";
 import dynamic from "next/dynamic";
 import { placeOnWall } from "../../../core/drawings/part-drawing";
@@ -27,16 +28,6 @@ import { TestCard } from "./test-card";
 /** Fetched when the page stands; kept with it for where there is no signal. */
 export const ringCard = () => import("./ring-card");
 const RingCard = dynamic(() => ringCard().then((m) => m.RingCard));
-
-/** The clock, to the minute. */
-function useNow() {
-  const [now, setNow] = useState(() => nowOf(new Date()));
-  useEffect(() => {
-    const timer = setInterval(() => setNow(nowOf(new Date())), 30_000);
-    return () => clearInterval(timer);
-  }, []);
-  return now;
-}
 
 /** What a photo is of: a wall or deck as a whole, or a place on a wall, mm. */
 export interface PhotoOf {
@@ -88,7 +79,7 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose }: Prop
   const stuck = tasks.flatMap((t) => t.parts.filter((x) => x.state.kind === "cannot"));
   const held = tasks.flatMap((t) => t.parts.filter((x) => x.state.kind === "held")).length;
   const last = lastOf(parts, entries, by);
-  const tick = (p: Part): void => tell(linesOfDone(p, parts, done, plan, house.job, entries));
+  const tick = (p: Part): void => tell(linesOfDone(p, parts, done, { plan: plan, job: house.job, entries: entries }));
   const slot = task ? mine.find((s) => s.task === task.id) : undefined;
   const rest = mine.filter((s) => s !== slot && s.task !== task?.id);
   const quiet = house.job.dwelling.occupied ? `noise until ${house.job.work.noiseUntil}` : null;
@@ -286,16 +277,19 @@ function Doing({
             entries={entries}
             tell={(l) => tell([l])}
             onTested={(text) =>
-              tell(linesOfDone(part, [], done, plan, house.job, entries).map((l) => ({ ...l, text })))
+              tell(
+                linesOfDone(part, [], done, { plan: plan, job: house.job, entries: entries }).map((l) => ({
+                  ...l,
+                  text,
+                })),
+              )
             }
             onFailed={onCannot}
           />
           {house.job.circuits.find((c) => c.id === run.circuit)?.kind === "ring" ? (
             <RingCard house={house} plan={plan} circuit={run.circuit} entries={entries} tell={(l) => tell([l])} />
           ) : null}
-          <Foot onCannot={onCannot} second={second}>
-            <span />
-          </Foot>
+          <Foot onCannot={onCannot} second={second} />
         </>
       ) : part.kind === "photo" ? (
         <Foot onCannot={onCannot} second={second}>

@@ -9,6 +9,7 @@ import { type CutAt, type DrumState, cutAt, cutsToCome, drumsOf, runsToCut } fro
 import { Button } from "../../kit/button";
 import { FaultLine } from "../../kit/fault-line";
 import { words } from "../../kit/number-words";
+import { SiteField } from "./site-field";
 
 /** A metre mark as it stands on a sheath: "60.6". */
 export const metreMark = (at: number): string => (at / 1000).toFixed(1);
@@ -68,16 +69,7 @@ export function CutCard({
           <summary className="min-h-12 cursor-pointer py-2 text-soft underline underline-offset-4">
             Some of it came back, or it was not cut
           </summary>
-          <label className="grid gap-1 text-[15px]">
-            Offcut that came back, m
-            <input
-              className="num min-h-12 border border-line bg-field px-2 text-[18px]"
-              inputMode="decimal"
-              data-field="Offcut"
-              value={back}
-              onChange={(e) => setBack(e.target.value)}
-            />
-          </label>
+          <SiteField label="Offcut that came back, m" name="Offcut" value={back} onChange={setBack} />
           <div className="mt-2 grid grid-cols-2 gap-2">
             <Button
               big
@@ -135,10 +127,9 @@ export function CutCard({
               : `Leave metre mark at ${metreMark(at.from!)}, cut at ${metreMark(at.to)}.`}
           </p>
           <DrumBar drum={drum} now={at} />
-          {drum.left < run.cutLength ? (
+          {at.lacking > 0 ? (
             <p className="font-medium text-stop">
-              ✕ {(drum.left / 1000).toFixed(1)} m left on it, {((run.cutLength - drum.left) / 1000).toFixed(1)} m too
-              little.
+              ✕ {(drum.left / 1000).toFixed(1)} m left on it, {(at.lacking / 1000).toFixed(1)} m too little.
             </p>
           ) : (
             <Button big look="solid" className="min-h-16 text-xl" onClick={() => say(at.to)} data-cut-at>
@@ -168,16 +159,7 @@ export function CutCard({
           </div>
           {drum && drum.mark !== null ? (
             <>
-              <label className="grid gap-1 text-[15px]">
-                Cut at metre mark
-                <input
-                  className="num min-h-12 border border-line bg-field px-2 text-[18px]"
-                  inputMode="decimal"
-                  data-field="Mark"
-                  value={mark}
-                  onChange={(e) => setMark(e.target.value)}
-                />
-              </label>
+              <SiteField label="Cut at metre mark" name="Mark" value={mark} onChange={setMark} />
               <Button
                 big
                 onClick={() => {
@@ -205,7 +187,7 @@ export function CutCard({
 function DrumBar({ drum, now }: { drum: DrumState; now: CutAt }) {
   const share = (x: number): string => `${Math.max(0, Math.min(100, (100 * x) / drum.length))}%`;
   const m = (x: number): string => (x / 1000).toFixed(1);
-  const left = Math.max(0, drum.left - now.length);
+  const left = now.after;
   return (
     <div
       role="img"

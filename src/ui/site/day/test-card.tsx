@@ -2,27 +2,29 @@
 import { useMemo, useState } from "react";
 import { pointLabels } from "../../../core/job/labels";
 import type { House } from "../../../core/house/house";
-import { OPEN, type SiteEntry, readingWords } from "../../../core/job/site-entry";
+import { OPEN, type SiteEntry } from "../../../core/job/site-entry";
 import type { Plan, Run } from "../../../core/laid/laid";
+import { expectedOnTails } from "../../../core/plan/expected-readings";
 import { damagesOf } from "../../../core/record/damage";
 import type { Line } from "../../../core/record/do-part";
+import { insulationLeast, insulationUsual } from "../../../core/trades/dead-tests/insulation";
 import { type RunReadings, readRun, runReadingNames } from "../../../core/trades/dead-tests/run-read";
-import { expectedOf, runReasonWords } from "../../../core/words/tasks";
+import { findingOf, namesOf } from "../../../core/words/findings";
 import { simulatedMeter } from "../../../instruments/simulated-meter";
 import { Button } from "../../kit/button";
 import { FaultLine } from "../../kit/fault-line";
-import { words } from "../../kit/number-words";
 import { instrumentName, setInstrumentName } from "./instrument";
+import { ohmsFault, readOhms } from "./ohms";
+import { SiteField } from "./site-field";
+import { TakenReadings } from "./taken-readings";
 
 const fields = [
-  { key: "lineEarth", label: "Line to earth", unit: "Ω" },
-  { key: "lineNeutral", label: "Line to neutral", unit: "Ω" },
-  { key: "insulation", label: "Least insulation", unit: "MΩ" },
+  { key: "lineEarth", label: "Line to earth", unit: "Ω", most: 10_000 },
+  { key: "lineNeutral", label: "Line to neutral", unit: "Ω", most: 10_000 },
+  { key: "insulation", label: "Least insulation", unit: "MΩ", most: 100_000 },
 ] as const;
 type Key = (typeof fields)[number]["key"];
-
-/** What stands for an open circuit in a field. */
-const isOpen = (text: string): boolean => /^(open|ol|>.*|∞)$/i.test(text.trim());
+const nothing: Record<Key, string> = { lineEarth: "", lineNeutral: "", insulation: "" };
 
 /** Reasons for which a run is ticked as tested without readings. */
 const without = ["Tested before, readings on paper", "No meter here: tested by another"];
@@ -48,60 +50,66 @@ export function TestCard({
   onTested: (text: string) => void;
   onFailed: (why: string) => void;
 }) {
-  const [typed, setTyped] = useState<Record<Key, string>>({ lineEarth: "", lineNeutral: "", insulation: "" });
+  const [typed, setTyped] = useState(nothing);
   const [polarity, setPolarity] = useState<"right" | "reversed" | null>(null);
-  const [instrument, setInstrument] = useState<string | null>(null);
+  const [meter, setMeter] = useState(instrumentName);
   const [fault, setFault] = useState<string | null>(null);
   const [asking, setAsking] = useState(false);
-  const with_ = instrument ?? instrumentName();
-  const expected = useMemo(() => expectedOf(house, plan, run), [house, plan, run]);
+  const expected = useMemo(() => expectedOnTails(house, plan, run), [house, plan, run]);
   const label = pointLabels(house.job);
-  const [from, to] = [label(run.from), label(run.to)];
-  const value = (k: Key): number | null | undefined => {
-    const text = typed[k].trim();
-    if (!text) return undefined;
-    if (isOpen(text)) return k === "insulation" ? 1000 : null;
-    return words.parse(text, k === "insulation" ? "MΩ" : "Ω") ?? undefined;
-  };
-  const insulation = value("insulation");
+  const put = (key: Key, text: string): void => setTyped({ ...typed, [key]: text });
+  const value = (key: Key): number | null | undefined => readOhms(typed[key], fields.find((f) => f.key === key)!.unit);
+  const [e, n, insulation] = [value("lineEarth"), value("lineNeutral"), value("insulation")];
   const readings: RunReadings = {
-    ...(value("lineEarth") === undefined ? {} : { lineEarth: value("lineEarth")! }),
-    ...(value("lineNeutral") === undefined ? {} : { lineNeutral: value("lineNeutral")! }),
-    ...(insulation === undefined || insulation === null ? {} : { insulation }),
+    ...(e === undefined ? {} : { lineEarth: e }),
+    ...(n === undefined ? {} : { lineNeutral: n }),
+    ...(insulation == null ? {} : { insulation }),
     ...(polarity ? { polarity } : {}),
   };
-  const reasons = expected ? readRun(expected, readings) : [];
-  const stops = reasons.filter((r) => r.severity === "stop");
+  const found = readRun(run, expected, readings).map((f) => ({ f, told: findingOf(f, namesOf(house)) }));
+  const stops = found.filter(({ f }) => f.severity === "stop");
   const all = fields.every((f) => typed[f.key].trim()) && polarity !== null;
-  const taken = entries.filter((e) => e.run === run.id && e.kind === "reading");
   const hurt = damagesOf(entries).some((d) => d.run === run.id && d.repair === null);
+  const hint = (key: Key): string =>
+    key === "insulation"
+      ? `at least ${insulationLeast}; new cable reads over ${insulationUsual}`
+      : expected
+        ? `expect ${expected[key].toFixed(2)}`
+        : "";
 
   const write = (): void => {
     for (const f of fields) {
-      const text = typed[f.key].trim();
-      if (!text) return setFault(`${f.label} is empty: read it, or say why it is not read.`);
-      if (isOpen(text)) continue;
-      const bad = words.fault(f.label, text, 0, f.key === "insulation" ? 100_000 : 10_000, f.unit);
+      const bad = ohmsFault(f.label, typed[f.key], f.most, f.unit, f.key !== "insulation");
       if (bad) return setFault(bad);
     }
     if (polarity === null) return setFault("Polarity is not told: look whether the colours are the same at both ends.");
-    if (!with_.trim()) return setFault("Instrument is empty: say what it was read with.");
+    const instrument = meter.trim();
+    if (!instrument) return setFault("Instrument is empty: say what it was read with.");
     setFault(null);
-    for (const f of fields) {
-      const v = value(f.key);
+    for (const f of fields)
       tell({
         run: run.id,
         kind: "reading",
         step: null,
         text: "",
-        reading: { what: runReadingNames[f.key], value: v ?? OPEN, unit: f.unit },
-        instrument: with_.trim(),
+        reading: { what: runReadingNames[f.key], value: value(f.key) ?? OPEN, unit: f.unit },
+        instrument,
       });
-    }
-    setTyped({ lineEarth: "", lineNeutral: "", insulation: "" });
+    setTyped(nothing);
     setPolarity(null);
-    if (stops.length) onFailed(stops.map((r) => runReasonWords(r, from, to)).join(" "));
-    else onTested(`Polarity right, by ${with_.trim()}`);
+    if (stops.length) onFailed(stops.map(({ told }) => told.message).join(" "));
+    else onTested(`Polarity right, by ${instrument}`);
+  };
+  const take = async (): Promise<void> => {
+    const simulated = simulatedMeter(seedOf(run.id));
+    const r = await simulated.read({ expected: expected!, damaged: hurt });
+    setTyped({
+      lineEarth: String(r.lineEarth ?? "open"),
+      lineNeutral: String(r.lineNeutral ?? "open"),
+      insulation: String(r.insulation),
+    });
+    setPolarity(r.polarity);
+    setMeter(simulated.name);
   };
   return (
     <section
@@ -110,39 +118,25 @@ export function TestCard({
       data-test={run.id}
     >
       <p className="text-soft">
-        Isolate, prove dead, prove the tester; leads nulled. Join line, neutral and earth at {to}, read at {from}; part
-        them for insulation.
+        Isolate, prove dead, prove the tester; leads nulled. Join line, neutral and earth at {label(run.to)}, read at{" "}
+        {label(run.from)}; part them for insulation.
       </p>
       {hurt ? <p className="font-medium text-stop">✕ Damage to this run is not repaired.</p> : null}
-      {fields.map((f) => {
-        const e = f.key === "insulation" ? null : (expected?.[f.key] ?? null);
-        return (
-          <label key={f.key} className="grid grid-cols-[minmax(0,1fr)_8rem] items-center gap-2">
-            <span>
-              {f.label}, {f.unit}
-              <span className="block text-[14px] text-soft">
-                {f.key === "insulation"
-                  ? "at least 1; new cable reads over 200"
-                  : e === null
-                    ? ""
-                    : `expect ${e.toFixed(2)}`}
-              </span>
-            </span>
-            <input
-              className="num min-h-12 border border-line bg-field px-2 text-[18px]"
-              inputMode="decimal"
-              data-field={f.label}
-              value={typed[f.key]}
-              onChange={(x) => setTyped({ ...typed, [f.key]: x.target.value })}
-            />
-          </label>
-        );
-      })}
+      {fields.map((f) => (
+        <SiteField
+          key={f.key}
+          label={`${f.label}, ${f.unit}`}
+          hint={hint(f.key)}
+          name={f.label}
+          value={typed[f.key]}
+          onChange={(x) => put(f.key, x)}
+        />
+      ))}
       <div className="grid grid-cols-2 gap-2">
-        <Button big onClick={() => setTyped({ ...typed, lineEarth: "open" })}>
+        <Button big onClick={() => put("lineEarth", "open")}>
           Earth open
         </Button>
-        <Button big onClick={() => setTyped({ ...typed, lineNeutral: "open" })}>
+        <Button big onClick={() => put("lineNeutral", "open")}>
           Neutral open
         </Button>
       </div>
@@ -154,51 +148,36 @@ export function TestCard({
           {polarity === "reversed" ? "✕ " : ""}Changed over
         </Button>
       </div>
-      <label className="grid gap-1 text-[15px]">
-        Instrument
-        <input
-          className="min-h-12 border border-line bg-field px-2 text-[16px]"
-          maxLength={60}
-          data-field="Instrument"
-          value={with_}
-          onChange={(e) => {
-            setInstrument(e.target.value);
-            setInstrumentName(e.target.value);
-          }}
-        />
-      </label>
+      <SiteField
+        text
+        label="Instrument"
+        value={meter}
+        onChange={(x) => {
+          setMeter(x);
+          setInstrumentName(x);
+        }}
+      />
       {expected ? (
-        <Button
-          big
-          className="whitespace-normal!"
-          onClick={() =>
-            void (async () => {
-              const meter = simulatedMeter(seedOf(run.id));
-              const r = await meter.read({ expected, damaged: hurt });
-              setTyped({
-                lineEarth: r.lineEarth === null ? "open" : String(r.lineEarth),
-                lineNeutral: r.lineNeutral === null ? "open" : String(r.lineNeutral),
-                insulation: String(r.insulation),
-              });
-              setPolarity(r.polarity);
-              setInstrument(meter.name);
-            })()
-          }
-        >
+        <Button big className="whitespace-normal!" onClick={() => void take()}>
           Take from the simulated meter (it measures nothing)
         </Button>
-      ) : null}
-      {reasons.map((r) => (
+      ) : (
+        <p className="text-warn">
+          ! Nothing to compare with: a conductor of this cable is in no table. Open circuits and insulation are judged
+          all the same.
+        </p>
+      )}
+      {found.map(({ f, told }) => (
         <p
-          key={r.fault}
+          key={`${f.rule} ${f.case}`}
           role="status"
-          className={`font-medium ${r.severity === "stop" ? "text-stop" : "text-warn"}`}
-          data-reason={r.fault}
+          className={`font-medium ${f.severity === "stop" ? "text-stop" : "text-warn"}`}
+          data-reason={f.case}
         >
-          {r.severity === "stop" ? "✕" : "!"} {runReasonWords(r, from, to)}
+          {f.severity === "stop" ? "✕" : "!"} {told.message} {told.remedy}
         </p>
       ))}
-      {all && !reasons.length ? <p className="font-medium text-good">✓ As it should read.</p> : null}
+      {all && expected && !found.length ? <p className="font-medium text-good">✓ As it should read.</p> : null}
       <FaultLine big fault={fault} />
       <Button big look={all ? "solid" : "plain"} className="min-h-16 text-xl" onClick={write} data-step="tested">
         {stops.length ? "Write down: not sound" : "Tested"}
@@ -215,19 +194,7 @@ export function TestCard({
           ))}
         </div>
       ) : null}
-      {taken.length ? (
-        <ul className="text-[15px]" aria-label="Readings so far">
-          {taken.map((e) => (
-            <li key={e.id} className="border-t border-line py-1">
-              {readingWords(e.reading!)}{" "}
-              <span className="text-soft">
-                {e.by}, {new Date(e.at).toLocaleString("en-GB", { dateStyle: "short", timeStyle: "short" })}
-                {e.instrument ? `, ${e.instrument}` : ""}
-              </span>
-            </li>
-          ))}
-        </ul>
-      ) : null}
+      <TakenReadings entries={entries.filter((x) => x.run === run.id && x.kind === "reading")} />
     </section>
   );
 }

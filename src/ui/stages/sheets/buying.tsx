@@ -5,6 +5,7 @@ import { readOrderCsv, type SheetFault } from "../../../core/formats/supplies-cs
 import type { OrderLine } from "../../../core/record/buying";
 import { type BuyingLine, buyingCost, buyingList, compareOrder } from "../../../core/record/buying";
 import { useDesk } from "../../job/store";
+import { FaultList } from "../../kit/fault-list";
 import { FileButton } from "../../kit/file-button";
 import { Table } from "../table";
 import { link, useNames } from "./frame";
@@ -66,18 +67,7 @@ export function BuyingSheet() {
           Compare an order
         </FileButton>
       </div>
-      {faults.length ? (
-        <div role="alert" className="text-[13.5px] font-medium text-stop">
-          <p>The order was not read:</p>
-          <ul>
-            {faults.map((f) => (
-              <li key={f.path}>
-                {f.path}: {f.message}
-              </li>
-            ))}
-          </ul>
-        </div>
-      ) : null}
+      <FaultList title="The order was not read:" faults={faults} />
       <p className="text-[14px]" data-price>
         {open.length ? (
           <>

@@ -18,8 +18,8 @@ export function CableUsedSheet() {
   const used = useMemo(() => (plan ? cableUsed(plan, siteBook) : null), [plan, siteBook]);
   const drums = useMemo(() => drumsOf(job, siteBook), [job, siteBook]);
   if (!used) return <p className="text-soft">Working out.</p>;
-  const over = (c: { cut: number; used: number }): string =>
-    c.cut ? `${c.used >= c.cut ? "+" : "−"}${Math.abs((100 * (c.used - c.cut)) / c.cut).toFixed(1)} %` : "–";
+  const over = (x: number | null): string =>
+    x === null ? "–" : `${x < 0 ? "−" : "+"}${Math.abs(100 * x).toFixed(1)} %`;
   return (
     <div className="grid gap-3" data-cable-used>
       <h3 className="text-lg">Planned and used, by circuit</h3>
@@ -56,7 +56,7 @@ export function CableUsedSheet() {
           { name: "Planned, m", num: true, cell: (c) => m(c.planned) },
           { name: "Of it cut, m", num: true, cell: (c) => m(c.cut) },
           { name: "Used, m", num: true, cell: (c) => m(c.used) },
-          { name: "Against the plan", num: true, cell: over },
+          { name: "Against the plan", num: true, cell: (c) => over(c.over) },
         ]}
       />
       {used.days.length ? (

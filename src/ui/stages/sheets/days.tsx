@@ -1,28 +1,19 @@
 "use client";
 import { Download } from "lucide-react";
-import { useEffect, useMemo, useState } from "react";
+import { useMemo } from "react";
 import type { House } from "../../../core/house/house";
 import { DAY, clockOf, clockText } from "../../../core/record/calendar";
-import { type Days, byDate, daysOf, nowOf } from "../../../core/record/day";
+import { type Days, byDate, daysOf } from "../../../core/record/day";
 import type { Slot } from "../../../core/record/schedule";
 import { shortNext } from "../../../core/record/short";
 import type { Task } from "../../../core/record/tasks";
 import { cableOf } from "../../../core/rules/catalogue";
-import { workTimes } from "../../../core/rules/work-times";
+import { workKinds } from "../../../core/rules/times";
 import { leftWords, partWords, stateWords, taskName } from "../../../core/words/tasks";
 import { useDesk } from "../../job/store";
+import { useNow } from "../../kit/use-now";
 import { Table } from "../table";
 import { link, useNames } from "./frame";
-
-/** The clock, to the minute. */
-function useNow() {
-  const [now, setNow] = useState(() => nowOf(new Date()));
-  useEffect(() => {
-    const timer = setInterval(() => setNow(nowOf(new Date())), 60_000);
-    return () => clearInterval(timer);
-  }, []);
-  return now;
-}
 
 const dateWords = (date: string): string =>
   new Date(`${date}T12:00:00`).toLocaleDateString("en-GB", { weekday: "long", day: "numeric", month: "long" });
@@ -200,7 +191,7 @@ function Strip({
                   >
                     {s.until - s.from >= 22 ? (
                       <>
-                        <span className="block truncate font-semibold">{workTimes[t.kind].name}</span>
+                        <span className="block truncate font-semibold">{workKinds[t.kind].name}</span>
                         <span className="block truncate">{taskName(house, t).split(":")[0]}</span>
                       </>
                     ) : null}

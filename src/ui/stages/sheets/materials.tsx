@@ -29,12 +29,7 @@ function dayOf(house: House, plan: Plan, siteBook: readonly SiteEntry[]): (task:
   const days = daysOf(house, plan, siteBook, nowOf(new Date()));
   const first = new Map<string, string>();
   for (const d of byDate(days)) for (const s of d.slots) if (!first.has(s.task)) first.set(s.task, d.date);
-  return (task, group) =>
-    task === "close"
-      ? "second fix"
-      : (first.get(`${task}@${group}`) ??
-        first.get(`${task === "cover" ? "chase" : task}@${group}`) ??
-        "done or not planned");
+  return (task, group) => (task === "close" ? "second fix" : (first.get(`${task}@${group}`) ?? "done or not planned"));
 }
 
 /** Lines of the take-off as they are asked for: in all, or by what they are needed for. */

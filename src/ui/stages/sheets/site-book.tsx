@@ -14,6 +14,7 @@ import { NotifyList } from "../notify-list";
 import { Table } from "../table";
 import { stepNames, steps } from "../../../core/job/site-entry";
 import { Choice } from "../../kit/choice";
+import { useMe } from "../../kit/me";
 import { personName } from "../../kit/person";
 import { SinceLooked } from "../../site/since-looked";
 import { DaysSheet } from "./days";
@@ -23,6 +24,7 @@ export function SiteBookSheet() {
   const { job, house, plan, circuit, runName } = useNames();
   const siteBook = useDesk((s) => s.siteBook);
   const kept = useDesk((s) => s.kept);
+  const me = useMe();
   const [show, setShow] = useState<"days" | "record">("days");
   const latest = [...siteBook].reverse().slice(0, 60);
   return (
@@ -46,7 +48,7 @@ export function SiteBookSheet() {
         onChange={setShow}
       />
       <div className="mb-2 empty:hidden">
-        <SinceLooked house={house} plan={plan} entries={siteBook} by={personName() || "Electrician 1"} />
+        <SinceLooked house={house} plan={plan} entries={siteBook} by={me.name ?? (personName() || "Electrician 1")} />
       </div>
       {show === "days" ? <DaysSheet /> : null}
       <div hidden={show === "days"}>
