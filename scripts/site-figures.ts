@@ -21,9 +21,11 @@ const walls = file.job.walls;
 const siteBook = Array.from({ length: lines }, (_, i): SiteEntry => ({
   id: `line-${i}`,
   run: `r1.board.s${1 + (i % runs)}`,
-  kind: "note",
+  // Notes, and ticks of what is in no part any more: as many lines to be put in order as a long job has.
+  ...(i % 2
+    ? ({ kind: "note", text: `Line ${i}` } as const)
+    : ({ kind: "mark", text: "", mark: `gone:${i % 700}` } as const)),
   step: null,
-  text: `Line ${i}`,
   by: i % 2 ? "Electrician 1" : "Electrician 2",
   at: new Date(Date.UTC(2026, 10, 1, 8, 0, i * 30)).toISOString(),
 }));

@@ -55,4 +55,6 @@ export interface TestMeter {
   name: string;
   simulated: boolean;
   read: (t: Tails) => Promise<Required<RunReadings>>;
+  /** A ring from one leg to the other, each conductor, Ω; given what a sound one reads. */
+  readRing: (expected: Record<"r1" | "rn" | "r2", number>) => Promise<Record<"r1" | "rn" | "r2", number>>;
 }

@@ -103,10 +103,10 @@ export function lastReleased(entries: readonly SiteEntry[], key: string): SiteEn
 }
 
 /** All surfaces that are released and not opened again. */
-export const releasedSurfaces = (entries: readonly SiteEntry[]): string[] =>
-  [...new Set(entries.flatMap((e) => (e.kind === "released" ? [e.run] : [])))]
-    .filter((key) => lastReleased(entries, key) !== null)
-    .sort();
+export function releasedSurfaces(entries: readonly SiteEntry[]): string[] {
+  const said = entries.filter((e) => e.kind === "released" || e.kind === "reopened");
+  return [...new Set(said.map((e) => e.run))].filter((key) => lastReleased(said, key) !== null).sort();
+}
 
 export function surfaceState(list: ClosingList, entries: readonly SiteEntry[], key: string): SurfaceState {
   const last = lastReleased(entries, key);

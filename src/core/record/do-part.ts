@@ -3,9 +3,10 @@ import type { SiteEntry, Step } from "../job/site-entry";
 import { holdOf } from "../laid/held";
 import type { Plan } from "../laid/laid";
 import { heldRuns } from "./held";
-import { marksOf } from "./marks";
+import { stateOf } from "./entries";
+import { markName, marksOf } from "./marks";
 import { lastSeen } from "./order";
-import type { Part } from "./parts";
+import { type Part, ringPart } from "./parts";
 import { keysOf, stepOf } from "./tasks";
 
 /** A line without its id, name and time. */
@@ -59,6 +60,19 @@ export const linesOfStepBack = (entries: readonly SiteEntry[], run: string, step
   })),
   { run, kind: "undone", step, text: "", ...followed(entries, run, step) },
 ];
+
+/** Lines that tell a repair: what was repaired is tested again, and the ring it is in read again. */
+export function linesOfRepair(repaired: Line, { plan, entries }: Pick<Seen, "plan" | "entries">): Line[] {
+  const { run } = repaired;
+  const again = marksOf(entries.filter((e) => e.run === run || e.run.startsWith("circuit:")));
+  const circuit = plan.runs.find((r) => r.id === run)?.circuit;
+  const ring = again.get(markName(`circuit:${circuit}`, ringPart(circuit ?? "")));
+  return [
+    repaired,
+    ...(stateOf(entries, run).tested.done ? linesOfStepBack(entries, run, "tested") : []),
+    ...(ring ? [{ run: `circuit:${circuit}`, kind: "unmark", step: null, text: "", mark: ring.mark } as const] : []),
+  ];
+}
 
 /**
  * Lines that say a part is done. The first line about a run holds it as it is in hand; the last part of a step ticks the step.

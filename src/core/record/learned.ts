@@ -1,6 +1,6 @@
 import type { TaskKind } from "../rules/times";
 import type { SiteEntry } from "../job/site-entry";
-import { inOrder } from "./order";
+import { inOrder, timeOf } from "./order";
 import type { Part } from "./parts";
 
 /** Stretches of a kind of work that must be known before anything is learned from them. */
@@ -33,7 +33,7 @@ export function learnedTimes(parts: readonly Part[], entries: readonly SiteEntry
     // A hole of two runs is ticked by two lines and drilled once.
     if (!part || counted.has(part.id)) continue;
     counted.add(part.id);
-    byPerson.set(e.by, [...(byPerson.get(e.by) ?? []), { at: Date.parse(e.at) / 60_000, part }]);
+    byPerson.set(e.by, [...(byPerson.get(e.by) ?? []), { at: timeOf(e) / 60_000, part }]);
   }
   for (const list of byPerson.values()) {
     let from: number | null = null;

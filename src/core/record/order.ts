@@ -1,5 +1,16 @@
 import type { SiteEntry, Step } from "../job/site-entry";
 
+const times = new WeakMap<object, number>();
+
+/** When a line was made, ms since 1970; read from its words once. */
+export function timeOf(e: Pick<SiteEntry, "at">): number {
+  const there = times.get(e);
+  if (there !== undefined) return there;
+  const at = Date.parse(e.at);
+  times.set(e, at);
+  return at;
+}
+
 /**
  * Lines in the order they happened. A line made by someone who saw another comes after it, whatever the clocks of their phones
  * say; else by time, and equal times by id. A line that names what is not there, or that ends in itself, goes by its time.
@@ -19,12 +30,15 @@ export function inOrder<E extends Pick<SiteEntry, "id" | "at" | "after">>(entrie
     }
     let from = at ? (known.get(at.id) ?? -Infinity) : -Infinity;
     for (const c of chain.reverse()) {
-      from = Math.max(Date.parse(c.at), from + 1);
+      from = Math.max(timeOf(c), from + 1);
       known.set(c.id, from);
     }
     return known.get(e.id)!;
   };
-  return [...entries].sort((a, b) => when(a) - when(b) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0));
+  return entries
+    .map((e) => ({ e, at: when(e) }))
+    .sort((a, b) => a.at - b.at || (a.e.id < b.e.id ? -1 : a.e.id > b.e.id ? 1 : 0))
+    .map(({ e }) => e);
 }
 
 /** The line that a new one about a step of a run follows: the last that was seen of it; undefined where there is none. */

@@ -14,7 +14,7 @@ export interface Part {
   id: string;
   kind: TaskKind;
   /** Where it is done: a wall's face, a deck, a point, a section or along a run. */
-  at: { kind: "wall" | "deck" | "point" | "section" | "run"; id: string };
+  at: { kind: "wall" | "deck" | "point" | "section" | "run" | "circuit"; id: string };
   /** Group that it is done with, without moving on: "deck:ID", "room:ID" or "circuit:ID". */
   group: string;
   /** Runs it serves. */
@@ -80,6 +80,9 @@ function holesInOrder(h: House, plan: Pick<Plan, "holes">): Hole[] {
   return [...joists, ...noggins, ...walls, ...plan.holes.filter((o) => !known.has(o.id))];
 }
 
+/** Name of a ring's test end to end. */
+export const ringPart = (circuit: string): string => `ring:circuit:${circuit}`;
+
 const unique = (list: readonly string[]): string[] => [...new Set(list)];
 
 /** All there is to do on site, by place and tool, in the order of the work and of a walk through the house. */
@@ -93,17 +96,11 @@ export function partsOf(h: House, plan: Plan): Part[] {
     const id = l.deck.id;
     const mine = legsOn(`deck:${id}`, (x) => x.method !== "surface");
     if (!mine.length || l.deck.access !== "boards-up") continue;
-    const metres = boardsOver(mine, id);
-    out.push({
-      id: `boards-up:deck:${id}`,
-      kind: "boards-up",
-      at: { kind: "deck", id },
-      group: `deck:${id}`,
-      runs: mine.map((r) => r.id),
-      count: metres,
-      usual: metres * minutes.boardMetre,
-      noisy: false,
-    });
+    const count = boardsOver(mine, id);
+    const more = { at: { kind: "deck", id }, group: `deck:${id}`, runs: mine.map((r) => r.id), count } as const;
+    const { up, down } = minutes.boardMetre;
+    out.push({ id: `boards-up:deck:${id}`, kind: "boards-up", usual: count * up, noisy: false, ...more });
+    out.push({ id: `boards-down:deck:${id}`, kind: "boards-down", usual: count * down, noisy: false, ...more });
   }
   for (const o of holesInOrder(h, plan)) {
     const deck = o.in.deck;
@@ -155,6 +152,12 @@ export function partsOf(h: House, plan: Plan): Part[] {
     const { run, metre } = minutes.drawIn;
     out.push({ id: `draw-in:${r.id}`, kind: "draw-in", count: length, usual: run + length * metre, ...more });
     out.push({ id: `test:${r.id}`, kind: "test", count: 1, usual: minutes.test, ...more });
+  }
+  for (const { id, kind } of h.job.circuits) {
+    const runs = kind === "ring" ? plan.runs.filter((r) => r.circuit === id).map((r) => r.id) : [];
+    const at = { kind: "circuit", id } as const;
+    const more = { at, group: `circuit:${id}`, runs, count: 1, usual: minutes.ring, noisy: false };
+    if (runs.length) out.push({ id: ringPart(id), kind: "ring", ...more });
   }
   out.push(...clipParts(plan, roomOfWall));
   for (const s of surfaces) {

@@ -2,7 +2,7 @@ import type { House } from "../house/house";
 import { type SiteEntry, type Step } from "../job/site-entry";
 import type { Plan } from "../laid/laid";
 import { type TaskKind, minutes, taskKinds, timeFactor } from "../rules/times";
-import { lastReleased, surfacesOf } from "./closing";
+import { releasedSurfaces } from "./closing";
 import { stateOf } from "./entries";
 import { cannotsOf, markName, marksOf } from "./marks";
 import { type Part, partsOf } from "./parts";
@@ -19,8 +19,10 @@ const before: Record<TaskKind, { run?: readonly TaskKind[]; place?: readonly Tas
   cover: { run: ["draw-in"], place: ["clip"] },
   tails: { run: ["draw-in"] },
   test: { run: ["draw-in", "clip", "tails"] },
+  ring: { run: ["test"] },
   photo: { place: ["clip", "cover", "chase"], run: ["draw-in"] },
-  close: { run: ["test"], place: ["clip", "cover", "photo"] },
+  "boards-down": { run: ["test"], place: ["clip", "photo"] },
+  close: { run: ["test"], place: ["clip", "cover", "photo", "boards-down"] },
 };
 
 /** The step of a run that a kind of work is; null where the steps do not name it. */
@@ -56,9 +58,10 @@ export interface Task {
 
 const placeOf = (p: Part): string => `${p.at.kind}:${p.at.id}`;
 
+const toldAtPlace: ReadonlySet<TaskKind> = new Set(["boards-up", "box", "tails", "section", "ring", "boards-down"]);
+
 /** Keys of the record that a part is told under: its runs, or the place where no run alone is meant. */
-export const keysOf = (p: Part): string[] =>
-  p.kind === "boards-up" || p.kind === "box" || p.kind === "tails" || p.kind === "section" ? [placeOf(p)] : p.runs;
+export const keysOf = (p: Part): string[] => (toldAtPlace.has(p.kind) ? [placeOf(p)] : p.runs);
 
 /** What is done of all parts: by its own mark, by the step of its runs, or because what came after it is done. */
 export function partsDone(
@@ -147,7 +150,7 @@ export function tasksOf(
   learned: Partial<Record<TaskKind, number>> = {},
   parts: readonly Part[] = partsOf(h, plan),
 ): Task[] {
-  const closed = new Set(surfacesOf(h.job, plan).flatMap((s) => (lastReleased(entries, s.key) ? [s.key] : [])));
+  const closed = new Set(releasedSurfaces(entries));
   const done = partsDone(
     parts,
     entries,

@@ -7,7 +7,7 @@ export const minutes = {
   studHole: 1.5,
   wallHole: { thin: 6, thick: 12 },
   chaseMetre: { plaster: 6, masonry: 12 },
-  boardMetre: 4,
+  boardMetre: { up: 2.5, down: 1.5 },
   drawIn: { run: 3, metre: 0.5 },
   box: { masonry: 16, other: 8 },
   containmentMetre: 10,
@@ -15,6 +15,7 @@ export const minutes = {
   coverMetre: 4,
   tails: 3,
   test: 4,
+  ring: 8,
   photo: 2,
   release: 3,
   /** Setting up at one place for one kind of work. */
@@ -48,7 +49,7 @@ export const minutesFor = (p: TimedParts): number =>
   p.studHoles * minutes.studHole +
   p.walls.reduce((s, t) => s + wallHoleMinutes(t), 0) +
   (p.chase.plaster * minutes.chaseMetre.plaster + p.chase.masonry * minutes.chaseMetre.masonry) / 1000 +
-  (p.boards * minutes.boardMetre) / 1000 +
+  (p.boards * (minutes.boardMetre.up + minutes.boardMetre.down)) / 1000 +
   minutes.drawIn.run +
   (p.length * minutes.drawIn.metre) / 1000;
 
@@ -64,7 +65,9 @@ export const taskKinds = [
   "cover",
   "tails",
   "test",
+  "ring",
   "photo",
+  "boards-down",
   "close",
 ] as const;
 export type TaskKind = (typeof taskKinds)[number];
@@ -78,7 +81,7 @@ export interface WorkKind {
 }
 
 export const workKinds: Record<TaskKind, WorkKind> = {
-  "boards-up": { name: "Boards up", one: "m", many: "m", each: minutes.boardMetre },
+  "boards-up": { name: "Boards up", one: "m", many: "m", each: minutes.boardMetre.up },
   bore: { name: "Drill", one: "hole", many: "holes", each: minutes.bore },
   chase: { name: "Chase", one: "m", many: "m", each: minutes.chaseMetre.masonry },
   box: { name: "Boxes", one: "box", many: "boxes", each: minutes.box.other },
@@ -88,7 +91,9 @@ export const workKinds: Record<TaskKind, WorkKind> = {
   cover: { name: "Cover chases", one: "m", many: "m", each: minutes.coverMetre },
   tails: { name: "Coil and flag ends", one: "box", many: "boxes", each: minutes.tails },
   test: { name: "Test on the tails", one: "run", many: "runs", each: minutes.test },
+  ring: { name: "Test rings end to end", one: "ring", many: "rings", each: minutes.ring },
   photo: { name: "Photograph", one: "face", many: "faces", each: minutes.photo },
+  "boards-down": { name: "Boards down", one: "m", many: "m", each: minutes.boardMetre.down },
   close: { name: "Release for closing", one: "face", many: "faces", each: minutes.release },
 };
 

@@ -5,7 +5,7 @@ import { sectionsOf } from "../house/sections";
 import { pointLabels } from "../job/labels";
 import type { Plan } from "../laid/laid";
 import { clipMarks } from "../plan/clip-marks";
-import { expectedOnTails } from "../plan/expected-readings";
+import { expectedOfCircuit, expectedOnTails } from "../plan/expected-readings";
 import { cableOf } from "../rules/catalogue";
 import { workKinds } from "../rules/times";
 import { chaseNeeds } from "../plan/chase-needs";
@@ -45,7 +45,9 @@ export const doneWords: Record<Part["kind"], string> = {
   cover: "Covered",
   tails: "Coiled and flagged",
   test: "Tested",
+  ring: "Tested end to end",
   photo: "Photographed",
+  "boards-down": "Boards down",
   close: "Released",
 };
 
@@ -246,6 +248,22 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
         `${wallName()}: boards to lift`,
         `${p.count.toFixed(1)} m`,
         "along the ways of the cables; look for what is under them first",
+      );
+    case "ring": {
+      const e = expectedOfCircuit(h, plan, p.at.id)?.ring;
+      return say(
+        `${groupName(h, p.group)}, at the board: line from one leg to the other, every box joined through`,
+        e ? `${e.r1.toFixed(2)} Ω` : "",
+        e
+          ? `neutral ${e.rn.toFixed(2)} Ω, protective ${e.r2.toFixed(2)} Ω. Isolate, prove dead, prove the tester.`
+          : "Isolate, prove dead, prove the tester.",
+      );
+    }
+    case "boards-down":
+      return say(
+        `${wallName()}: boards to put back`,
+        `${p.count.toFixed(1)} m`,
+        "no screw or nail within the cables' ways; mark the boards over them",
       );
     case "photo":
       return say(

@@ -11,12 +11,17 @@ export function SiteHeader({
   title,
   about,
   waits,
+  listed,
+  onList,
 }: {
   /** A page to go back to, or what pressing it does. */
   back: string | { name: string; go: () => void };
   title: string;
   about: string;
   waits: number;
+  /** Whether what waits is listed, and what turns that. */
+  listed: boolean;
+  onList: () => void;
 }) {
   const [theme, turn] = useTheme();
   return (
@@ -34,21 +39,25 @@ export function SiteHeader({
         <h1 className="truncate text-xl">{title}</h1>
         <p className="text-[14px] opacity-80">{about}</p>
       </div>
-      <p
-        role="status"
-        data-to-send={waits}
-        className="border border-current/50 px-2 py-1 text-right font-mono text-[12px] leading-tight"
+      <button
+        type="button"
+        aria-expanded={listed}
+        aria-controls="waiting"
+        onClick={onList}
+        className="min-h-12 cursor-pointer border border-current/50 px-2 py-1 text-right font-mono text-[12px] leading-tight"
       >
-        {waits ? (
-          <>
-            kept here
-            <br />
-            {waits} to send
-          </>
-        ) : (
-          "all sent"
-        )}
-      </p>
+        <span role="status" data-to-send={waits}>
+          {waits ? (
+            <>
+              kept here
+              <br />
+              {waits} to send
+            </>
+          ) : (
+            "all sent"
+          )}
+        </span>
+      </button>
       <button
         type="button"
         onClick={turn}

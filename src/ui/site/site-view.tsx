@@ -22,9 +22,8 @@ import { type Send, useEntries } from "./entries-queue";
 import { Troubles } from "./troubles";
 import type { KeptPhoto } from "./photo-store";
 import { usePhotos } from "./photos-queue";
-import { DayView, type PhotoOf, ringCard } from "./day/day-view";
-import { type Line, lineOfStep, linesOfStepBack } from "../../core/record/do-part";
-import { RunCards } from "./run-cards";
+import { DayView, type PhotoOf, testCards } from "./day/day-view";
+import { type Line, lineOfStep, linesOfRepair, linesOfStepBack } from "../../core/record/do-part";
 import { SinceLooked } from "./since-looked";
 import { SiteHeader } from "./site-header";
 
@@ -62,8 +61,10 @@ const showHref = (show: Show): string => window.location.pathname + (show === "d
 const later = {
   detail: () => import("./step-detail"),
   closing: () => import("./closing-view"),
+  cards: () => import("./run-cards"),
+  waiting: () => import("./waiting-list"),
   built: () => import("../../core/record/as-built"),
-  ring: ringCard,
+  ...testCards,
 };
 const weights = [400, 500, 600, 700];
 const fetchLater = (): Promise<unknown> =>
@@ -73,6 +74,8 @@ const fetchLater = (): Promise<unknown> =>
     ...weights.map((w) => document.fonts.load(`${w} 16px "Barlow"`).catch(() => [])),
   ]);
 const StepDetail = dynamic(() => later.detail().then((m) => m.StepDetail));
+const RunCards = dynamic(() => later.cards().then((m) => m.RunCards));
+const WaitingList = dynamic(() => later.waiting().then((m) => m.WaitingList));
 const ClosingView = dynamic(() => later.closing().then((m) => m.ClosingView));
 
 /** Runs as cards, one run at a time, a tap for each step. */
@@ -106,6 +109,7 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
   const refusal = useRefusal("record");
   const noRelease = useRefusal("plan");
   const [open, setOpen] = useState<string | null>(null);
+  const [listing, setListing] = useState(false);
   const [by, setBy] = useState("Electrician 1");
   const [show, setShown] = useState<Show>("day");
   const seen = useMemo(
@@ -209,7 +213,10 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
             : `${done.length} of ${all.length} runs done`
         }
         waits={toSend + keptPhotos.filter((p) => p.refused === null).length}
+        listed={listing}
+        onList={() => setListing(!listing)}
       />
+      {listing ? <WaitingList house={house} plan={plan} lines={waiting} refused={refused} photos={keptPhotos} /> : null}
       {signedOut ? <SignInAgain /> : null}
       {refusal ? (
         <p className="bg-panel p-3 font-medium" data-looking>
@@ -239,9 +246,8 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
           onUndo={(s) => tell(linesOfStepBack(entries, run.id, s))}
           onCannot={(s, why) => line(run, s, "cannot", why)}
           tell={(l) => {
-            // What was repaired is tested again.
-            const again = l.kind === "repaired" && stateOf(entries, run.id).tested.done;
-            tell([{ run: run.id, step: null, ...l }, ...(again ? linesOfStepBack(entries, run.id, "tested") : [])]);
+            const told = { run: run.id, step: null, ...l };
+            tell(l.kind === "repaired" ? linesOfRepair(told, { plan, entries }) : [told]);
           }}
           onBuilt={(lines, builtJob, builtPlan) => {
             tell(lines);

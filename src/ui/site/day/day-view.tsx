@@ -1,6 +1,6 @@
 "use client";
 import { Camera } from "lucide-react";
-import { useDeferredValue, useMemo, useState } from "react";
+import { type ReactNode, useDeferredValue, useMemo, useState } from "react";
 import type { House } from "../../../core/house/house";
 import type { SiteEntry } from "../../../core/job/site-entry";
 import type { Plan } from "../../../core/laid/laid";
@@ -23,11 +23,11 @@ import { CutCard } from "./draw-in";
 import { DepthCard } from "./depth-card";
 import { Foot } from "./foot";
 import { PartCard } from "./part-card";
-import { TestCard } from "./test-card";
 
 /** Fetched when the page stands; kept with it for where there is no signal. */
-export const ringCard = () => import("./ring-card");
-const RingCard = dynamic(() => ringCard().then((m) => m.RingCard));
+export const testCards = { ring: () => import("./ring-card"), run: () => import("./test-card") };
+const RingCard = dynamic(() => testCards.ring().then((m) => m.RingCard));
+const TestCard = dynamic(() => testCards.run().then((m) => m.TestCard));
 
 /** What a photo is of: a wall or deck as a whole, or a place on a wall, mm. */
 export interface PhotoOf {
@@ -79,7 +79,7 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose }: Prop
   const stuck = tasks.flatMap((t) => t.parts.filter((x) => x.state.kind === "cannot"));
   const held = tasks.flatMap((t) => t.parts.filter((x) => x.state.kind === "held")).length;
   const last = lastOf(parts, entries, by);
-  const tick = (p: Part): void => tell(linesOfDone(p, parts, done, { plan: plan, job: house.job, entries: entries }));
+  const tick = (p: Part): void => tell(linesOfDone(p, parts, done, { plan, job: house.job, entries }));
   const slot = task ? mine.find((s) => s.task === task.id) : undefined;
   const rest = mine.filter((s) => s !== slot && s.task !== task?.id);
   const quiet = house.job.dwelling.occupied ? `noise until ${house.job.work.noiseUntil}` : null;
@@ -229,6 +229,8 @@ function Doing({
   onUndo: (() => void) | null;
 }) {
   const run = plan.runs.find((r) => r.id === part.runs[0]);
+  const tested = (text: string): void =>
+    tell(linesOfDone(part, [], done, { plan, job: house.job, entries }).map((l) => ({ ...l, text })));
   const where = part.kind === "photo" ? null : placeOnWall(house, part);
   const second =
     last && onUndo ? (
@@ -241,10 +243,10 @@ function Doing({
         Take back “{doneWords[last.kind].toLowerCase()}”
       </button>
     ) : null;
-  const big = (
-    <Button big look="solid" className="min-h-16 text-xl" onClick={onDone} data-do={part.kind}>
-      {doneWords[part.kind]}
-    </Button>
+  const foot = (done: ReactNode): ReactNode => (
+    <Foot onCannot={onCannot} second={second}>
+      {done}
+    </Foot>
   );
   return (
     <>
@@ -269,30 +271,29 @@ function Doing({
         </FileButton>
       ) : null}
       {part.kind === "test" && run ? (
-        <>
-          <TestCard
-            house={house}
-            plan={plan}
-            run={run}
-            entries={entries}
-            tell={(l) => tell([l])}
-            onTested={(text) =>
-              tell(
-                linesOfDone(part, [], done, { plan: plan, job: house.job, entries: entries }).map((l) => ({
-                  ...l,
-                  text,
-                })),
-              )
-            }
-            onFailed={onCannot}
-          />
-          {house.job.circuits.find((c) => c.id === run.circuit)?.kind === "ring" ? (
-            <RingCard house={house} plan={plan} circuit={run.circuit} entries={entries} tell={(l) => tell([l])} />
-          ) : null}
-          <Foot onCannot={onCannot} second={second} />
-        </>
+        <TestCard
+          house={house}
+          plan={plan}
+          run={run}
+          entries={entries}
+          tell={(l) => tell([l])}
+          onTested={tested}
+          onFailed={onCannot}
+          foot={foot}
+        />
+      ) : part.kind === "ring" ? (
+        <RingCard
+          house={house}
+          plan={plan}
+          circuit={part.at.id}
+          entries={entries}
+          tell={(l) => tell([l])}
+          onTested={tested}
+          onFailed={onCannot}
+          foot={foot}
+        />
       ) : part.kind === "photo" ? (
-        <Foot onCannot={onCannot} second={second}>
+        foot(
           <FileButton
             mark={`photo-${part.at.id}`}
             label="Photo of the wall"
@@ -303,18 +304,20 @@ function Doing({
             onFile={(f) => void photo({ kind: part.at.kind === "deck" ? "deck" : "wall", id: part.at.id }, f)}
           >
             Take it, tape in the picture
-          </FileButton>
-        </Foot>
+          </FileButton>,
+        )
       ) : part.kind === "close" ? (
-        <Foot onCannot={onCannot} second={second}>
+        foot(
           <Button big look="solid" className="min-h-16 text-xl" onClick={onClose}>
             Look before closing
-          </Button>
-        </Foot>
+          </Button>,
+        )
       ) : (
-        <Foot onCannot={onCannot} second={second}>
-          {big}
-        </Foot>
+        foot(
+          <Button big look="solid" className="min-h-16 text-xl" onClick={onDone} data-do={part.kind}>
+            {doneWords[part.kind]}
+          </Button>,
+        )
       )}
     </>
   );

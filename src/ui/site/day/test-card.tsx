@@ -1,5 +1,5 @@
 "use client";
-import { useMemo, useState } from "react";
+import { type ReactNode, useMemo, useState } from "react";
 import { pointLabels } from "../../../core/job/labels";
 import type { House } from "../../../core/house/house";
 import { OPEN, type SiteEntry } from "../../../core/job/site-entry";
@@ -13,9 +13,10 @@ import { findingOf, namesOf } from "../../../core/words/findings";
 import { simulatedMeter } from "../../../instruments/simulated-meter";
 import { Button } from "../../kit/button";
 import { FaultLine } from "../../kit/fault-line";
-import { instrumentName, setInstrumentName } from "./instrument";
+import { InstrumentField, instrumentName, seedOf } from "./instrument";
 import { ohmsFault, readOhms } from "./ohms";
 import { SiteField } from "./site-field";
+import { WithoutReadings } from "./without-readings";
 import { TakenReadings } from "./taken-readings";
 
 const fields = [
@@ -26,11 +27,6 @@ const fields = [
 type Key = (typeof fields)[number]["key"];
 const nothing: Record<Key, string> = { lineEarth: "", lineNeutral: "", insulation: "" };
 
-/** Reasons for which a run is ticked as tested without readings. */
-const without = ["Tested before, readings on paper", "No meter here: tested by another"];
-
-const seedOf = (name: string): number => [...name].reduce((n, c) => (n * 31 + c.charCodeAt(0)) >>> 0, 7);
-
 /** Dead tests on the tails of a run: taken or typed, compared at once with what it should read, written down with who and with what. */
 export function TestCard({
   house,
@@ -40,6 +36,7 @@ export function TestCard({
   tell,
   onTested,
   onFailed,
+  foot,
 }: {
   house: House;
   plan: Plan;
@@ -49,12 +46,13 @@ export function TestCard({
   /** All is sound, or there is a reason why nothing was read. */
   onTested: (text: string) => void;
   onFailed: (why: string) => void;
+  /** Puts the button that says it is done at the thumb; in the card itself when left out. */
+  foot?: (done: ReactNode) => ReactNode;
 }) {
   const [typed, setTyped] = useState(nothing);
   const [polarity, setPolarity] = useState<"right" | "reversed" | null>(null);
   const [meter, setMeter] = useState(instrumentName);
   const [fault, setFault] = useState<string | null>(null);
-  const [asking, setAsking] = useState(false);
   const expected = useMemo(() => expectedOnTails(house, plan, run), [house, plan, run]);
   const label = pointLabels(house.job);
   const put = (key: Key, text: string): void => setTyped({ ...typed, [key]: text });
@@ -111,90 +109,77 @@ export function TestCard({
     setPolarity(r.polarity);
     setMeter(simulated.name);
   };
+  const button = (
+    <Button big look={all ? "solid" : "plain"} className="min-h-16 text-xl" onClick={write} data-step="tested">
+      {stops.length ? "Write down: not sound" : "Tested"}
+    </Button>
+  );
   return (
-    <section
-      aria-label="Test on the tails"
-      className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3 text-[16px]"
-      data-test={run.id}
-    >
-      <p className="text-soft">
-        Isolate, prove dead, prove the tester; leads nulled. Join line, neutral and earth at {label(run.to)}, read at{" "}
-        {label(run.from)}; part them for insulation.
-      </p>
-      {hurt ? <p className="font-medium text-stop">✕ Damage to this run is not repaired.</p> : null}
-      {fields.map((f) => (
-        <SiteField
-          key={f.key}
-          label={`${f.label}, ${f.unit}`}
-          hint={hint(f.key)}
-          name={f.label}
-          value={typed[f.key]}
-          onChange={(x) => put(f.key, x)}
-        />
-      ))}
-      <div className="grid grid-cols-2 gap-2">
-        <Button big onClick={() => put("lineEarth", "open")}>
-          Earth open
-        </Button>
-        <Button big onClick={() => put("lineNeutral", "open")}>
-          Neutral open
-        </Button>
-      </div>
-      <div className="grid grid-cols-2 gap-2" role="group" aria-label="Polarity">
-        <Button big aria-pressed={polarity === "right"} onClick={() => setPolarity("right")}>
-          {polarity === "right" ? "✓ " : ""}Polarity right
-        </Button>
-        <Button big aria-pressed={polarity === "reversed"} onClick={() => setPolarity("reversed")}>
-          {polarity === "reversed" ? "✕ " : ""}Changed over
-        </Button>
-      </div>
-      <SiteField
-        text
-        label="Instrument"
-        value={meter}
-        onChange={(x) => {
-          setMeter(x);
-          setInstrumentName(x);
-        }}
-      />
-      {expected ? (
-        <Button big className="whitespace-normal!" onClick={() => void take()}>
-          Take from the simulated meter (it measures nothing)
-        </Button>
-      ) : (
-        <p className="text-warn">
-          ! Nothing to compare with: a conductor of this cable is in no table. Open circuits and insulation are judged
-          all the same.
+    <>
+      <section
+        aria-label="Test on the tails"
+        className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3 text-[16px]"
+        data-test={run.id}
+      >
+        <p className="text-soft">
+          Isolate, prove dead, prove the tester; leads nulled. Join line, neutral and earth at {label(run.to)}, read at{" "}
+          {label(run.from)}; part them for insulation.
         </p>
-      )}
-      {found.map(({ f, told }) => (
-        <p
-          key={`${f.rule} ${f.case}`}
-          role="status"
-          className={`font-medium ${f.severity === "stop" ? "text-stop" : "text-warn"}`}
-          data-reason={f.case}
-        >
-          {f.severity === "stop" ? "✕" : "!"} {told.message} {told.remedy}
-        </p>
-      ))}
-      {all && expected && !found.length ? <p className="font-medium text-good">✓ As it should read.</p> : null}
-      <FaultLine big fault={fault} />
-      <Button big look={all ? "solid" : "plain"} className="min-h-16 text-xl" onClick={write} data-step="tested">
-        {stops.length ? "Write down: not sound" : "Tested"}
-      </Button>
-      <Button big aria-expanded={asking} onClick={() => setAsking(!asking)}>
-        Without readings, because …
-      </Button>
-      {asking ? (
-        <div className="grid gap-2" role="group" aria-label="Why without readings">
-          {without.map((w) => (
-            <Button key={w} big className="whitespace-normal!" onClick={() => onTested(w)}>
-              {w}
-            </Button>
-          ))}
+        {hurt ? <p className="font-medium text-stop">✕ Damage to this run is not repaired.</p> : null}
+        {fields.map((f) => (
+          <SiteField
+            key={f.key}
+            label={`${f.label}, ${f.unit}`}
+            hint={hint(f.key)}
+            name={f.label}
+            value={typed[f.key]}
+            onChange={(x) => put(f.key, x)}
+          />
+        ))}
+        <div className="grid grid-cols-2 gap-2">
+          <Button big onClick={() => put("lineEarth", "open")}>
+            Earth open
+          </Button>
+          <Button big onClick={() => put("lineNeutral", "open")}>
+            Neutral open
+          </Button>
         </div>
-      ) : null}
-      <TakenReadings entries={entries.filter((x) => x.run === run.id && x.kind === "reading")} />
-    </section>
+        <div className="grid grid-cols-2 gap-2" role="group" aria-label="Polarity">
+          <Button big aria-pressed={polarity === "right"} onClick={() => setPolarity("right")}>
+            {polarity === "right" ? "✓ " : ""}Polarity right
+          </Button>
+          <Button big aria-pressed={polarity === "reversed"} onClick={() => setPolarity("reversed")}>
+            {polarity === "reversed" ? "✕ " : ""}Changed over
+          </Button>
+        </div>
+        <InstrumentField value={meter} onChange={setMeter} />
+        {expected ? (
+          <Button big className="whitespace-normal!" onClick={() => void take()}>
+            Take from the simulated meter (it measures nothing)
+          </Button>
+        ) : (
+          <p className="text-warn">
+            ! Nothing to compare with: a conductor of this cable is in no table. Open circuits and insulation are judged
+            all the same.
+          </p>
+        )}
+        {found.map(({ f, told }) => (
+          <p
+            key={`${f.rule} ${f.case}`}
+            role="status"
+            className={`font-medium ${f.severity === "stop" ? "text-stop" : "text-warn"}`}
+            data-reason={f.case}
+          >
+            {f.severity === "stop" ? "✕" : "!"} {told.message} {told.remedy}
+          </p>
+        ))}
+        {all && expected && !found.length ? <p className="font-medium text-good">✓ As it should read.</p> : null}
+        <FaultLine big fault={fault} />
+        {foot ? null : button}
+        <WithoutReadings onTested={onTested} />
+        <TakenReadings entries={entries.filter((x) => x.run === run.id && x.kind === "reading")} />
+      </section>
+      {foot?.(button)}
+    </>
   );
 }
