@@ -117,6 +117,9 @@ describe("the main switch of a board", () => {
     while (!(await page().$("[data-reading]"))) await page().click("[data-next]");
     await type("reading", "3.1");
     await press("Write it down");
+    await see("Instrument is empty");
+    await type("Instrument", "Torque driver 2");
+    await press("Write it down");
     await see(/Torque, the main switch 3\.1 N·m/);
     await page().goto(`${app().address}/jobs/${id}?stage=board`);
     await press("Flags and chart");
@@ -149,7 +152,11 @@ describe("the end of a run on site", () => {
     while (!(await page().$("[data-reading]"))) await next();
     await press("Write it down");
     await see("Armour to earth bar is “”; it must be a number from 0");
+    // What a card asks for is not passed over in silence.
+    await next();
+    await see("Armour to earth bar is not written down");
     await type("reading", "0.9");
+    await type("Instrument", "Meter 7");
     await see("0.9 Ω is more than it may be");
     await press("Write it down");
     await see(/Armour to earth bar 0\.9 Ω/);

@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import type { WallTruth } from "./port";
 import { judgeSweep, simulatedDetector } from "./simulated-detector";
+import { METER_OFF, readRing } from "../core/trades/dead-tests/ring-read";
 import { readRun } from "../core/trades/dead-tests/run-read";
 import { simulatedLaser } from "./simulated-laser";
 import { simulatedMeter } from "./simulated-meter";
@@ -79,6 +80,14 @@ describe("the simulated test meter", () => {
       expect(await simulatedMeter(seed).read({ expected, damaged: false })).toEqual(r);
     }
     expect(simulatedMeter(1)).toMatchObject({ simulated: true, name: "Test meter, simulated" });
+  });
+  it("reads a sound ring end to end, each conductor by itself", async () => {
+    const ring = { r1: 0.42, rn: 0.42, r2: 0.7 };
+    for (let seed = 1; seed <= 50; seed++) {
+      const r = await simulatedMeter(seed).readRing(ring);
+      expect(readRing({ ...ring, noise: METER_OFF }, r.r1, r.rn, r.r2, []).verdict).toBe("sound");
+      expect(Math.abs(r.r2 - ring.r2)).toBeLessThanOrEqual(0.0251);
+    }
   });
   it("fails the insulation of a run that is hurt", async () => {
     const r = await simulatedMeter(1).read({ expected, damaged: true });

@@ -1,13 +1,11 @@
 import { seeded } from "../core/base/seeded";
+import { METER_OFF } from "../core/trades/dead-tests/ring-read";
 import type { TestMeter } from "./port";
-
-/** Noise of a reading, Ω either way. */
-const NOISE = 0.02;
 
 /** A test meter that is not there: it reads what a sound run reads, a little off, and a failed insulation where damage is not repaired. */
 export function simulatedMeter(seed: number): TestMeter {
   const about = (next: () => number, x: number): number =>
-    Math.max(0, Math.round((x + (next() * 2 - 1) * NOISE) * 100) / 100);
+    Math.max(0, Math.round((x + (next() * 2 - 1) * METER_OFF) * 100) / 100);
   return {
     name: "Test meter, simulated",
     simulated: true,

@@ -35,7 +35,13 @@ export default async function Page({
       measures={measures}
       record={
         found && typeof q.run === "string" && q.run.length <= 140
-          ? { job: found.job.id, name: found.job.name, run: q.run, stored: await siteBookOf(db, found.job.id) }
+          ? {
+              job: found.job.id,
+              name: found.job.name,
+              run: q.run,
+              at: typeof q.at === "string" ? q.at : null,
+              stored: await siteBookOf(db, found.job.id),
+            }
           : null
       }
       send={addSiteEntries}

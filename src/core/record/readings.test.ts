@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { type SiteEntry, readingWords, siteEntrySchema } from "../job/site-entry";
-import { lastReading } from "./readings";
+import { isRead, lastReading, lineOfNotRead, readingsHere } from "./readings";
 
 const entry = (run: string, at: string, what: string, value: number): SiteEntry =>
   siteEntrySchema.parse({
@@ -33,5 +33,31 @@ describe("readings in the record", () => {
     expect(refused({ ...without, kind: "note", reading })).toMatch(/and no other line/);
     expect(refused({ ...without, reading: { ...reading, value: -1 } })).not.toBe("taken");
     expect(refused(book[0])).toBe("taken");
+  });
+});
+
+describe("what a card of guided work asks for", () => {
+  const what = "Torque, the outlet";
+  const taken = { ...entry("r1", "10:00", what, 2), mark: "end:s1" };
+  const end = { run: "r1", at: "s1", entries: [taken] };
+  it("is read at its own end, and not by a reading at the other end of the run, of another run or name", () => {
+    expect(isRead(end, what)).toBe(true);
+    expect(isRead({ ...end, at: "s2" }, what)).toBe(false);
+    expect(isRead({ ...end, run: "r2" }, what)).toBe(false);
+    expect(isRead(end, "Torque, the switch")).toBe(false);
+    expect(readingsHere({ ...end, at: null }, what)).toEqual([taken]);
+  });
+  it("of a line that names no end is of either, as earlier editions wrote it", () => {
+    expect(isRead({ ...end, at: "s2", entries: [entry("r1", "10:00", what, 2)] }, what)).toBe(true);
+  });
+  it("is passed over with a reason alone, which stands in the record", () => {
+    const none = { ...end, entries: [] };
+    expect(isRead(none, what)).toBe(false);
+    const line = lineOfNotRead(none, what, "No instrument here");
+    expect(line).toEqual({ run: "r1", kind: "note", text: `${what}: not read, no instrument here`, mark: "end:s1" });
+    const e = siteEntrySchema.parse({ ...line, id: "n", step: null, by: "A", at: "2026-11-26T10:00:00Z" });
+    expect(isRead({ ...none, entries: [e] }, what)).toBe(true);
+    expect(isRead({ ...none, at: "s2", entries: [e] }, what)).toBe(false);
+    expect(readingsHere({ ...none, entries: [e] }, what)).toEqual([]);
   });
 });

@@ -7,12 +7,12 @@ import { makePlan } from "../plan/plan";
 import { generatedHouse } from "../routing/generated-house";
 
 import { daysOf } from "./day";
-import { type Line, lineOfCannot, linesOfDone, linesOfUndone } from "./do-part";
+import { type Line, lineOfCannot, linesOfDone, linesOfRepair, linesOfUndone } from "./do-part";
 import { stateOf } from "./entries";
 import { heldRuns } from "./held";
 import { learnedTimes } from "./learned";
 import { neededSteps } from "./needed";
-import { chaseLength, partsOf } from "./parts";
+import { chaseLength, partsOf, ringPart } from "./parts";
 import { openTasks, tasksOf } from "./tasks";
 
 const job = generatedHouse(3);
@@ -103,6 +103,60 @@ describe("the order the work forces", () => {
     expect(stateIn(entries, `test:${run.id}`).kind).toBe("waits");
     entries = work(own("tails"), entries);
     expect(stateIn(entries, `test:${run.id}`).kind).toBe("ready");
+  });
+  it("a ring is read end to end when all its runs are tested, and again after a repair of any of them", () => {
+    const ring = parts.find((p) => p.kind === "ring")!;
+    expect(ring.id).toBe(ringPart(ring.at.id));
+    expect(ring.runs).toEqual(plan.runs.filter((r) => r.circuit === ring.at.id).map((r) => r.id));
+    const tests = ring.runs.map((r) => `test:${r}`);
+    const [run] = ring.runs;
+    let entries = work(tests.slice(1));
+    expect(stateIn(entries, ring.id)).toMatchObject({ kind: "waits", for: { id: tests[0] } });
+    entries = work(tests.slice(0, 1), entries);
+    expect(stateIn(entries, ring.id).kind).toBe("ready");
+    entries = work([ring.id], entries);
+    expect(stateIn(entries, ring.id).kind).toBe("done");
+    const repaired: Line = { run: run!, kind: "repaired", step: null, text: "New length", after: "d" };
+    const lines = linesOfRepair(repaired, { plan, entries });
+    expect(lines[0]).toBe(repaired);
+    entries = [...entries, ...put(lines)];
+    expect(stateIn(entries, ring.id).kind).toBe("waits");
+    expect(stateOf(entries, run!).tested.done).toBe(false);
+    // What was never tested has nothing to take back.
+    expect(linesOfRepair(repaired, { plan, entries: [] })).toEqual([repaired]);
+  });
+  it("boards go down when all under them is tested and photographed, before the deck is released", () => {
+    const j = generatedHouse(3);
+    const decks = j.decks.map((d) => ({ ...d, access: "boards-up" as const }));
+    const open = { ...j, decks };
+    const [hh, pp] = [layHouse(open), makePlan(open)];
+    const all = partsOf(hh, pp);
+    const down = all.find((p) => p.kind === "boards-down")!;
+    const up = all.find((p) => p.id === `boards-up:deck:${down.at.id}`)!;
+    expect([down.count, down.runs]).toEqual([up.count, up.runs]);
+    expect(up.usual / up.count).toBeCloseTo(minutes.boardMetre.up, 6);
+    expect(down.usual / down.count).toBeCloseTo(minutes.boardMetre.down, 6);
+    const at = (entries: readonly SiteEntry[], id: string, photos = false) => {
+      const with_ = photos
+        ? {
+            ...open,
+            photos: [
+              { id: "p", wall: null, deck: down.at.id, picture: "p", u: 0, v: 0, text: "", at: "2026-11-26T10:00:00Z" },
+            ],
+          }
+        : open;
+      return tasksOf(layHouse(with_), pp, entries)
+        .flatMap((t) => t.parts)
+        .find((x) => x.part.id === id)!.state;
+    };
+    const tested = put(down.runs.map((run): Line => ({ run, kind: "done", step: "tested", text: "" })));
+    const clipped = put(down.runs.map((run): Line => ({ run, kind: "done", step: "clipped", text: "" })));
+    expect(at(clipped, down.id, true)).toMatchObject({ kind: "waits", for: { kind: "test" } });
+    expect(at([...clipped, ...tested], down.id)).toMatchObject({ kind: "waits", for: { kind: "photo" } });
+    expect(at([...clipped, ...tested], down.id, true)).toEqual({ kind: "ready" });
+    expect(at([...clipped, ...tested], `close:deck:${down.at.id}`, true)).toMatchObject({ for: { id: down.id } });
+    const mark: Line = { run: `deck:${down.at.id}`, kind: "mark", step: null, text: "", mark: down.id };
+    expect(at([...clipped, ...tested, ...put([mark])], `close:deck:${down.at.id}`, true)).toEqual({ kind: "ready" });
   });
   it("steps of a run are ticked by their last part, and its first holds it as it is in hand", () => {
     const run = plan.runs.find((r) => parts.filter((p) => p.kind === "bore" && p.runs.includes(r.id)).length > 1)!;

@@ -21,8 +21,9 @@ const kindWords: Partial<Record<SiteEntry["kind"], string>> = {
 };
 
 /** What a mark was about, in a word; empty where the step says it. */
-function markWords(e: SiteEntry): string {
+function markWords(e: SiteEntry, label: (point: string) => string): string {
   if (e.mark === undefined || e.step) return "";
+  if (e.mark.startsWith("end:")) return `, at ${label(e.mark.slice(4))}`;
   const kind = e.mark.startsWith("hole:") ? "bore" : e.mark.split(":")[0]!;
   return kind in workKinds ? `, ${workKinds[kind as TaskKind].name.toLowerCase()}` : "";
 }
@@ -46,7 +47,7 @@ export function lineWords(h: House, plan: Pick<Plan, "runs"> | null, e: SiteEntr
   return [
     placeOfLine(h, plan, e.run),
     e.step ? `, ${stepNames[e.step].toLowerCase()}` : "",
-    markWords(e),
+    markWords(e, pointLabels(h.job)),
     kindWords[e.kind] ?? "",
     e.cut ? `, ${(e.cut.length / 1000).toFixed(1)} m of ${drum}` : "",
     e.reading ? `, ${readingWords(e.reading)}${e.instrument ? `, ${e.instrument}` : ""}` : "",

@@ -10,7 +10,7 @@ import { generatedHouse } from "../routing/generated-house";
 import { cableOf, standardCatalogue } from "../rules/catalogue";
 import { fact } from "../rules/fact";
 import { runFaults } from "../trades/dead-tests/run-read";
-import { expectedOnTails } from "../plan/expected-readings";
+import { expectedOfCircuit, expectedOnTails } from "../plan/expected-readings";
 import { findingOf, namesOf } from "./findings";
 import { doneWords, groupName, leftWords, partWords, stateWords, taskName } from "./tasks";
 import { holeWords } from "./holes";
@@ -32,8 +32,18 @@ describe("a thing to do in words", () => {
           .replace(/–/g, " to ")
           .replace(/Ø/g, "diameter "),
       );
-      if (!["photo", "close", "test"].includes(p.kind)) expect(w.number).toMatch(/\d/);
+      if (!["photo", "close", "test", "ring"].includes(p.kind)) expect(w.number).toMatch(/\d/);
       expect(doneWords[p.kind]).toBeTruthy();
+    }
+  });
+  it("of a ring is what its line should read end to end, with the other two conductors", () => {
+    const rings = parts.filter((p) => p.kind === "ring");
+    expect(rings.length).toBeGreaterThan(0);
+    for (const p of rings) {
+      const e = expectedOfCircuit(h, plan, p.at.id)!.ring!;
+      const w = partWords(h, plan, p);
+      expect(w.number).toBe(`${e.r1.toFixed(2)} Ω`);
+      expect(w.under).toContain(`protective ${e.r2.toFixed(2)} Ω`);
     }
   });
   it("of a hole is the number of the drilling schedule; of a box its middle from the nearer corner", () => {

@@ -60,6 +60,9 @@ export const cannotReasons = [
   "Room not to be had",
 ] as const;
 
+/** Reasons why what a card asks for is not read. */
+export const notReadReasons = ["No instrument here", "Read before, on paper", "Not at this visit"] as const;
+
 /** One thing to do, said so that no second look is needed: where, the one number, and from what it is measured. */
 export interface PartWords {
   /** What and where. */

@@ -22,8 +22,9 @@ import { type Send, useEntries } from "./entries-queue";
 import { Troubles } from "./troubles";
 import type { KeptPhoto } from "./photo-store";
 import { usePhotos } from "./photos-queue";
-import { DayView, type PhotoOf, testCards } from "./day/day-view";
+import { DayView, type PhotoOf, cards as dayCards } from "./day/day-view";
 import { type Line, lineOfStep, linesOfRepair, linesOfStepBack } from "../../core/record/do-part";
+import { type Guide, guideHref } from "./guide";
 import { SinceLooked } from "./since-looked";
 import { SiteHeader } from "./site-header";
 
@@ -64,7 +65,7 @@ const later = {
   cards: () => import("./run-cards"),
   waiting: () => import("./waiting-list"),
   built: () => import("../../core/record/as-built"),
-  ...testCards,
+  ...dayCards,
 };
 const weights = [400, 500, 600, 700];
 const fetchLater = (): Promise<unknown> =>
@@ -76,6 +77,7 @@ const fetchLater = (): Promise<unknown> =>
 const StepDetail = dynamic(() => later.detail().then((m) => m.StepDetail));
 const RunCards = dynamic(() => later.cards().then((m) => m.RunCards));
 const WaitingList = dynamic(() => later.waiting().then((m) => m.WaitingList));
+const EndGuide = dynamic(() => dayCards.guide().then((m) => m.EndGuide));
 const ClosingView = dynamic(() => later.closing().then((m) => m.ClosingView));
 
 /** Runs as cards, one run at a time, a tap for each step. */
@@ -109,6 +111,7 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
   const refusal = useRefusal("record");
   const noRelease = useRefusal("plan");
   const [open, setOpen] = useState<string | null>(null);
+  const [guide, setGuide] = useState<Guide | null>(null);
   const [listing, setListing] = useState(false);
   const [by, setBy] = useState("Electrician 1");
   const [show, setShown] = useState<Show>("day");
@@ -131,7 +134,9 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
     setBy(me.name ?? (personName() || "Electrician 1"));
     const back = (): void => {
       const asked = new URLSearchParams(window.location.search);
-      setOpen(asked.get("run"));
+      const [of, at, kind] = ["run", "at", "steps"].map((k) => asked.get(k));
+      setGuide(of && at && kind ? { run: of, point: at, kind } : null);
+      setOpen(of ?? null);
       setShown(shows.find((x) => x === asked.get("show")) ?? "day");
     };
     back();
@@ -142,6 +147,17 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
     window.history.pushState(null, "", run ? `?run=${encodeURIComponent(run)}` : showHref(show));
     setOpen(run);
     window.scrollTo(0, 0);
+  };
+  const openGuide = (next: Guide): void => {
+    window.history.pushState({ guide: true }, "", guideHref(next));
+    setGuide(next);
+    window.scrollTo(0, 0);
+  };
+  /** Back to the run or the day that it was opened from; to its run where it was opened by its address. */
+  const leaveGuide = (): void => {
+    if ((window.history.state as { guide?: true } | null)?.guide) return window.history.back();
+    setGuide(null);
+    go(guide!.run);
   };
   const setShow = (next: Show): void => {
     window.history.replaceState(null, "", showHref(next));
@@ -205,7 +221,13 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
   return (
     <div className="mx-auto flex min-h-dvh max-w-lg flex-col bg-page text-[17px]">
       <SiteHeader
-        back={run ? { name: "Back to all runs", go: () => go(null) } : `/jobs/${job.id}?stage=site-book`}
+        back={
+          guide
+            ? { name: "Back to where it was opened", go: leaveGuide }
+            : run
+              ? { name: "Back to all runs", go: () => go(null) }
+              : `/jobs/${job.id}?stage=site-book`
+        }
         title={run ? `${circuit(run)} · ${name(run)}` : job.name}
         about={
           run
@@ -234,7 +256,14 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
         ),
       )}
       <Troubles refused={refused} notTaken={notTaken} full={full} settle={settle} />
-      {run ? (
+      {guide ? (
+        <EndGuide
+          key={guideHref(guide)}
+          {...{ house, plan, guide, entries }}
+          tell={(l) => tell([{ step: null, ...l }])}
+          back={leaveGuide}
+        />
+      ) : run ? (
         <StepDetail
           key={run.id}
           job={job}
@@ -253,6 +282,7 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
             tell(lines);
             replan({ job: builtJob, plan: builtPlan, catalogue });
           }}
+          openGuide={openGuide}
           next={after ? { name: `${circuit(after)} · ${name(after)}`, open: () => go(after.id) } : null}
         />
       ) : (
@@ -288,6 +318,7 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
                 tell={tell}
                 photo={photoOf}
                 onClose={() => setShow("close")}
+                openGuide={openGuide}
               />
             ) : (
               <p className="p-4 text-soft">No runs yet: lay them at the desk.</p>

@@ -8,7 +8,6 @@ import type { Plan, Run } from "../../core/laid/laid";
 import { boardFigures } from "../../core/plan/board-figures";
 import { clipMarks } from "../../core/plan/clip-marks";
 import { endFigures } from "../../core/plan/end-figures";
-import { endSteps } from "../../core/plan/end-steps";
 import { legWords, runTape } from "../../core/drawings/tape";
 import { cableOf } from "../../core/rules/catalogue";
 import { holeWords } from "../../core/words/holes";
@@ -21,7 +20,8 @@ import { Ribbon } from "../drawing/ribbon";
 import { Button } from "../kit/button";
 import { BoardPlace } from "../stages/board/board-place";
 import { EndCard } from "../stages/ends/end-card";
-import { StepLinks } from "../stages/ends/step-links";
+import { GuideLinks } from "./end-guide";
+import type { Guide } from "./guide";
 import type { Line } from "../../core/record/do-part";
 import { DamageCard } from "./damage-card";
 import { BuiltCard } from "./day/built-card";
@@ -42,6 +42,7 @@ export function StepDetail({
   onCannot,
   tell,
   onBuilt,
+  openGuide,
   next,
 }: {
   job: Job;
@@ -55,6 +56,7 @@ export function StepDetail({
   /** A line about the run that is no step: damage, its repair. */
   tell: (line: Omit<Line, "run" | "step">) => void;
   onBuilt: (lines: readonly Line[], job: Job, plan: Plan) => void;
+  openGuide: (guide: Guide) => void;
   next: { name: string; open: () => void } | null;
 }) {
   const label = pointLabels(job);
@@ -78,7 +80,7 @@ export function StepDetail({
           )}
         </div>
         {step ? <StepMarks job={job} plan={plan} house={house} run={run} step={step} /> : null}
-        {step === "made-off" || step === "tested" ? <EndsOf job={job} plan={plan} house={house} run={run} /> : null}
+        {step === "made-off" || step === "tested" ? <EndsOf {...{ job, plan, house, run, openGuide }} /> : null}
         {step === "drawn-in" ? (
           <div className="px-4 pt-2">
             <CutCard job={job} plan={plan} run={run} entries={entries} tell={tell} />
@@ -196,15 +198,26 @@ function Big({ over, n, under }: { over: string; n: string; under: string }) {
 }
 
 /** Each end of the run: its box with every measure, and the way to its guided steps. */
-function EndsOf({ job, plan, house, run }: { job: Job; plan: Plan; house: House; run: Run }) {
+function EndsOf({
+  job,
+  plan,
+  house,
+  run,
+  openGuide,
+}: {
+  job: Job;
+  plan: Plan;
+  house: House;
+  run: Run;
+  openGuide: (guide: Guide) => void;
+}) {
   const ends = [run.from, run.to].flatMap((id) => {
     const f = endFigures(house, plan, id);
-    const c = f?.cables.find((x) => x.run.id === run.id);
-    return f && c ? [{ f, c }] : [];
+    return f?.cables.some((x) => x.run.id === run.id) ? [f] : [];
   });
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-3 px-4 pt-2">
-      {ends.map(({ f, c }) => {
+      {ends.map((f) => {
         const { point } = f.placed;
         const board = point.kind === "board" ? boardFigures(house, plan, point.id) : null;
         const mine = board?.cables.find((x) => x.run.id === run.id);
@@ -214,8 +227,8 @@ function EndsOf({ job, plan, house, run }: { job: Job; plan: Plan; house: House;
               {point.label}: {mine ? "its place in the board" : "the box from the front"}
             </summary>
             {mine && board ? <BoardPlace f={board} c={mine} /> : <EndCard f={f} job={job} tall={260} />}
-            <div className="mt-2 flex flex-wrap gap-2">
-              <StepLinks job={job.id} run={run.id} steps={endSteps(house, plan, f, c)} big />
+            <div className="mt-2">
+              <GuideLinks house={house} plan={plan} run={run.id} point={point.id} open={openGuide} />
             </div>
           </details>
         );

@@ -1,14 +1,27 @@
 "use client";
 import { clsx } from "clsx";
-import { ArrowLeft, ArrowRight } from "lucide-react";
-import { useEffect, useState } from "react";
-import { type Asks, type Making, halves } from "../../core/trades/ends/steps/card";
-import { makingOf, makings, startMeasures } from "../../core/trades/ends/steps/makings";
+import { nanoid } from "nanoid";
+import { ArrowRight } from "lucide-react";
+import { type ReactNode, useEffect, useState } from "react";
+import { halves } from "../../core/trades/ends/steps/card";
+import { makingOf, makings } from "../../core/trades/ends/steps/makings";
 import type { Schools } from "../../core/rules/schools";
-import { NumberField } from "../kit/field";
 import { PageBar } from "../kit/page-bar";
-import type { Send } from "../site/entries-queue";
-import { type RunRecord, TakeReading, askWords } from "./take-reading";
+import type { SiteEntry } from "../../core/job/site-entry";
+import { personName } from "../kit/person";
+import { type Send, useEntries } from "../site/entries-queue";
+import { Troubles } from "../site/troubles";
+import { StepCards } from "./step-cards";
+import type { StepRecord } from "./take-reading";
+
+/** The run whose site record readings go to, with the lines it has, and the point where the cable ends. */
+export interface RunRecord {
+  job: string;
+  name: string;
+  run: string;
+  at: string | null;
+  stored: SiteEntry[];
+}
 
 /** Making off, one card at a time: what to do, its measure, its check, its usual mistake. For one thumb. */
 export function StepsPage({
@@ -31,6 +44,7 @@ export function StepsPage({
     window.history.pushState(null, "", k === null ? "/steps" : `/steps?kind=${k}`);
     window.scrollTo(0, 0);
   };
+  const back = (): void => open(null);
   useEffect(() => {
     const back = (): void => setKind(new URLSearchParams(window.location.search).get("kind"));
     window.addEventListener("popstate", back);
@@ -41,22 +55,13 @@ export function StepsPage({
       <PageBar here="Steps" />
       <main className="mx-auto flex w-full max-w-lg flex-1 flex-col p-4">
         {making ? (
-          <Cards
-            key={making.kind}
-            making={making}
-            schools={schools}
-            measures={measures}
-            back={() => open(null)}
-            ask={(asks) =>
-              record ? (
-                <TakeReading key={asks.what} asks={asks} record={record} send={send} />
-              ) : (
-                <p className="mt-3 text-[17px]">
-                  Write down: {askWords(asks)}. From a run of a job it goes to its record.
-                </p>
-              )
-            }
-          />
+          record ? (
+            <Recorded key={making.kind} record={record} send={send}>
+              {(r) => <StepCards {...{ making, schools, measures, back, backName: "All work" }} record={r} />}
+            </Recorded>
+          ) : (
+            <StepCards key={making.kind} {...{ making, schools, measures, back, backName: "All work" }} record={null} />
+          )
         ) : (
           <>
             <h1 className="text-3xl">Steps</h1>
@@ -95,124 +100,28 @@ export function StepsPage({
   );
 }
 
-function Cards({
-  making,
-  schools,
-  measures,
-  back,
-  ask,
+/** The record of a run on this device: lines are kept here until the server has them. */
+function Recorded({
+  record,
+  send,
+  children,
 }: {
-  making: Making;
-  schools: Schools;
-  measures: { [key: string]: number };
-  back: () => void;
-  ask: (asks: Asks) => React.ReactNode;
+  record: RunRecord;
+  send: Send;
+  children: (record: StepRecord) => ReactNode;
 }) {
-  const [m, setM] = useState(() => startMeasures(making, measures));
-  const [n, setN] = useState(0);
-  const cards = making.cards(m, schools);
-  const card = cards[n];
-  const go = (to: number): void => {
-    setN(to);
-    window.scrollTo(0, 0);
-  };
+  const { entries, toSend, refused, notTaken, full, add, settle } = useEntries(record.job, record.stored, send);
   return (
     <>
-      <div className="mb-2 flex items-center gap-2">
-        <button
-          type="button"
-          onClick={back}
-          className="inline-flex size-12 cursor-pointer items-center justify-center border border-line bg-panel"
-          aria-label="All work"
-        >
-          <ArrowLeft />
-        </button>
-        <div>
-          <h1 className="text-2xl leading-none">{making.name}</h1>
-          <p className="text-[14px] text-soft" role="status">
-            {card ? `Step ${n + 1} of ${cards.length}` : "Done"}
-          </p>
-        </div>
-      </div>
-      <div className="mb-3 h-1.5 bg-line" aria-hidden>
-        <div className="h-full bg-accent" style={{ width: `${(100 * n) / cards.length}%` }} />
-      </div>
-      {n === 0 ? (
-        <details className="mb-3 border border-line bg-panel p-3">
-          <summary className="min-h-8 cursor-pointer font-cond text-[17px] font-semibold">Measures to work to</summary>
-          <div className="mt-2 grid gap-2">
-            {making.measures.map((f) => (
-              <NumberField
-                key={f.key}
-                label={f.title}
-                unit={f.unit}
-                value={m[f.key]!}
-                min={f.min}
-                max={f.max}
-                step={f.max <= 25 ? 1 : 10}
-                onCommit={(x) => setM({ ...m, [f.key]: x })}
-              />
-            ))}
-          </div>
-        </details>
-      ) : null}
-      {card ? (
-        <article className="flex-1" data-card={n}>
-          <h2 className="text-[30px] leading-tight">{card.title}</h2>
-          {card.measure ? (
-            <p className="num my-2 border-y-2 border-(--tape) py-2 text-[28px] leading-tight font-medium" data-measure>
-              {card.measure}
-            </p>
-          ) : null}
-          <p className="my-2 text-[20px] leading-snug">{card.todo}</p>
-          {card.asks ? ask(card.asks) : null}
-          <p className="mt-4 border-l-4 border-good pl-3 text-[17px] leading-snug">
-            <span className="font-cond font-semibold">Right when.</span> {card.check}
-          </p>
-          <p className="mt-3 border-l-4 border-warn pl-3 text-[17px] leading-snug">
-            <span className="font-cond font-semibold">What goes wrong.</span> {card.mistake}
-          </p>
-          <p className="mt-3 border-l-4 border-line pl-3 text-[17px] leading-snug">
-            <span className="font-cond font-semibold">Why.</span> {card.why}
-          </p>
-          {card.caution ? (
-            <p className="mt-3 border-l-4 border-stop pl-3 text-[17px] leading-snug font-medium">{card.caution}</p>
-          ) : null}
-        </article>
-      ) : (
-        <article className="flex-1">
-          <h2 className="text-[30px]">All {cards.length} steps done</h2>
-          <p className="my-2 text-[19px]">Photograph it with a tape in the picture, and test before it is closed.</p>
-        </article>
-      )}
-      <div className="sticky bottom-0 mt-4 grid grid-cols-[auto_1fr] gap-2 bg-page py-3">
-        <button
-          type="button"
-          disabled={n === 0}
-          onClick={() => go(n - 1)}
-          className="min-h-16 cursor-pointer border border-line bg-panel px-5 font-cond text-[18px] font-semibold disabled:opacity-40"
-        >
-          Back
-        </button>
-        {card ? (
-          <button
-            type="button"
-            onClick={() => go(n + 1)}
-            className="min-h-16 cursor-pointer bg-accent px-5 font-cond text-[20px] font-semibold text-onaccent"
-            data-next
-          >
-            {n + 1 < cards.length ? "Checked, next" : "Checked, done"}
-          </button>
-        ) : (
-          <button
-            type="button"
-            onClick={() => go(0)}
-            className="min-h-16 cursor-pointer bg-accent px-5 font-cond text-[20px] font-semibold text-onaccent"
-          >
-            The next one
-          </button>
-        )}
-      </div>
+      {children({
+        run: record.run,
+        at: record.at,
+        entries,
+        tell: (l) =>
+          add({ id: nanoid(16), by: personName() || "Electrician 1", at: new Date().toISOString(), step: null, ...l }),
+      })}
+      <Troubles refused={refused} notTaken={notTaken} full={full} settle={settle} />
+      {toSend ? <p className="text-[15px] text-soft">{toSend} kept on this device until there is a signal.</p> : null}
     </>
   );
 }

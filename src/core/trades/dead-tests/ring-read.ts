@@ -4,6 +4,8 @@ import type { RingPoint } from "./ring";
 
 /** Line and neutral agree within this, Ω. Source: on-site working practice. */
 export const AGREE = 0.05;
+/** What a low-ohm meter may be off either way, Ω. Source: on-site working practice, two in the last figure. */
+export const METER_OFF = 0.02;
 /** Share by which an end-to-end reading may differ from what was planned before it means something. */
 const SHARE = 0.1;
 /** The protective conductor follows the line by the ratio of their sections; the two usual ratios differ by about this share. */
@@ -145,7 +147,9 @@ function endToEnd(expected: ExpectedRing, r1: number, rn: number, r2: number): R
   if (mean > planned && differs(mean, planned))
     return verdict("loose", [because("both-high", { mean, planned })], mean, planned);
   const earth = mean * ratio;
-  if (r2 > earth && differs(r2, earth, RATIO_SHARE))
+  // Both the reading and what it is held against may be off by what the meter adds.
+  const blur = (expected.noise ?? 0) * (1 + ratio);
+  if (r2 > earth && differs(r2, earth, RATIO_SHARE) && !atMost(r2 - earth, blur))
     return verdict("loose", [because("earth-high", { r2, mean, expected: earth })], r2, earth);
   return null;
 }

@@ -309,6 +309,13 @@ describe("every reading whole", () => {
   });
 });
 
+it("what the meter may be off widens what passes for the protective conductor, end to end", () => {
+  const ring = { r1: 0.42, rn: 0.42, r2: 0.7 };
+  // Line and neutral 0.02 low, so that 0.40 × 0.7 ÷ 0.42 = 0.667 is expected; 0.72 is 0.053 over, and may be 0.02 × 2.667 = 0.053.
+  expect(readRing(ring, 0.4, 0.4, 0.72, []).because[0]!.kind).toBe("earth-high");
+  expect(readRing({ ...ring, noise: 0.02 }, 0.4, 0.4, 0.72, []).verdict).toBe("sound");
+  expect(readRing({ ...ring, noise: 0.02 }, 0.4, 0.4, 0.73, []).because[0]!.kind).toBe("earth-high");
+});
 it("what the meter may be off widens what passes at a point, and with it the noise of the leads", () => {
   const planned = ringReadings(60_000, line, cpc, [{ id: "S1", at: 20_000 }], []);
   const read = (over: number, noise: number) => {

@@ -19,15 +19,21 @@ import { useNow } from "../../kit/use-now";
 import { FileButton } from "../../kit/file-button";
 import dynamic from "next/dynamic";
 import { placeOnWall } from "../../../core/drawings/part-drawing";
+import type { Guide } from "../guide";
 import { CutCard } from "./draw-in";
 import { DepthCard } from "./depth-card";
 import { Foot } from "./foot";
 import { PartCard } from "./part-card";
 
 /** Fetched when the page stands; kept with it for where there is no signal. */
-export const testCards = { ring: () => import("./ring-card"), run: () => import("./test-card") };
-const RingCard = dynamic(() => testCards.ring().then((m) => m.RingCard));
-const TestCard = dynamic(() => testCards.run().then((m) => m.TestCard));
+export const cards = {
+  ring: () => import("./ring-card"),
+  run: () => import("./test-card"),
+  guide: () => import("../end-guide"),
+};
+const RingCard = dynamic(() => cards.ring().then((m) => m.RingCard));
+const GuidesOfPoint = dynamic(() => cards.guide().then((m) => m.GuidesOfPoint));
+const TestCard = dynamic(() => cards.run().then((m) => m.TestCard));
 
 /** What a photo is of: a wall or deck as a whole, or a place on a wall, mm. */
 export interface PhotoOf {
@@ -45,10 +51,11 @@ interface Props {
   tell: (lines: readonly Line[]) => void;
   photo: (of: PhotoOf, file: File) => Promise<void>;
   onClose: () => void;
+  openGuide: (guide: Guide) => void;
 }
 
 /** The day on the phone: what to do now at one place with one tool, the one number, what comes then, and what is short tomorrow. */
-export function DayView({ house, plan, entries, by, tell, photo, onClose }: Props) {
+export function DayView({ house, plan, entries, by, tell, photo, onClose, openGuide }: Props) {
   const now = useNow();
   const parts = useMemo(() => partsOf(house, plan), [house, plan]);
   // What is ticked shows at once; the days follow a moment later.
@@ -97,7 +104,7 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose }: Prop
       {part && task ? (
         <Doing
           key={part.id}
-          {...{ house, plan, entries, tell, photo, onClose, part, done }}
+          {...{ house, plan, entries, tell, photo, onClose, openGuide, part, done }}
           onDone={() => {
             // One goes on where one stands, whatever the days now say.
             setPicked(task.id);
@@ -214,6 +221,7 @@ function Doing({
   tell,
   photo,
   onClose,
+  openGuide,
   part,
   done,
   onDone,
@@ -256,6 +264,9 @@ function Doing({
       ) : null}
       {part.kind === "chase" ? (
         <DepthCard house={house} plan={plan} part={part} entries={entries} tell={(l) => tell([l])} />
+      ) : null}
+      {part.kind === "tails" ? (
+        <GuidesOfPoint {...{ house, plan }} point={part.at.id} runs={part.runs} open={openGuide} />
       ) : null}
       {where ? (
         <FileButton

@@ -3,25 +3,36 @@ import { SiteField } from "./site-field";
 
 const KEY = "lumbet-instrument";
 
-/** The instrument last read with on this device; empty where none was named. */
-export function instrumentName(): string {
+/** A torque is not read with a meter, nor a depth: each unit of its own kind has its own instrument. */
+const keyOf = (unit: string): string => (unit === "N·m" || unit === "mm" ? `${KEY} ${unit}` : KEY);
+
+/** The instrument last read with on this device, for such a unit; empty where none was named. */
+export function instrumentName(unit = "Ω"): string {
   try {
-    return localStorage.getItem(KEY) ?? "";
+    return localStorage.getItem(keyOf(unit)) ?? "";
   } catch {
     return "";
   }
 }
 
-function setInstrumentName(name: string): void {
+function setInstrumentName(name: string, unit: string): void {
   try {
-    localStorage.setItem(KEY, name.slice(0, 60));
+    localStorage.setItem(keyOf(unit), name.slice(0, 60));
   } catch {
     // A full phone forgets the name of the meter and nothing else.
   }
 }
 
 /** What something is read with; remembered on this device. */
-export function InstrumentField({ value, onChange }: { value: string; onChange: (name: string) => void }) {
+export function InstrumentField({
+  value,
+  onChange,
+  unit = "Ω",
+}: {
+  value: string;
+  onChange: (name: string) => void;
+  unit?: string;
+}) {
   return (
     <SiteField
       text
@@ -29,7 +40,7 @@ export function InstrumentField({ value, onChange }: { value: string; onChange: 
       value={value}
       onChange={(x) => {
         onChange(x);
-        setInstrumentName(x);
+        setInstrumentName(x, unit);
       }}
     />
   );

@@ -36,7 +36,7 @@ export function BoardCablePanel() {
       </h2>
       <BoardPlace f={f} c={c} far={far} />
       <div className="mt-2 flex flex-wrap gap-1">
-        <StepLinks job={job.id} run={c.run.id} steps={steps} />
+        <StepLinks job={job.id} run={c.run.id} at={f.board.id} steps={steps} />
       </div>
       {run === null ? <p className="mt-1 text-[13px] text-soft">Press a cable under the drawing for its own.</p> : null}
     </section>

@@ -96,7 +96,7 @@ export function BoardChart({ f }: { f: BoardFigures }) {
           makers&apos; figures; a torque driver, once each. A reading is written down on the card of its steps.
         </p>
         <p className="no-print mt-1 flex flex-wrap gap-1.5">
-          <StepLinks job={job.id} run={f.board.id} steps={[{ kind: "main-switch", measures: {} }]} />
+          <StepLinks job={job.id} run={f.board.id} at={f.board.id} steps={[{ kind: "main-switch", measures: {} }]} />
         </p>
       </section>
       <section aria-label="What the rules ask" className={`mt-4 ${printed ? "no-print" : ""}`}>

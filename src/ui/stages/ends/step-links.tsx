@@ -5,20 +5,21 @@ import { makingOf } from "../../../core/trades/ends/steps/makings";
 import { link } from "../sheets/frame";
 import { stepsHref } from "./steps-href";
 
-/** To each piece of guided work at one end, by its name, with the measures of that end. `big`: for a thumb. */
+/** To each piece of guided work at one end, by its name, with the measures of that end. */
 export function StepLinks({
   job,
   run,
+  at,
   steps,
-  big = false,
 }: {
   job: string;
   run: string;
+  /** The point where the cable ends. */
+  at: string;
   steps: readonly EndSteps[];
-  big?: boolean;
 }) {
   return steps.map((s) => (
-    <Link key={s.kind} className={big ? `${link} min-h-12 text-lg` : link} href={stepsHref(job, run, s)}>
+    <Link key={s.kind} className={link} href={stepsHref(job, run, at, s)}>
       {makingOf(s.kind)?.name}
     </Link>
   ));

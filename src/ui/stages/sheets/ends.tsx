@@ -155,7 +155,7 @@ function StepsOf({ f }: { f: EndFigures }) {
       {f.cables.map((c) => (
         <div key={c.run.id} className="flex flex-wrap items-center gap-1">
           <span className="min-w-24 font-cond font-semibold">{cableName(job, c)}</span>
-          <StepLinks job={job.id} run={c.run.id} steps={endSteps(house, plan, f, c)} />
+          <StepLinks job={job.id} run={c.run.id} at={c.end.point} steps={endSteps(house, plan, f, c)} />
         </div>
       ))}
     </section>

@@ -1,3 +1,4 @@
+import { runReadingNames } from "../../dead-tests/run-read";
 import type { Schools } from "../../../rules/schools";
 import { armourCoresOf, armourSleeves } from "../../../rules/armour-cores";
 import { type Making, type MeasureField, type StepCard, card, field, isolate, long } from "./card";
@@ -130,7 +131,7 @@ function cards(m: Readonly<Record<string, number>>, s: Schools, outdoor: boolean
       "Read and written down before it is closed.",
       "Testing after the connected electronics.",
       "A wire end through the bedding shows here and nowhere else.",
-      { measure: "over range (≥ 200 MΩ)", asks: { what: "Insulation, lowest", unit: "MΩ", least: 1 } },
+      { measure: "over range (≥ 200 MΩ)", asks: { what: runReadingNames.insulation, unit: "MΩ", least: 1 } },
     ),
   ];
 }

@@ -1,3 +1,4 @@
+import { runReadingNames } from "../../dead-tests/run-read";
 import { type Making, card, field, long, scan } from "./card";
 
 const depth = field("depth", "Depth of the box", 35, 10, 120);
@@ -147,7 +148,7 @@ export const firstTest: Making = {
       "Within a tenth of what is expected.",
       "Reading the cpc alone and calling it both.",
       "It finds the cable that is not the one you think, now.",
-      { measure: `${m.r1r2} Ω`, asks: { what: "R1 + R2", unit: "Ω", least: 0 } },
+      { measure: `${m.r1r2} Ω`, asks: { what: runReadingNames.lineEarth, unit: "Ω", least: 0 } },
     ),
     card(
       "Insulation",
@@ -155,7 +156,7 @@ export const firstTest: Making = {
       "Over range on all three.",
       "Testing with the far ends still twisted together.",
       "A nail through a cable found now costs a minute; at second fix it costs the wall.",
-      { measure: "over range (≥ 200 MΩ)", asks: { what: "Insulation, lowest", unit: "MΩ", least: 1 } },
+      { measure: "over range (≥ 200 MΩ)", asks: { what: runReadingNames.insulation, unit: "MΩ", least: 1 } },
     ),
     card(
       "Polarity",
