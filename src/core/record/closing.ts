@@ -5,6 +5,7 @@ import { isHidden } from "../laid/run-measures";
 import type { Fact } from "../rules/fact";
 import { type Damage, damagesOf } from "./damage";
 import { stateOf } from "./entries";
+import { markName, marksOf, ringPart } from "./marks";
 import { neededSteps } from "./needed";
 import { inOrder } from "./order";
 
@@ -69,6 +70,25 @@ export function closingList(
     damage: damagesOf(entries).filter((d) => mine.has(d.run) && d.repair === null),
     photo: !job.photos.some((p) => (surface.kind === "wall" ? p.wall : p.deck) === surface.id),
   };
+}
+
+/**
+ * Rings with a cable in a surface that could be read end to end, since all their runs are tested, and were not: no bar to closing, as
+ * a ring may go through many walls, but a fault is nearer at hand before. Ids of circuits.
+ */
+export function ringsUnread(
+  surface: Pick<Surface, "runs">,
+  circuits: readonly Pick<Job["circuits"][number], "id" | "kind">[],
+  plan: Pick<Plan, "runs">,
+  entries: readonly SiteEntry[],
+): string[] {
+  const marks = marksOf(entries);
+  return circuits.flatMap(({ id, kind }) => {
+    const runs = plan.runs.filter((r) => r.circuit === id);
+    const here = kind === "ring" && runs.some((r) => surface.runs.includes(r.id));
+    if (!here || marks.has(markName(`circuit:${id}`, ringPart(id)))) return [];
+    return runs.every((r) => stateOf(entries, r.id).tested.done) ? [id] : [];
+  });
 }
 
 /** Whether a fact is about this surface: a point on it, the place it names, or a run in it without naming another place. */

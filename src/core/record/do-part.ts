@@ -4,9 +4,9 @@ import { holdOf } from "../laid/held";
 import type { Plan } from "../laid/laid";
 import { heldRuns } from "./held";
 import { stateOf } from "./entries";
-import { markName, marksOf } from "./marks";
+import { markName, marksOf, ringPart } from "./marks";
 import { lastSeen } from "./order";
-import { type Part, ringPart } from "./parts";
+import type { Part } from "./parts";
 import { keysOf, stepOf } from "./tasks";
 
 /** A line without its id, name and time. */

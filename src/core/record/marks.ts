@@ -4,6 +4,9 @@ import { inOrder } from "./order";
 /** Name of a mark at a run or place, for a set. */
 export const markName = (run: string, mark: string): string => `${run}\u0000${mark}`;
 
+/** Name of a ring's test end to end. */
+export const ringPart = (circuit: string): string => `ring:circuit:${circuit}`;
+
 /** What was done at places and not taken back, by `markName`, each with the line that said so last. */
 export function marksOf(entries: readonly SiteEntry[]): Map<string, SiteEntry> {
   const out = new Map<string, SiteEntry>();

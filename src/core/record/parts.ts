@@ -7,6 +7,7 @@ import { type TaskKind, minutes, wallHoleMinutes } from "../rules/times";
 import type { Hole, Plan, Run } from "../laid/laid";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
 import { surfacesOf } from "./closing";
+import { ringPart } from "./marks";
 
 /** One thing to do at one place, with one tool: what a person ticks with one tap. */
 export interface Part {
@@ -79,9 +80,6 @@ function holesInOrder(h: House, plan: Pick<Plan, "holes">): Hole[] {
   const known = new Set([...joists, ...noggins, ...walls].map((o) => o.id));
   return [...joists, ...noggins, ...walls, ...plan.holes.filter((o) => !known.has(o.id))];
 }
-
-/** Name of a ring's test end to end. */
-export const ringPart = (circuit: string): string => `ring:circuit:${circuit}`;
 
 const unique = (list: readonly string[]): string[] => [...new Set(list)];
 

@@ -12,7 +12,9 @@ import { stateOf } from "./entries";
 import { heldRuns } from "./held";
 import { learnedTimes } from "./learned";
 import { neededSteps } from "./needed";
-import { chaseLength, partsOf, ringPart } from "./parts";
+import { ringsUnread } from "./closing";
+import { ringPart } from "./marks";
+import { chaseLength, partsOf } from "./parts";
 import { openTasks, tasksOf } from "./tasks";
 
 const job = generatedHouse(3);
@@ -114,7 +116,13 @@ describe("the order the work forces", () => {
     expect(stateIn(entries, ring.id)).toMatchObject({ kind: "waits", for: { id: tests[0] } });
     entries = work(tests.slice(0, 1), entries);
     expect(stateIn(entries, ring.id).kind).toBe("ready");
+    const unread = (e: readonly SiteEntry[], runs = ring.runs.slice(0, 1)) =>
+      ringsUnread({ runs }, job.circuits, plan, e);
+    expect(unread(entries)).toEqual([ring.at.id]);
+    expect(unread(entries, [])).toEqual([]);
+    expect(unread([])).toEqual([]);
     entries = work([ring.id], entries);
+    expect(unread(entries)).toEqual([]);
     expect(stateIn(entries, ring.id).kind).toBe("done");
     const repaired: Line = { run: run!, kind: "repaired", step: null, text: "New length", after: "d" };
     const lines = linesOfRepair(repaired, { plan, entries });

@@ -7,8 +7,8 @@ import { type StepLine, readingsHere } from "../../core/record/readings";
 import type { Asks } from "../../core/trades/ends/steps/card";
 import { Button } from "../kit/button";
 import { FaultLine } from "../kit/fault-line";
-import { TextField } from "../kit/field";
 import { InstrumentField, instrumentName } from "../site/day/instrument";
+import { SiteField } from "../site/day/site-field";
 
 /** The record that the readings of guided work go to: of a run, at the point where its cable ends. */
 export interface StepRecord {
@@ -27,7 +27,6 @@ export const askWords = ({ what, unit, least, most }: Asks): string =>
 /** A reading that a card asks for: typed, kept on this device until the server has it, and shown again with who took it. */
 export function TakeReading({ asks, record }: { asks: Asks; record: StepRecord }) {
   const [typed, setTyped] = useState("");
-  const [taken, setTaken] = useState(0);
   const [meter, setMeter] = useState(() => instrumentName(asks.unit));
   const [fault, setFault] = useState<string | null>(null);
   const read = readNumber(typed, asks.unit);
@@ -53,21 +52,17 @@ export function TakeReading({ asks, record }: { asks: Asks; record: StepRecord }
     });
     setFault(null);
     setTyped("");
-    setTaken(taken + 1);
   };
   return (
     <section aria-label={asks.what} className="mt-3 grid gap-2 border border-line bg-panel p-3" data-reading>
-      <TextField
-        key={taken}
+      <SiteField
         label={askWords(asks)}
         name="reading"
-        value=""
-        most={20}
-        onDraft={(x) => {
+        value={typed}
+        onChange={(x) => {
           setTyped(x);
           setFault(null);
         }}
-        onCommit={setTyped}
       />
       <InstrumentField unit={asks.unit} value={meter} onChange={setMeter} />
       <FaultLine big fault={fault} />

@@ -1,6 +1,6 @@
 "use client";
 import { Camera } from "lucide-react";
-import { type ReactNode, useDeferredValue, useMemo, useState } from "react";
+import { type ReactNode, useDeferredValue, useEffect, useMemo, useState } from "react";
 import type { House } from "../../../core/house/house";
 import type { SiteEntry } from "../../../core/job/site-entry";
 import type { Plan } from "../../../core/laid/laid";
@@ -79,6 +79,9 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose, openGu
   const first = mine.map((s) => byId.get(s.task)).find(ready) ?? tasks.find(ready);
   const task = picked !== null && ready(byId.get(picked)) ? byId.get(picked)! : first;
   const part = task?.parts.find((x) => x.state.kind === "ready")?.part ?? null;
+  // What is on the screen stays there until it is done or another is picked: days worked out anew are not to change it under the thumb.
+  const stand = task?.id ?? null;
+  useEffect(() => setPicked(stand), [stand]);
   const short = useMemo(
     () => shortNext(now.date, days, house.job, plan, settled),
     [now.date, days, house.job, plan, settled],
@@ -105,11 +108,7 @@ export function DayView({ house, plan, entries, by, tell, photo, onClose, openGu
         <Doing
           key={part.id}
           {...{ house, plan, entries, tell, photo, onClose, openGuide, part, done }}
-          onDone={() => {
-            // One goes on where one stands, whatever the days now say.
-            setPicked(task.id);
-            tick(part);
-          }}
+          onDone={() => tick(part)}
           onCannot={(why) => tell([lineOfCannot(part, why)])}
           last={last}
           onUndo={last ? () => tell(linesOfUndone(last, entries)) : null}
