@@ -23,6 +23,6 @@ export async function takeBuiltPoints(db: Db, jobId: string, lines: readonly Sit
     // A word once taken is not taken again, whatever comes after it.
     const key = `built-${createHash("sha256").update(last.id).digest("hex").slice(0, 24)}`;
     const patch = [{ collection: "points", id: point.id, before: point, after: { ...point, place: last.place } }];
-    await editJob(db, jobId, found.version, [{ key, patch }], last.by);
+    await editJob(db, jobId, found.version, [{ key, patch }], last.by, true);
   }
 }

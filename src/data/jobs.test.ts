@@ -134,6 +134,31 @@ describe("jobs in the database", () => {
     expect(r).toMatchObject({ kind: "refused" });
     expect((await findJob(db, job.id))!.version).toBe(1);
   });
+  it("leave the drawing of a released wall as it is, until it is opened again; what was built is as it is", async () => {
+    const said = (id: string, kind: "released" | "reopened", at: string) =>
+      ({
+        id,
+        run: `wall:${(s4.place as { wall: string }).wall}`,
+        kind,
+        step: null,
+        text: "Seen",
+        by: "A",
+        at,
+      }) as const;
+    await addSiteEntries(db, job.id, [said("w1", "released", "2026-11-24T08:00:00.000Z")]);
+    const { version } = (await findJob(db, job.id))!;
+    const r = await editJob(db, job.id, version, patch(s4, move(s4, 44)));
+    expect(r).toMatchObject({ kind: "refused" });
+    expect((r as { refusals: { message: string }[] }).refusals[0]!.message).toMatch(/released for closing by A/);
+    await addSiteEntries(db, job.id, [said("w2", "reopened", "2026-11-24T09:00:00.000Z")]);
+    expect(await editJob(db, job.id, version, patch(s4, move(s4, 44)))).toMatchObject({ kind: "stored" });
+    await addSiteEntries(db, job.id, [said("w3", "released", "2026-11-24T10:00:00.000Z")]);
+    const now = (await findJob(db, job.id))!;
+    const there = now.job.points.find((p) => p.id === s4.id)!;
+    expect(await editJob(db, job.id, now.version, patch(there, move(there, 55)), "A", true)).toMatchObject({
+      kind: "stored",
+    });
+  });
   it("are taken off the list and put back", async () => {
     expect(await setDeleted(db, job.id, true)).toBe(true);
     expect(await listJobs(db)).toEqual([]);

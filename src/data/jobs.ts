@@ -1,5 +1,6 @@
 import type { JobLine } from "../core/job/job-line";
 import { type SQL, and, asc, count, desc, eq, ilike, isNotNull, isNull, or, sql } from "drizzle-orm";
+import { type ReleaseLine, frozenChanges } from "../core/record/frozen";
 import { checkInvariants, newlyOffWall } from "../core/job/invariants";
 import type { Collection, Job } from "../core/job/model";
 import {
@@ -173,6 +174,8 @@ export async function editJob(
   base: number,
   sent: readonly { key: string; patch: unknown }[],
   who = "",
+  /** Of what was built, which is as it is: also in a surface that is released. */
+  asBuilt = false,
 ): Promise<EditResult> {
   const clean: KeyedPatch[] = [];
   for (const s of sent) {
@@ -194,7 +197,11 @@ export async function editJob(
     const clashes = clashesOf(now.job, flat);
     if (clashes.length) return { kind: "conflict", version: now.version, job: now.job, clashes };
     const next = applyPatch(now.job, flat);
-    const refusals = [...checkInvariants(next, now.catalogue), ...newlyOffWall(now.job, next)];
+    const refusals = [
+      ...checkInvariants(next, now.catalogue),
+      ...newlyOffWall(now.job, next),
+      ...(asBuilt ? [] : frozenChanges(now.job, next, now.releases)),
+    ];
     if (refusals.length) return { kind: "refused", refusals };
     const { missed } = now;
     if (!waiting.length) return { kind: "stored", version: now.version, missed };
@@ -217,11 +224,15 @@ interface Standing {
   editsFrom: number;
   catalogue: ReturnType<typeof catalogueFrom>;
   known: ReadonlySet<string>;
+  releases: ReleaseLine[];
   missed: Since;
 }
 
 const sinceColumn = (id: string, base: number): SQL =>
   sql`(select coalesce(json_agg(json_build_object('version', e.version, 'patch', e.patch, 'key', e.key) order by e.version), '[]'::json) from edits e where e.job_id = ${id} and e.version > ${base})`;
+
+const releasesColumn = (id: string): SQL =>
+  sql`(select coalesce(json_agg(json_strip_nulls(json_build_object('id', s.id, 'run', s.run, 'kind', s.kind, 'by', s.by, 'at', s.at, 'after', s.after))), '[]'::json) from site_entries s where s.job_id = ${id} and s.kind in ('released', 'reopened'))`;
 
 /** What stands of a job, and all that an edit must know beside it, with one statement. */
 async function standing(t: Db, id: string, base: number, sent: readonly KeyedPatch[]): Promise<Standing> {
@@ -233,10 +244,11 @@ async function standing(t: Db, id: string, base: number, sent: readonly KeyedPat
       since: (StoredPatch & { key: string })[];
       edits_from: number;
       own: unknown;
+      releases: ReleaseLine[];
     }
   >(
     await t.execute(
-      sql`select ${jobColumns(id)}, j.edits_from, ${known} as known, ${sinceColumn(id, base)} as since, ${ownRowsColumn} as own from jobs j where j.id = ${id}`,
+      sql`select ${jobColumns(id)}, j.edits_from, ${known} as known, ${sinceColumn(id, base)} as since, ${ownRowsColumn} as own, ${releasesColumn(id)} as releases from jobs j where j.id = ${id}`,
     ),
   );
   const job = jobOfRow(id, row!);
@@ -254,6 +266,7 @@ async function standing(t: Db, id: string, base: number, sent: readonly KeyedPat
     editsFrom: row!.edits_from,
     catalogue: catalogueFrom(row!.own),
     known: had,
+    releases: row!.releases,
     missed,
   };
 }

@@ -115,15 +115,18 @@ export type SurfaceState =
   | { kind: "ready" }
   | { kind: "open"; open: number };
 
+/** What of a line says that a surface is released or open again. */
+type Said = Pick<SiteEntry, "id" | "run" | "kind" | "at" | "after">;
+
 /** The last word about a surface: its release, or that it was taken back. Null where nobody said anything. */
-export function lastReleased(entries: readonly SiteEntry[], key: string): SiteEntry | null {
+export function lastReleased<E extends Said>(entries: readonly E[], key: string): E | null {
   const said = inOrder(entries.filter((e) => e.run === key && (e.kind === "released" || e.kind === "reopened")));
   const last = said[said.length - 1];
   return last?.kind === "released" ? last : null;
 }
 
 /** All surfaces that are released and not opened again. */
-export function releasedSurfaces(entries: readonly SiteEntry[]): string[] {
+export function releasedSurfaces(entries: readonly Said[]): string[] {
   const said = entries.filter((e) => e.kind === "released" || e.kind === "reopened");
   return [...new Set(said.map((e) => e.run))].filter((key) => lastReleased(said, key) !== null).sort();
 }

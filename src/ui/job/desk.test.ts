@@ -331,4 +331,22 @@ describe("work that is done", () => {
     expect(u(a)).toBe(900);
     expect(edit([moved(c, 2400)])).toBeNull();
   });
+  it("is not made in a wall that is released: the sentence says how to open it again", () => {
+    const said = (kind: "released" | "reopened", at: string): SiteEntry => ({
+      id: `${kind} ${at}`,
+      run: `wall:${(point(a, job).place as { wall: string }).wall}`,
+      kind,
+      step: null,
+      text: "Seen",
+      by: "Pat",
+      at,
+    });
+    const released = said("released", "2026-01-05T10:00:00.000Z");
+    start([released]);
+    expect(edit([moved(a, 900)])).toMatch(/was released for closing by Pat on 2026-01-05: .* Open it again first/);
+    expect([u(a), desk().waiting.length]).toEqual([500, 0]);
+    start([released, said("reopened", "2026-01-05T11:00:00.000Z")]);
+    expect(edit([moved(a, 900)])).toBeNull();
+    expect(u(a)).toBe(900);
+  });
 });

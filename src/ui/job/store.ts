@@ -4,6 +4,7 @@ import { create } from "zustand";
 import { type House, layHouse } from "../../core/house/house";
 import { relayHouse } from "../../core/house/relay";
 import { type Touched, touchedWork } from "../../core/plan/held-work";
+import { frozenChanges } from "../../core/record/frozen";
 import { heldRuns } from "../../core/record/held";
 import { checkInvariants, newlyOffWall } from "../../core/job/invariants";
 import type { Job } from "../../core/job/model";
@@ -237,6 +238,7 @@ function take(job: Job, patch: Change[]): { job: Job; patch: Change[] } | string
       : [
           ...checkInvariants(applyPatch(job, parsed.patch), useDesk.getState().catalogue),
           ...newlyOffWall(job, applyPatch(job, parsed.patch)),
+          ...frozenChanges(job, applyPatch(job, parsed.patch), useDesk.getState().siteBook),
         ];
   if (refusals.length || "refusals" in parsed)
     return refusals
@@ -353,7 +355,11 @@ export function settle(keep: (thing: string) => Keep): string | null {
     }
     if (on.length) waiting.push(keyed(on));
   }
-  const refusals = [...checkInvariants(job, s.catalogue), ...newlyOffWall(c.theirs, job)];
+  const refusals = [
+    ...checkInvariants(job, s.catalogue),
+    ...newlyOffWall(c.theirs, job),
+    ...frozenChanges(c.theirs, job, s.siteBook),
+  ];
   if (refusals.length) return refusals.map(sentence).slice(0, 3).join(" ");
   useDesk.setState({
     ...show(job),
