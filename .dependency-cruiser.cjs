@@ -16,6 +16,7 @@ const layers = [
   "drawings",
   "calculators",
   "formats",
+  "papers",
 ];
 const layerRules = layers.map((layer, i) => ({
   name: `core-${layer}-looks-down-only`,

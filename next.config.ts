@@ -1,7 +1,7 @@
 import type { NextConfig } from "next";
 
 const config: NextConfig = {
-  serverExternalPackages: ["@electric-sql/pglite", "postgres", "sharp"],
+  serverExternalPackages: ["@electric-sql/pglite", "postgres", "sharp", "pdfkit"],
   poweredByHeader: false,
   reactStrictMode: true,
   devIndicators: false,

@@ -60,8 +60,8 @@ export function sceneDxf(s: Scene): string {
   return d.toDxfString();
 }
 
-/** Inks on white paper. */
-const inks: Record<Ink, string> = {
+/** Inks on white paper, as colours. */
+export const inks: Record<Ink, string> = {
   ink: "#1c2725",
   soft: "#55625f",
   accent: "#2b5e57",

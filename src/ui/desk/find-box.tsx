@@ -177,6 +177,13 @@ export function FindBox() {
                   </Command.Item>
                 ))}
                 <Command.Item
+                  value="papers print pdf wall sheet story stick handover pack"
+                  className={item}
+                  onSelect={run(() => router.push(`/jobs/${job.id}/papers`))}
+                >
+                  Papers to print
+                </Command.Item>
+                <Command.Item
                   value="open site view phone"
                   className={item}
                   onSelect={run(() => router.push(`/jobs/${job.id}/site`))}

@@ -65,6 +65,9 @@ export function TopBar() {
         <Link className="py-1 hover:underline" href="/rules">
           Rules
         </Link>
+        <Link className="py-1 hover:underline" href={`/jobs/${id}/papers`}>
+          Papers
+        </Link>
       </nav>
       <button
         type="button"

@@ -2,6 +2,7 @@ import { Readable } from "node:stream";
 import { z } from "zod";
 import { daysIcs } from "../../../../../server/files/days-ics";
 import { materialsXlsx } from "../../../../../server/files/materials-xlsx";
+import { papersAsked } from "../../../../../server/papers";
 import { buyingCsv } from "../../../../../core/formats/supplies-csv";
 import { buyingList } from "../../../../../core/record/buying";
 import { daysOf } from "../../../../../core/record/day";
@@ -45,6 +46,7 @@ const names = [
   "days.ics",
   "buying.csv",
   "materials.xlsx",
+  "papers.pdf",
   ...Object.keys(csv),
   ...Object.keys(sheets),
 ];
@@ -87,6 +89,23 @@ export async function GET(
       },
     });
   if (what === "file") return send(await jobFileOf(db, job), "application/json", ".lumbet.json");
+  if (what === "papers.pdf") {
+    const { house, plan, siteBook } = await planOf(db, job);
+    const r = await papersAsked(request, house, plan, siteBook, found.version);
+    if (!r.ok)
+      return Response.json(
+        { error: { code: "bad-request", message: `${r.path}: ${r.message}`, path: r.path } },
+        { status: 400 },
+      );
+    // Opened beside the page to be looked at and printed, or kept as a file.
+    const how = new URL(request.url).searchParams.has("look") ? "inline" : "attachment";
+    return new Response(r.pdf as BodyInit, {
+      headers: {
+        "content-type": "application/pdf",
+        "content-disposition": `${how}; filename="${fileName(job.name, "-papers.pdf")}"`,
+      },
+    });
+  }
   if (what === "points.csv") return send(pointsCsv(layHouse(job, await catalogueOf(db))), "text/csv", "-points.csv");
   if (what === "days.ics" || what === "buying.csv" || what === "materials.xlsx") {
     const { house, plan, siteBook } = await planOf(db, job);

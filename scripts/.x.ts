@@ -1,0 +1,16 @@
+import { writeFileSync } from "node:fs";
+import { ternCottage } from "../src/data/demo/tern-cottage";
+import { layHouse } from "../src/core/house/house";
+import { makePlan } from "../src/core/plan/plan";
+import { papersOf } from "../src/core/papers/pack";
+import { paperKinds } from "../src/core/papers/paper";
+import { papersPdf } from "../src/server/files/papers-pdf";
+const job = ternCottage();
+const h = layHouse(job), plan = makePlan(job);
+const t = performance.now();
+const papers = papersOf(h, plan, [], { kinds: paperKinds.filter((k) => k !== "stick"), room: null, wall: null, wallLink: null });
+console.log(papers.length, performance.now() - t);
+const head = { job: job.name, address: job.address, date: "27 November 2026", version: 3 };
+const pdf = await papersPdf(papers, head, "A4");
+writeFileSync("/tmp/pack.pdf", pdf); console.log(pdf.length, performance.now() - t);
+writeFileSync("/tmp/one.pdf", await papersPdf(papersOf(h, plan, [], { kinds: ["stick", "wall"], room: null, wall: "kitchen-w3", wallLink: null }), head, "A4"));
