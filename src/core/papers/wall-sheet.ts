@@ -18,6 +18,8 @@ const CLOSE = 60;
 
 const states = { traced: "found, traced", found: "found, taken to run here", done: "in", planned: "planned" } as const;
 const plumb = (x: Behind): boolean => Math.abs(x.a.u - x.b.u) < Math.abs(x.a.v - x.b.v);
+const wayOf = (x: Behind): string =>
+  Math.hypot(x.a.u - x.b.u, x.a.v - x.b.v) < 1 ? "through" : plumb(x) ? "plumb" : "level";
 const span = (a: number, b: number): string =>
   Math.abs(a - b) < 1 ? toMark(a) : `${toMark(Math.min(a, b))} to ${toMark(Math.max(a, b))}`;
 
@@ -85,7 +87,7 @@ function behindTable(h: House, plan: Plan, behind: readonly Behind[]): TableBloc
       const to = x.ends[1] === null ? "not traced" : label(x.ends[1]);
       return [
         `${circuit ? `${circuit.label} ${circuit.name}, ` : ""}${label(x.ends[0])}–${to}${run ? `, ${cableOf(run.cable, h.catalogue)?.name ?? run.cable}` : ""}`,
-        `${plumb(x) ? "plumb" : "level"} at ${plumb(x) ? toMark((x.a.u + x.b.u) / 2) : span(x.a.u, x.b.u)}; ${span(x.a.v, x.b.v)} up${x.otherFace ? `, laid from ${x.from}` : ""}`,
+        `${wayOf(x)} at ${plumb(x) ? toMark((x.a.u + x.b.u) / 2) : span(x.a.u, x.b.u)}; ${span(x.a.v, x.b.v)} up${x.otherFace ? `, laid from ${x.from}` : ""}`,
         mm(Math.round(x.depth)),
         states[x.state],
       ];
