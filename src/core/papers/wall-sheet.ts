@@ -16,6 +16,9 @@ import type { Block, Paper, TableBlock } from "./paper";
 /** Places nearer to one another than this share a dimension, mm. */
 const CLOSE = 60;
 
+/** Stretches shorter than this bear no label of their own, mm. */
+const LONG = 300;
+
 const states = { traced: "found, traced", found: "found, taken to run here", done: "in", planned: "planned" } as const;
 const plumb = (x: Behind): boolean => Math.abs(x.a.u - x.b.u) < Math.abs(x.a.v - x.b.v);
 const wayOf = (x: Behind): string =>
@@ -51,11 +54,13 @@ export function wallSheetScene(h: House, plan: Plan, f: Face, behind: readonly B
   for (const x of behind) {
     const name = h.job.circuits.find((c) => c.id === circuitOf.get(x.run)?.circuit)?.label;
     const at: [number, number] = [(x.a.u + x.b.u) / 2, -(x.a.v + x.b.v) / 2];
-    if (name) p.text(...at, name, { layer: "LABELS", anchor: "start", shift: 4, drop: plumb(x) ? 0 : -0.6, size: 11 });
+    const long = Math.hypot(x.a.u - x.b.u, x.a.v - x.b.v) >= LONG;
+    if (name && long)
+      p.text(...at, name, { layer: "LABELS", anchor: "start", shift: 4, drop: plumb(x) ? 0 : -0.6, size: 11 });
   }
   for (const q of f.points) {
     p.rect(q.u - q.width / 2, -q.v - q.height / 2, q.width, q.height, "paper", "ink", { layer: "POINTS", width: 1.6 });
-    p.text(q.u, -q.v - q.height / 2, label(q.id), { layer: "LABELS", drop: -0.4, type: "bold" });
+    p.text(q.u, -q.v - q.height / 2, label(q.id), { layer: "LABELS", drop: -0.7, type: "bold" });
   }
   const drops = behind.filter(plumb).map((x) => x.a.u);
   const across = chain(f.shape.length, [...f.points.map((q) => q.u), ...drops]);
@@ -67,7 +72,7 @@ export function wallSheetScene(h: House, plan: Plan, f: Face, behind: readonly B
   return {
     label: `${f.room.name}, wall ${f.wall.index + 1}`,
     template: false,
-    shapes: [...wallScene(h, f), ...sectionShapes(h, f), ...legs, ...p.shapes],
+    shapes: [...wallScene(h, f).filter((s) => s.layer !== "NAMES"), ...sectionShapes(h, f), ...legs, ...p.shapes],
   };
 }
 
@@ -157,7 +162,6 @@ export function wallSheet(
   };
   const blocks: Block[] = [
     { kind: "scene", scene: wallSheetScene(h, plan, f, behind), tall: 100 },
-    behindTable(h, plan, behind),
     {
       kind: "columns",
       columns: [
@@ -172,6 +176,7 @@ export function wallSheet(
         ],
       ],
     },
+    behindTable(h, plan, behind),
   ];
   const built = wallWords(f.wall);
   return {
