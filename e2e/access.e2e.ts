@@ -43,6 +43,8 @@ const screens = [
   { path: "/schools?job=tern-cottage", width: 1280, theme: "light" },
   { path: "/steps?kind=mi-second", width: 390, theme: "light" },
   { path: "/reference", width: 1280, theme: "light" },
+  { path: "/jobs/tern-cottage/papers", width: 1280, theme: "dark" },
+  { path: "/jobs/tern-cottage/papers", width: 390, theme: "light" },
   { path: "/jobs/tern-cottage/site?run=r1.board-s6", width: 390, theme: "dark" },
 ];
 
