@@ -18,7 +18,7 @@ const askedSchema = z.object({
 });
 
 /** Where a wall's page is for whoever holds the paper: null where this program answers on its own machine alone. */
-function linkOf(request: Request, job: string, h: House): ((wall: string) => string) | null {
+export function linkOf(request: Request, job: string, h: House): ((wall: string) => string) | null {
   const url = new URL(request.url);
   const host = request.headers.get("x-forwarded-host") ?? request.headers.get("host") ?? url.host;
   if (/^(localhost|127\.|\[::1\])/.test(host)) return null;

@@ -26,7 +26,7 @@ export interface Wanted {
   wallLink: ((wall: string) => string) | null;
 }
 
-/** The papers of a job that are wanted, in the order of a handover pack. Walls that are open, with nothing on them, have none. */
+/** The papers of a job that are wanted, in the order of a handover pack; none of what there is nothing of, nor of open walls with nothing on them. */
 export function papersOf(h: House, plan: Plan, siteBook: readonly SiteEntry[], wanted: Wanted): Paper[] {
   const { job } = h;
   const rooms = job.rooms.filter((r) => wanted.room === null || r.id === wanted.room);
@@ -37,15 +37,16 @@ export function papersOf(h: House, plan: Plan, siteBook: readonly SiteEntry[], w
       .map((f) => f.wall.id),
   );
   const make: Record<PaperKind, () => (Paper | null)[]> = {
-    plan: () => job.storeys.map((s) => storeyPaper(h, plan, s.id)),
+    plan: () =>
+      job.storeys.filter((s) => job.rooms.some((r) => r.storey === s.id)).map((s) => storeyPaper(h, plan, s.id)),
     room: () => rooms.map((r) => roomPaper(h, plan, r.id)),
     wall: () => walls.map((w) => wallSheet(h, plan, siteBook, w, wanted.wallLink?.(w) ?? null)),
     stick: () => walls.map((w) => stickPaper(h, plan, w)),
-    bores: () => [boresPaper(h, plan)],
-    circuits: () => [circuitsPaper(h, plan)],
-    cuts: () => [cutsPaper(h, plan)],
-    tests: () => [testsPaper(h, plan, siteBook)],
-    notify: () => [notifyPaper(h)],
+    bores: () => (plan.holes.length ? [boresPaper(h, plan)] : []),
+    circuits: () => (job.circuits.length ? [circuitsPaper(h, plan)] : []),
+    cuts: () => (plan.runs.length ? [cutsPaper(h, plan)] : []),
+    tests: () => (plan.runs.length ? [testsPaper(h, plan, siteBook)] : []),
+    notify: () => (job.circuits.length ? [notifyPaper(h)] : []),
   };
   return wanted.kinds.flatMap((k) => make[k]()).filter((p): p is Paper => p !== null);
 }
