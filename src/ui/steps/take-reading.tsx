@@ -2,13 +2,14 @@
 import { useState } from "react";
 import { figure } from "../../core/base/figures";
 import { readNumber } from "../../core/base/numbers";
-import { type SiteEntry, readingWords } from "../../core/job/site-entry";
+import type { SiteEntry } from "../../core/job/site-entry";
 import { type StepLine, readingsHere } from "../../core/record/readings";
 import type { Asks } from "../../core/trades/ends/steps/card";
 import { Button } from "../kit/button";
 import { FaultLine } from "../kit/fault-line";
 import { InstrumentField, instrumentName } from "../site/day/instrument";
 import { SiteField } from "../site/day/site-field";
+import { TakenReadings } from "../site/day/taken-readings";
 
 /** The record that the readings of guided work go to: of a run, at the point where its cable ends. */
 export interface StepRecord {
@@ -31,7 +32,6 @@ export function TakeReading({ asks, record }: { asks: Asks; record: StepRecord }
   const [fault, setFault] = useState<string | null>(null);
   const read = readNumber(typed, asks.unit);
   const value = read.ok && read.value >= 0 ? read.value : null;
-  const mine = readingsHere(record, asks.what);
   const low = value !== null && asks.least !== undefined && value < asks.least;
   const out = low || (value !== null && asks.most !== undefined && value > asks.most);
   const write = (): void => {
@@ -75,19 +75,7 @@ export function TakeReading({ asks, record }: { asks: Asks; record: StepRecord }
       <Button big onClick={write}>
         Write it down
       </Button>
-      {mine.length ? (
-        <ul className="text-[16px]" aria-label="Readings so far">
-          {mine.map((e) => (
-            <li key={e.id} className="border-t border-line py-1">
-              <span className="num font-medium">{readingWords(e.reading!)}</span>{" "}
-              <span className="text-soft">
-                {e.by}, {new Date(e.at).toLocaleString("en-GB", { dateStyle: "short", timeStyle: "short" })}
-                {e.instrument ? `, ${e.instrument}` : ""}
-              </span>
-            </li>
-          ))}
-        </ul>
-      ) : null}
+      <TakenReadings entries={readingsHere(record, asks.what)} />
     </section>
   );
 }

@@ -6,7 +6,7 @@ export function TakenReadings({ entries }: { entries: readonly SiteEntry[] }) {
     <ul className="text-[15px]" aria-label="Readings so far">
       {entries.map((e) => (
         <li key={e.id} className="border-t border-line py-1">
-          {readingWords(e.reading!)}{" "}
+          <span className="num font-medium">{readingWords(e.reading!)}</span>{" "}
           <span className="text-soft">
             {e.by}, {new Date(e.at).toLocaleString("en-GB", { dateStyle: "short", timeStyle: "short" })}
             {e.instrument ? `, ${e.instrument}` : ""}
