@@ -73,17 +73,25 @@ describe("a board", () => {
   it("is tied by keys in another order, says what then crosses, and is put right with one press", async () => {
     await open("demo", "stage=board");
     await reads("[data-crossings]", /^0 crossings · 4 if tied in the order of the list of runs/);
-    await page().focus('[aria-label="Move R1 out"]');
     // What is told to those who cannot see it says how far the hand is.
     const told = (words: RegExp): Promise<unknown> =>
       page().waitForFunction(
         (w) =>
           [...document.querySelectorAll("[id^=DndLiveRegion]")].some((e) => new RegExp(w).test(e.textContent ?? "")),
-        { timeout: 60_000 },
+        { timeout: 10_000 },
         words.source,
       );
-    await key("Space");
-    await told(/R1 out to the place of R1 out/);
+    // Taken up again where the plan came anew meanwhile and the focus went with what was drawn before.
+    for (let tries = 0; ; tries++) {
+      await page().focus('[aria-label="Move R1 out"]');
+      await key("Space");
+      const taken = await told(/R1 out to the place of R1 out/).then(
+        () => true,
+        () => false,
+      );
+      if (taken) break;
+      expect(tries).toBeLessThan(5);
+    }
     await key("ArrowRight");
     await told(/R1 out to the place of R1 back/);
     await key("ArrowRight");

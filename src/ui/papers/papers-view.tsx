@@ -164,7 +164,12 @@ export function PapersView({
               </a>
             </div>
           ) : null}
-          <ol className="max-h-[26rem] overflow-y-auto border-y border-line text-[14px]" aria-label="Papers">
+          <ol
+            className="max-h-[26rem] overflow-y-auto border-y border-line text-[14px]"
+            aria-label="Papers"
+            // It scrolls: keys must reach it.
+            tabIndex={0}
+          >
             {chosen.map((p) => (
               <li key={`${p.kind} ${p.id}`} className="border-b border-dotted border-line py-1">
                 {p.title}
