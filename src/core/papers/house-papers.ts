@@ -10,8 +10,10 @@ import type { Plan } from "../laid/laid";
 import { expectedOfCircuit, expectedOnTails } from "../plan/expected-readings";
 import { notifiable } from "../plan/notify";
 import { stateOf } from "../record/entries";
+import { lastReading } from "../record/readings";
 import { cableOf } from "../rules/catalogue";
 import { notifyRules } from "../rules/notify";
+import { ringReadingNames } from "../trades/dead-tests/ring-read";
 import { runReadingNames } from "../trades/dead-tests/run-read";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
 import { holeWords } from "../words/holes";
@@ -180,10 +182,9 @@ export function cutsPaper(h: House, plan: Plan): Paper {
 export function testsPaper(h: House, plan: Plan, siteBook: readonly SiteEntry[]): Paper {
   const label = pointLabels(h.job);
   const circuit = (id: string): string => h.job.circuits.find((c) => c.id === id)?.label ?? "";
-  const readings = siteBook.filter((e) => e.reading);
   const last = (run: string, what: string): string => {
-    const e = readings.filter((x) => x.run === run && x.reading!.what === what).at(-1);
-    return e ? readingWords(e.reading!).slice(what.length).trim() : "";
+    const taken = lastReading(siteBook, new Set([run]), what);
+    return taken ? readingWords({ ...taken, what: "" }).trim() : "";
   };
   const rings = h.job.circuits.flatMap((c) => {
     const ring = expectedOfCircuit(h, plan, c.id)?.ring;
@@ -226,13 +227,10 @@ export function testsPaper(h: House, plan: Plan, siteBook: readonly SiteEntry[])
         none: "No rings.",
         rows: rings.map(({ c, ring }) => [
           `${c.label} ${c.name}`,
-          ...(
-            [
-              ["r1", "Line r1, end to end"],
-              ["rn", "Neutral rn, end to end"],
-              ["r2", "Protective r2, end to end"],
-            ] as const
-          ).flatMap(([k, what]) => [`${ring[k].toFixed(2)} Ω`, last(`circuit:${c.id}`, what)]),
+          ...(["r1", "rn", "r2"] as const).flatMap((k) => [
+            `${ring[k].toFixed(2)} Ω`,
+            last(`circuit:${c.id}`, ringReadingNames[k]),
+          ]),
         ]),
       },
     ],

@@ -75,6 +75,9 @@ describe("a surface that is released", () => {
       expect(frozenChanges(job, change("points", point.id, set), released)).toEqual([]);
     const photo = { id: "p", wall: wall.id, deck: null, picture: "p", u: 0, v: 0, text: "", at: "" };
     expect(frozenChanges(job, { ...job, photos: [photo] }, released)).toEqual([]);
+    // A place is the same whatever order it is written in.
+    const { on, ...rest } = point.place;
+    expect(frozenChanges(job, change("points", point.id, { place: { ...rest, on } }), released)).toEqual([]);
     expect(frozenChanges(job, moved, [])).toEqual([]);
     expect(frozenChanges(job, moved, [...released, line(key, "reopened")])).toEqual([]);
     expect(frozenChanges(job, moved, [...released, line(key, "reopened"), line(key, "released")])).toHaveLength(1);

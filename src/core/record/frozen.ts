@@ -1,5 +1,5 @@
 import type { Job } from "../job/model";
-import type { Refusal } from "../job/patch";
+import { type Refusal, equal } from "../job/patch";
 import type { SiteEntry } from "../job/site-entry";
 import { lastReleased, releasedSurfaces } from "./closing";
 
@@ -10,7 +10,7 @@ export type ReleaseLine = Pick<SiteEntry, "id" | "run" | "kind" | "by" | "at" | 
  * What the drawing of a surface shows that is in it: the wall or deck itself, the room's shape, openings, points and sections. What
  * stands before it (units, a wardrobe) and what becomes known of it later (found cables) can still be told.
  */
-function drawnOn(job: Job, key: string): string {
+function drawnOn(job: Job, key: string): unknown[] {
   const at = key.indexOf(":");
   const [kind, id] = [key.slice(0, at), key.slice(at + 1)];
   const isHere = (p: { on: string; wall?: string; deck?: string }): boolean =>
@@ -18,7 +18,7 @@ function drawnOn(job: Job, key: string): string {
   const wall = kind === "wall" ? job.walls.find((w) => w.id === id) : undefined;
   const room = job.rooms.find((r) => r.id === wall?.room);
   const { name: _, ...deck } = job.decks.find((d) => kind === "deck" && d.id === id) ?? { name: "" };
-  return JSON.stringify([
+  return [
     wall,
     room && [room.outline, room.height, room.slopes, room.storey],
     deck,
@@ -30,7 +30,7 @@ function drawnOn(job: Job, key: string): string {
       const here = s.path.filter(isHere);
       return here.length ? [[s.id, s.kind, s.size, s.corners, here]] : [];
     }),
-  ]);
+  ];
 }
 
 function nameOf(job: Job, key: string): string {
@@ -46,7 +46,7 @@ function nameOf(job: Job, key: string): string {
  */
 export function frozenChanges(before: Job, after: Job, lines: readonly ReleaseLine[]): Refusal[] {
   return releasedSurfaces(lines).flatMap((key) => {
-    if (drawnOn(before, key) === drawnOn(after, key)) return [];
+    if (equal(drawnOn(before, key), drawnOn(after, key))) return [];
     const said = lastReleased(lines, key)!;
     const id = key.slice(key.indexOf(":") + 1);
     return [

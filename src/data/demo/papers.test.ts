@@ -13,6 +13,7 @@ import {
   scaleFor,
   stripsOf,
 } from "../../core/papers/paper";
+import { runReadingNames } from "../../core/trades/dead-tests/run-read";
 import type { SiteEntry } from "../../core/job/site-entry";
 import { h, job, plan } from "./laid-cottage.fixture";
 
@@ -106,6 +107,23 @@ describe("the other papers", () => {
     ).toEqual(plan.runs.map((r) => toCut(r.cutLength)).sort());
     expect(tables(tests!)[0]!.rows).toHaveLength(plan.runs.length);
     expect(tables(tests!)[1]!.rows).toHaveLength(job.circuits.filter((c) => c.kind === "ring").length);
+  });
+  it("have in the test sheet the reading that stands, whatever order the lines came in, and an open one as open", () => {
+    const run = plan.runs[0]!.id;
+    const read = (id: string, at: string, value: number): SiteEntry => ({
+      id,
+      run,
+      kind: "reading",
+      step: null,
+      text: "",
+      by: "Pat",
+      at,
+      reading: { what: runReadingNames.lineEarth, value, unit: "Ω" },
+    });
+    const cell = (book: SiteEntry[]): string => tables(ask(["tests"], {}, book)[0]!)[0]!.rows[0]![2]!;
+    const [late, early] = [read("b", "2026-11-26T11:00:00Z", 0.4), read("a", "2026-11-26T10:00:00Z", 1_000_000)];
+    expect(cell([late, early])).toBe("0.4 Ω");
+    expect(cell([early])).toBe("open");
   });
   it("come in the order asked for, of one room or wall alone where that is asked", () => {
     const kinds = ask(paperKinds).map((p) => p.kind);

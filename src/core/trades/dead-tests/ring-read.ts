@@ -6,6 +6,12 @@ import type { RingPoint } from "./ring";
 export const AGREE = 0.05;
 /** What a low-ohm meter may be off either way, Ω. Source: on-site working practice, two in the last figure. */
 export const METER_OFF = 0.02;
+/** What a ring is read for end to end, by the names in the record. */
+export const ringReadingNames = {
+  r1: "Line r1, end to end",
+  rn: "Neutral rn, end to end",
+  r2: "Protective r2, end to end",
+} as const;
 /** Share by which an end-to-end reading may differ from what was planned before it means something. */
 const SHARE = 0.1;
 /** The protective conductor follows the line by the ratio of their sections; the two usual ratios differ by about this share. */
@@ -98,14 +104,17 @@ function verdict(
  * Source: see rule `test.ring`.
  */
 export function readRing(
-  expected: ExpectedRing,
+  expected: ExpectedRing | null,
   r1: number | null,
   rn: number | null,
   r2: number | null,
   points: readonly RingPoint[],
 ): RingReading {
   if (r1 === null || rn === null || r2 === null) return openEnds(r1, rn, r2);
-  return endToEnd(expected, r1, rn, r2) ?? atThePoints(expected, r1, rn, r2, points);
+  // Where nothing is known of it the three are held against each other alone.
+  const mean = (r1 + rn) / 2;
+  const against = expected ?? { r1: mean, rn: mean, r2 };
+  return endToEnd(against, r1, rn, r2) ?? atThePoints(against, r1, rn, r2, points);
 }
 
 function openEnds(r1: number | null, rn: number | null, r2: number | null): RingReading {

@@ -309,6 +309,12 @@ describe("every reading whole", () => {
   });
 });
 
+it("of a ring that nothing is known of an open conductor and unlike line and neutral are told all the same", () => {
+  expect(readRing(null, null, 0.4, 0.7, []).verdict).toBe("open");
+  expect(readRing(null, 0.4, 0.4, null, []).verdict).toBe("open");
+  expect(readRing(null, 0.4, 0.5, 0.7, []).verdict).not.toBe("sound");
+  expect(readRing(null, 0.4, 0.42, 0.7, []).verdict).toBe("sound");
+});
 it("what the meter may be off widens what passes for the protective conductor, end to end", () => {
   const ring = { r1: 0.42, rn: 0.42, r2: 0.7 };
   // Line and neutral 0.02 low, so that 0.40 × 0.7 ÷ 0.42 = 0.667 is expected; 0.72 is 0.053 over, and may be 0.02 × 2.667 = 0.053.

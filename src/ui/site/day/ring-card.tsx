@@ -6,7 +6,7 @@ import { OPEN, type SiteEntry } from "../../../core/job/site-entry";
 import type { Plan } from "../../../core/laid/laid";
 import { expectedOfCircuit } from "../../../core/plan/expected-readings";
 import type { Line } from "../../../core/record/do-part";
-import { METER_OFF, readRing } from "../../../core/trades/dead-tests/ring-read";
+import { METER_OFF, readRing, ringReadingNames } from "../../../core/trades/dead-tests/ring-read";
 import { ringWords } from "../../../core/words/tests";
 import { Button } from "../../kit/button";
 import { WithoutReadings } from "./without-readings";
@@ -18,9 +18,9 @@ import { SiteField } from "./site-field";
 import { TakenReadings } from "./taken-readings";
 
 const ends = [
-  { key: "r1", label: "Line r1", what: "Line r1, end to end" },
-  { key: "rn", label: "Neutral rn", what: "Neutral rn, end to end" },
-  { key: "r2", label: "Protective r2", what: "Protective r2, end to end" },
+  { key: "r1", label: "Line r1", what: ringReadingNames.r1 },
+  { key: "rn", label: "Neutral rn", what: ringReadingNames.rn },
+  { key: "r2", label: "Protective r2", what: ringReadingNames.r2 },
 ] as const;
 const nothing = { r1: "", rn: "", r2: "" };
 
@@ -55,7 +55,7 @@ export function RingCard({
   const key = `circuit:${circuit}`;
   const [r1, rn, r2] = ends.map((e) => readOhms(typed[e.key], "Ω"));
   const all = r1 !== undefined && rn !== undefined && r2 !== undefined;
-  const read = all && expected ? readRing({ ...expected, noise: METER_OFF }, r1, rn, r2, []) : null;
+  const read = all ? readRing(expected && { ...expected, noise: METER_OFF }, r1, rn, r2, []) : null;
   const button = (
     <Button
       big
@@ -136,7 +136,9 @@ export function RingCard({
               data-verdict={read.verdict}
             >
               {read.verdict === "sound"
-                ? "✓ Whole, and as it should read."
+                ? expected
+                  ? "✓ Whole, and as it should read."
+                  : "✓ Whole, and line and neutral agree."
                 : read.because.map((b) => <p key={b.kind}>✕ {ringWords(b)}</p>)}
             </div>
           ) : null}
