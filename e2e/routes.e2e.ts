@@ -193,6 +193,6 @@ describe("routes, timber and the solid view", () => {
       (l.find((s) => s.textContent?.includes("Behind this wall")) as HTMLElement).click(),
     );
     await page().waitForSelector("[data-behind]");
-    expect(await text("[data-behind]")).toMatch(/from left[\s\S]*deep, from Glaze room/);
+    expect(await text("[data-behind]")).toMatch(/up, laid from Glaze room, \d+ deep/);
   });
 });

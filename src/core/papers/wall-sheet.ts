@@ -1,5 +1,4 @@
 import { mm, toMark } from "../base/figures";
-import { wiredTo } from "../job/wired";
 import { sectionShapes } from "../drawings/section-drawings";
 import { UNKNOWN_STYLE, runLine, runStyles } from "../drawings/run-lines";
 import { type Scene, type Shape, pen } from "../drawings/scene";
@@ -11,6 +10,7 @@ import type { Plan } from "../laid/laid";
 import { type Behind, behindWall } from "../plan/behind-wall";
 import { lastReleased } from "../record/closing";
 import { cableOf } from "../rules/catalogue";
+import { behindPlace, behindState, isPlumb, isolateWords } from "../words/behind";
 import type { Block, Paper, TableBlock } from "./paper";
 
 /** Places nearer to one another than this share a dimension, mm. */
@@ -18,13 +18,6 @@ const CLOSE = 60;
 
 /** Stretches shorter than this bear no label of their own, mm. */
 const LONG = 300;
-
-const states = { traced: "found, traced", found: "found, taken to run here", done: "in", planned: "planned" } as const;
-const plumb = (x: Behind): boolean => Math.abs(x.a.u - x.b.u) < Math.abs(x.a.v - x.b.v);
-const wayOf = (x: Behind): string =>
-  Math.hypot(x.a.u - x.b.u, x.a.v - x.b.v) < 1 ? "through" : plumb(x) ? "plumb" : "level";
-const span = (a: number, b: number): string =>
-  Math.abs(a - b) < 1 ? toMark(a) : `${toMark(Math.min(a, b))} to ${toMark(Math.max(a, b))}`;
 
 /** Places that dimensions go to along a wall: its ends and what stands between, none too near another. */
 function chain(length: number, places: readonly number[]): number[] {
@@ -56,17 +49,17 @@ export function wallSheetScene(h: House, plan: Plan, f: Face, behind: readonly B
     const at: [number, number] = [(x.a.u + x.b.u) / 2, -(x.a.v + x.b.v) / 2];
     const long = Math.hypot(x.a.u - x.b.u, x.a.v - x.b.v) >= LONG;
     if (name && long)
-      p.text(...at, name, { layer: "LABELS", anchor: "start", shift: 4, drop: plumb(x) ? 0 : -0.6, size: 11 });
+      p.text(...at, name, { layer: "LABELS", anchor: "start", shift: 4, drop: isPlumb(x) ? 0 : -0.6, size: 11 });
   }
   for (const q of f.points) {
     p.rect(q.u - q.width / 2, -q.v - q.height / 2, q.width, q.height, "paper", "ink", { layer: "POINTS", width: 1.6 });
     p.text(q.u, -q.v - q.height / 2, label(q.id), { layer: "LABELS", drop: -0.7, type: "bold" });
   }
-  const drops = behind.filter(plumb).map((x) => x.a.u);
+  const drops = behind.filter(isPlumb).map((x) => x.a.u);
   const across = chain(f.shape.length, [...f.points.map((q) => q.u), ...drops]);
   for (let i = 1; i < across.length; i++)
     p.dim([across[i - 1]!, 0], [across[i]!, 0], mm(Math.round(across[i]! - across[i - 1]!)), 4);
-  const levels = behind.filter((x) => !plumb(x)).map((x) => (x.a.v + x.b.v) / 2);
+  const levels = behind.filter((x) => !isPlumb(x)).map((x) => (x.a.v + x.b.v) / 2);
   const up = chain(f.shape.height, [...f.points.map((q) => q.v), ...levels]);
   for (let i = 1; i < up.length; i++) p.dim([0, -up[i]!], [0, -up[i - 1]!], mm(Math.round(up[i]! - up[i - 1]!)), -2.5);
   return {
@@ -92,31 +85,12 @@ function behindTable(h: House, plan: Plan, behind: readonly Behind[]): TableBloc
       const to = x.ends[1] === null ? "not traced" : label(x.ends[1]);
       return [
         `${circuit ? `${circuit.label} ${circuit.name}, ` : ""}${label(x.ends[0])}–${to}${run ? `, ${cableOf(run.cable, h.catalogue)?.name ?? run.cable}` : ""}`,
-        `${wayOf(x)} at ${plumb(x) ? toMark((x.a.u + x.b.u) / 2) : span(x.a.u, x.b.u)}; ${span(x.a.v, x.b.v)} up${x.otherFace ? `, laid from ${x.from}` : ""}`,
+        behindPlace(x),
         mm(Math.round(x.depth)),
-        states[x.state],
+        behindState(x),
       ];
     }),
   };
-}
-
-/** How to make it dead before anything is fixed here: the ways of the circuits in it, and what a detector does not say. */
-function isolateWords(h: House, plan: Plan, f: Face, behind: readonly Behind[]): string {
-  const circuits = new Set(behind.flatMap((x) => plan.runs.find((r) => r.id === x.run)?.circuit ?? []));
-  // What hangs on a point here is as live as the point.
-  for (const c of h.job.circuits) if (wiredTo(c).some((id) => f.points.some((p) => p.id === id))) circuits.add(c.id);
-  const ways = h.job.circuits
-    .filter((c) => circuits.has(c.id))
-    .map((c) => `${c.label}${c.way === null ? " (way not given)" : ` (way ${c.way})`}`);
-  const board =
-    h.job.points.find((p) => p.kind === "board" && !p.existing) ?? h.job.points.find((p) => p.kind === "board");
-  const off = ways.length
-    ? `Switch off ${ways.join(", ")} at ${board?.label ?? "the board"}, lock off, prove dead, prove the tester.`
-    : "No circuit of this job is in it; circuits that nobody has found may be.";
-  const foil = f.wall.foilBacked
-    ? " This wall has foil behind the board: a detector rings all over it or stays silent."
-    : "";
-  return `${off} A detector that stays silent proves nothing: scan where nothing is drawn too.${foil}`;
 }
 
 function releasedWords(h: House, siteBook: readonly SiteEntry[], key: string, wall: string): string {
@@ -124,7 +98,7 @@ function releasedWords(h: House, siteBook: readonly SiteEntry[], key: string, wa
   const photos = h.job.photos.filter((p) => p.wall === wall).length;
   const with_ = photos ? ` ${photos} ${photos === 1 ? "photo" : "photos"} of it with the job.` : " No photo of it.";
   return last
-    ? `Released by ${last.by}, ${last.at.slice(0, 10)} ${last.at.slice(11, 16)}.${with_}`
+    ? `Released by ${last.by}, ${last.at.slice(0, 10)} ${last.at.slice(11, 16)} UTC.${with_}`
     : `Not released: cables may still be moved.${with_}`;
 }
 
@@ -148,7 +122,7 @@ export function wallSheet(
     `${h.job.name}, ${name}, ${mm(Math.round(f.shape.length))} by ${mm(Math.round(f.shape.height))}.`,
     ...behind.map((x) => {
       const c = h.job.circuits.find((y) => y.id === runs.get(x.run)?.circuit)?.label ?? "found";
-      return `${c} ${plumb(x) ? `plumb ${toMark((x.a.u + x.b.u) / 2)}` : `level ${toMark((x.a.v + x.b.v) / 2)} up`} ${Math.round(x.depth)} deep.`;
+      return `${c} ${isPlumb(x) ? `plumb ${toMark((x.a.u + x.b.u) / 2)}` : `level ${toMark((x.a.v + x.b.v) / 2)} up`} ${Math.round(x.depth)} deep.`;
     }),
   ].join(" ");
   const table: TableBlock = {

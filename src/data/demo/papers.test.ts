@@ -90,7 +90,7 @@ describe("a wall sheet", () => {
       at: "2026-11-26T15:58:00Z",
     };
     const [p] = ask(["wall"], { wall, wallLink: (w) => `https://house.lan/${w}` }, [line]);
-    expect(words(p!)).toContain("Released by Pat, 2026-11-26 15:58.");
+    expect(words(p!)).toContain("Released by Pat, 2026-11-26 15:58 UTC.");
     expect(p!.qr).toBe(`https://house.lan/${wall}`);
   });
 });
