@@ -98,6 +98,7 @@ export function ClosingView({
                     label={`Photo of ${l.name}`}
                     accept="image/*"
                     camera
+                    big
                     icon={<Camera size={18} />}
                     onFile={(f) => void photo(l.surface, f)}
                   >
