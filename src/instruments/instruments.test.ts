@@ -3,6 +3,7 @@ import type { WallTruth } from "./port";
 import { judgeSweep, simulatedDetector } from "./simulated-detector";
 import { METER_OFF, readRing } from "../core/trades/dead-tests/ring-read";
 import { readRun } from "../core/trades/dead-tests/run-read";
+import { simulatedLabelPrinter, stripLength } from "./simulated-label-printer";
 import { simulatedLaser } from "./simulated-laser";
 import { simulatedMeter } from "./simulated-meter";
 
@@ -92,5 +93,30 @@ describe("the simulated test meter", () => {
   it("fails the insulation of a run that is hurt", async () => {
     const r = await simulatedMeter(1).read({ expected, damaged: true });
     expect(readRun(run, expected, r).map((f) => f.rule)).toEqual(["test.insulation"]);
+  });
+});
+
+describe("the simulated label printer", () => {
+  it("feeds tape as long as the longest line, and stops with words where the cassette is empty", async () => {
+    const printer = simulatedLabelPrinter(90);
+    expect(printer.simulated).toBe(true);
+    const long = stripLength(["R1 out", "DB1 to S6"]);
+    expect(stripLength(["R1 out and more", "DB1 to S6"])).toBeGreaterThan(long);
+    expect(await printer.print(["R1 out", "DB1 to S6"])).toMatchObject({
+      length: long,
+      words: expect.stringContaining("simulated"),
+    });
+    let taken = long;
+    for (;;) {
+      const r = await printer.print(["R1 out", "DB1 to S6"]);
+      if (r.length === null) {
+        expect(r.words).toBe(
+          `No tape: ${90 - taken} mm are left and this label takes ${long}. Put in another cassette.`,
+        );
+        break;
+      }
+      taken += r.length;
+    }
+    expect(taken).toBeLessThanOrEqual(90);
   });
 });

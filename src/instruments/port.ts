@@ -58,3 +58,14 @@ export interface TestMeter {
   /** A ring from one leg to the other, each conductor, Ω; given what a sound one reads. */
   readRing: (expected: Record<"r1" | "rn" | "r2", number>) => Promise<Record<"r1" | "rn" | "r2", number>>;
 }
+
+/** A printer of labels on tape. */
+export interface LabelPrinter {
+  name: string;
+  simulated: boolean;
+  /**
+   * Prints one label.
+   * @returns mm of tape it took, or null with words when it was not printed
+   */
+  print: (lines: readonly string[]) => Promise<{ length: number | null; words: string }>;
+}

@@ -76,7 +76,13 @@ export function drawBox(f: EndFigures, name: (c: EndCable) => string): Scene {
       });
     });
     if (c.end.entry === "behind") {
-      p.text(at[0], height / 2, `${name(c)} · ${mm(tail)}`, { drop: 1.2 + n * 1.1, ink: "ink", anchor: "middle" });
+      // Under the tips, one line a cable: in the box they would cross one another.
+      const row = f.cables.slice(0, n).filter((x) => x.end.entry === "behind").length;
+      p.text(width / 2, height / 2 + sheath + tail, `${name(c)} · ${mm(tail)}`, {
+        drop: 1.2 + row * 1.1,
+        ink: "ink",
+        anchor: "middle",
+      });
       return;
     }
     // One measure for all that come in alike, off the box and not across it.

@@ -1,4 +1,6 @@
-import { layHouse } from "../house/house";
+import { type House, layHouse } from "../house/house";
+import { pointLabels } from "../job/labels";
+import { cableOf } from "../rules/catalogue";
 import type { Job } from "../job/model";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
 import { holeWords } from "../words/holes";
@@ -28,16 +30,16 @@ export function takeOffCsv(job: Job, plan: Plan): string {
 }
 
 /** Cut list: one line a run, lengths in mm. */
-export function cutListCsv(job: Job, plan: Plan): string {
+export function cutListCsv(job: Job, plan: Plan, h: House = layHouse(job)): string {
   const circuit = new Map(job.circuits.map((c) => [c.id, c.label]));
-  const point = new Map(job.points.map((p) => [p.id, p.label]));
+  const label = pointLabels(job);
   return toCsv(
-    ["circuit", "from", "to", "cable", "path mm", "cut mm", "method"],
+    ["circuit", "from", "to", "cable", "path mm", "cut mm", "reference method"],
     plan.runs.map((r) => [
       circuit.get(r.circuit) ?? r.circuit,
-      point.get(r.from) ?? r.from,
-      point.get(r.to) ?? r.to,
-      r.cable,
+      label(r.from),
+      label(r.to),
+      cableOf(r.cable, h.catalogue)?.name ?? r.cable,
       round(r.pathLength),
       round(r.cutLength),
       r.method,

@@ -1,24 +1,19 @@
 import { mm, toCut, toMark } from "../base/figures";
 import { deckScene } from "../drawings/deck-scene";
 import { roomSheet, storeySheet } from "../drawings/house-sheets";
-import { wallTape } from "../drawings/tape";
 import type { House } from "../house/house";
 import { roomServed } from "../house/rooms-of";
 import { pointLabels } from "../job/labels";
-import { type SiteEntry, readingWords } from "../job/site-entry";
+import type { SiteEntry } from "../job/site-entry";
 import type { Plan } from "../laid/laid";
-import { expectedOfCircuit, expectedOnTails } from "../plan/expected-readings";
 import { notifiable } from "../plan/notify";
-import { stateOf } from "../record/entries";
-import { lastReading } from "../record/readings";
 import { cableOf } from "../rules/catalogue";
 import { notifyRules } from "../rules/notify";
-import { ringReadingNames } from "../trades/dead-tests/ring-read";
-import { runReadingNames } from "../trades/dead-tests/run-read";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
 import { holeWords } from "../words/holes";
 import { NOTIFY_CAUTION, notifyWords } from "../words/notify";
 import type { Paper, TableBlock } from "./paper";
+import { type TestCell, testLines } from "./test-lines";
 
 /** A storey from above. */
 export const storeyPaper = (h: House, plan: Plan, id: string): Paper => ({
@@ -39,27 +34,6 @@ export const roomPaper = (h: House, plan: Plan, id: string): Paper => ({
   landscape: true,
   blocks: [{ kind: "scene", scene: roomSheet(h, id, plan), tall: 150 }],
 });
-
-/** The marks of a wall on a stick at true scale, from its left-hand corner and from its floor; null where nothing is to be marked. */
-export function stickPaper(h: House, plan: Plan, wall: string): Paper | null {
-  const f = h.faces[h.faceOfWall.get(wall) ?? -1];
-  const [along, up] = [wallTape(h, plan, wall, "left"), wallTape(h, plan, wall, "floor")];
-  if (!f || !along || !up || !along.marks.some((m) => m.kind !== "edge")) return null;
-  const marksOf = (t: typeof along) => t.marks.map((m) => ({ at: m.at, text: `${toMark(m.at)} ${m.text}` }));
-  return {
-    kind: "stick",
-    id: wall,
-    title: `${f.room.name}, wall ${f.wall.index + 1} · story stick`,
-    about: "true scale: print at 100 %, measure the check bar, tape the strips at the join marks",
-    landscape: true,
-    blocks: [
-      { kind: "text", look: "heading", text: "Along the wall, from its left-hand corner" },
-      { kind: "stick", name: "along", length: along.length, marks: marksOf(along) },
-      { kind: "text", look: "heading", text: "Up the wall, from the floor" },
-      { kind: "stick", name: "up", length: up.length, marks: marksOf(up) },
-    ],
-  };
-}
 
 /** All holes: those of each deck with its drawing, in the order one walks, and those in studs and walls. */
 export function boresPaper(h: House, plan: Plan): Paper {
@@ -178,18 +152,11 @@ export function cutsPaper(h: House, plan: Plan): Paper {
   };
 }
 
+const ohms = (c: TestCell): string => (c.expect === null ? "–" : `${c.expect.toFixed(2)} Ω`);
+
 /** What every run should read, and what it read; rings end to end. */
 export function testsPaper(h: House, plan: Plan, siteBook: readonly SiteEntry[]): Paper {
-  const label = pointLabels(h.job);
-  const circuit = (id: string): string => h.job.circuits.find((c) => c.id === id)?.label ?? "";
-  const last = (run: string, what: string): string => {
-    const taken = lastReading(siteBook, new Set([run]), what);
-    return taken ? readingWords({ ...taken, what: "" }).trim() : "";
-  };
-  const rings = h.job.circuits.flatMap((c) => {
-    const ring = expectedOfCircuit(h, plan, c.id)?.ring;
-    return ring ? [{ c, ring }] : [];
-  });
+  const { runs, rings } = testLines(h, plan, siteBook);
   return {
     kind: "tests",
     id: "all",
@@ -204,19 +171,15 @@ export function testsPaper(h: House, plan: Plan, siteBook: readonly SiteEntry[])
         shares: [22, 15, 10, 15, 10, 12, 16],
         figures: [1, 2, 3, 4, 5],
         none: "No runs.",
-        rows: plan.runs.map((r) => {
-          const e = expectedOnTails(h, plan, r);
-          const { tested } = stateOf(siteBook, r.id);
-          return [
-            `${circuit(r.circuit)} ${label(r.from)}–${label(r.to)}`,
-            e ? `${e.lineEarth.toFixed(2)} Ω` : "–",
-            last(r.id, runReadingNames.lineEarth),
-            e ? `${e.lineNeutral.toFixed(2)} Ω` : "–",
-            last(r.id, runReadingNames.lineNeutral),
-            last(r.id, runReadingNames.insulation),
-            tested.done ? `${tested.by}, ${tested.at?.slice(0, 10)}` : "",
-          ];
-        }),
+        rows: runs.map((r) => [
+          r.name,
+          ohms(r.lineEarth),
+          r.lineEarth.read,
+          ohms(r.lineNeutral),
+          r.lineNeutral.read,
+          r.insulation,
+          r.testedBy,
+        ]),
       },
       {
         kind: "table",
@@ -225,13 +188,7 @@ export function testsPaper(h: House, plan: Plan, siteBook: readonly SiteEntry[])
         shares: [22, 13, 13, 13, 13, 13, 13],
         figures: [1, 2, 3, 4, 5, 6],
         none: "No rings.",
-        rows: rings.map(({ c, ring }) => [
-          `${c.label} ${c.name}`,
-          ...(["r1", "rn", "r2"] as const).flatMap((k) => [
-            `${ring[k].toFixed(2)} Ω`,
-            last(`circuit:${c.id}`, ringReadingNames[k]),
-          ]),
-        ]),
+        rows: rings.map((r) => [r.name, ...[r.r1, r.rn, r.r2].flatMap((c) => [ohms(c), c.read])]),
       },
     ],
   };

@@ -1,16 +1,27 @@
 import type { Scene } from "../drawings/scene";
 
 /** What can be printed of a job, in the order of a handover pack. */
-export const paperKinds = ["plan", "room", "wall", "stick", "bores", "circuits", "cuts", "tests", "notify"] as const;
+// prettier-ignore
+export const paperKinds = [
+  "plan", "room", "wall", "stick", "joists", "runs", "bores", "boxes", "glands", "opened",
+  "circuits", "cuts", "buy", "day", "tests", "notify",
+] as const;
 export type PaperKind = (typeof paperKinds)[number];
 export const paperNames: Record<PaperKind, string> = {
   plan: "Plans of the storeys",
   room: "Rooms unrolled",
   wall: "Wall sheets",
-  stick: "Story sticks, true scale",
+  stick: "Story sticks of walls, true scale",
+  joists: "Story sticks of joists, true scale",
+  runs: "Story sticks of runs, true scale",
   bores: "Bore schedule",
+  boxes: "Box and board cards",
+  glands: "Gland templates, true scale",
+  opened: "Trunking opened flat, folds at true scale",
   circuits: "Circuit chart",
   cuts: "Cut list",
+  buy: "Buying list",
+  day: "Day list",
   tests: "Test sheet",
   notify: "Notification sheet",
 };
@@ -31,14 +42,27 @@ export interface TextBlock {
   text: string;
   look?: "heading" | "caution" | "soft";
 }
+/** A drawing at the largest usual scale that fits, `tall` mm high at most. */
+export interface SceneBlock {
+  kind: "scene";
+  scene: Scene;
+  tall: number;
+}
 /** What stands on a page, from its top to its foot. */
 export type Block =
   | TableBlock
   | TextBlock
-  /** A drawing at the largest usual scale that fits, `tall` mm high at most. */
-  | { kind: "scene"; scene: Scene; tall: number }
-  /** Side by side. */
-  | { kind: "columns"; columns: readonly (readonly (TableBlock | TextBlock)[])[] }
+  | SceneBlock
+  /** A drawing at true scale, on several sheets to tape together where it is larger than one. */
+  | { kind: "true"; scene: Scene }
+  /** Photos of the job by the ids of their pictures, each with its words. */
+  | { kind: "photos"; photos: readonly { picture: string; words: string }[] }
+  /** Side by side, by shares of the width where they are not alike. */
+  | {
+      kind: "columns";
+      shares?: readonly number[];
+      columns: readonly (readonly (TableBlock | TextBlock | SceneBlock)[])[];
+    }
   /** A stick at true scale in strips, each over the next by a little. mm. */
   | { kind: "stick"; name: string; length: number; marks: readonly { at: number; text: string }[] };
 
@@ -75,7 +99,7 @@ export function stripsOf(length: number, marks: readonly { at: number; text: str
 }
 
 /** Usual scales of drawings, 1 to. */
-export const SCALES = [1, 2, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 150, 200, 500] as const;
+export const SCALES = [1, 2, 3, 4, 5, 10, 15, 20, 25, 30, 40, 50, 75, 100, 150, 200, 500] as const;
 
 /** The largest usual scale at which a thing of this size fits on a paper of that size, mm; the smallest where none does. */
 export const scaleFor = (wide: number, high: number, paperWide: number, paperHigh: number): number =>

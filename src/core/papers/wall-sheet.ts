@@ -93,17 +93,24 @@ function behindTable(h: House, plan: Plan, behind: readonly Behind[]): TableBloc
   };
 }
 
-function releasedWords(h: House, siteBook: readonly SiteEntry[], key: string, wall: string): string {
+/** "2026-11-25 15:58" by the clock of a place, named where it is none of theirs who read it. */
+export function momentWords(at: string, zone: string): string {
+  const text = new Date(at).toLocaleString("sv-SE", { timeZone: zone, dateStyle: "short", timeStyle: "short" });
+  return zone === "UTC" ? `${text} UTC` : text;
+}
+
+function releasedWords(h: House, siteBook: readonly SiteEntry[], key: string, wall: string, zone: string): string {
   const last = lastReleased(siteBook, key);
   const photos = h.job.photos.filter((p) => p.wall === wall).length;
   const with_ = photos ? ` ${photos} ${photos === 1 ? "photo" : "photos"} of it with the job.` : " No photo of it.";
   return last
-    ? `Released by ${last.by}, ${last.at.slice(0, 10)} ${last.at.slice(11, 16)} UTC.${with_}`
+    ? `Released by ${last.by}, ${momentWords(last.at, zone)}.${with_}`
     : `Not released: cables may still be moved.${with_}`;
 }
 
 /**
  * A wall for other trades and owners: drawn with all that lies in it, how to isolate it, whether it is released.
+ * @param zone whose clock times are told by, as IANA names it
  * @param link where its page is; null where nothing but this paper is to be had, so that the code carries the essentials as text
  */
 export function wallSheet(
@@ -112,12 +119,14 @@ export function wallSheet(
   siteBook: readonly SiteEntry[],
   wall: string,
   link: string | null,
+  zone: string,
 ): Paper {
   const f = h.faces[h.faceOfWall.get(wall)!]!;
   const behind = behindWall(h, plan, wall);
   const label = pointLabels(h.job);
   const name = `${f.room.name}, wall ${f.wall.index + 1}`;
   const runs = new Map(plan.runs.map((r) => [r.id, r]));
+  const photos = h.job.photos.filter((p) => p.wall === wall);
   const essentials = [
     `${h.job.name}, ${name}, ${mm(Math.round(f.shape.length))} by ${mm(Math.round(f.shape.height))}.`,
     ...behind.map((x) => {
@@ -146,11 +155,23 @@ export function wallSheet(
         ],
         [
           { kind: "text", look: "heading", text: "Released for closing" },
-          { kind: "text", text: releasedWords(h, siteBook, `wall:${wall}`, wall) },
+          { kind: "text", text: releasedWords(h, siteBook, `wall:${wall}`, wall, zone) },
         ],
       ],
     },
     behindTable(h, plan, behind),
+    ...(photos.length
+      ? [
+          { kind: "text", look: "heading", text: "Photos before closing" } as const,
+          {
+            kind: "photos",
+            photos: photos.map((p) => ({
+              picture: p.picture,
+              words: `${p.at.slice(0, 10)} · ${mm(Math.round(p.u))} from the left${p.text ? ` · ${p.text}` : ""}`,
+            })),
+          } as const,
+        ]
+      : []),
   ];
   const built = wallWords(f.wall);
   return {

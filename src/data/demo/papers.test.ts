@@ -15,10 +15,25 @@ import {
 } from "../../core/papers/paper";
 import { runReadingNames } from "../../core/trades/dead-tests/run-read";
 import type { SiteEntry } from "../../core/job/site-entry";
+import { mm } from "../../core/base/figures";
+import { builtWords } from "../../core/papers/pack";
+import { labelKinds, labelSheets, labelsOf, placesOnSheets } from "../../core/papers/labels";
+import { spansOfNumbers } from "../../core/papers/stick-papers";
+import { boardFigures } from "../../core/plan/board-figures";
+import { endFigures } from "../../core/plan/end-figures";
+import { glandFaces } from "../../core/plan/gland-faces";
+import { sectionFigures } from "../../core/plan/section-figures";
+import { trunkingEnds } from "../../core/plan/trunking-ends";
+import { buyingCost, buyingList } from "../../core/record/buying";
+import { clockText } from "../../core/record/calendar";
+import { byDate, daysOf } from "../../core/record/day";
+import { roomName } from "../../core/words/at-end";
+import { moneyWords } from "../../core/words/supplies";
 import { h, job, plan } from "./laid-cottage.fixture";
 
+const now = { date: "2026-11-30", minute: 480 };
 const ask = (kinds: readonly PaperKind[], more: Partial<Parameters<typeof papersOf>[3]> = {}, book: SiteEntry[] = []) =>
-  papersOf(h, plan, book, { kinds, room: null, wall: null, wallLink: null, ...more });
+  papersOf(h, plan, book, { kinds, room: null, wall: null, wallLink: null, now, zone: "UTC", ...more });
 const tables = (p: Paper): TableBlock[] =>
   p.blocks.flatMap((b) =>
     b.kind === "table"
@@ -91,7 +106,135 @@ describe("a wall sheet", () => {
     };
     const [p] = ask(["wall"], { wall, wallLink: (w) => `https://house.lan/${w}` }, [line]);
     expect(words(p!)).toContain("Released by Pat, 2026-11-26 15:58 UTC.");
+    const [there] = ask(["wall"], { wall, zone: "Europe/Berlin" }, [line]);
+    expect(words(there!)).toContain("Released by Pat, 2026-11-26 16:58.");
     expect(p!.qr).toBe(`https://house.lan/${wall}`);
+  });
+});
+
+describe("papers of ends and sections", () => {
+  it("have every cable of every box and board once, with what to leave of it", () => {
+    const cards = ask(["boxes"]);
+    const rows = cards.flatMap((p) => tables(p).flatMap((t) => t.rows.map((r) => ({ card: p.id, r }))));
+    const boards = new Set(job.points.filter((p) => p.kind === "board").map((p) => p.id));
+    const placed = plan.ends.filter((e) => endFigures(h, plan, e.point)?.cables.length);
+    expect(rows.filter((x) => !boards.has(x.card))).toHaveLength(placed.filter((e) => !boards.has(e.point)).length);
+    for (const id of boards) {
+      const f = boardFigures(h, plan, id)!;
+      expect(rows.filter((x) => x.card === id).map((x) => x.r[9])).toEqual(
+        f.cables.map((c) => (c.spare === null ? "–" : mm(Math.floor(c.spare)))),
+      );
+    }
+    const s1 = job.points.find((p) => p.kind === "socket")!;
+    const f = endFigures(h, plan, s1.id)!;
+    const leave = f.cables.map((c) => mm(c.end.measures.tail ?? 0));
+    const card = cards.find((p) => p.title.startsWith(roomName(h, s1.id)))!;
+    expect(tables(card).some((t) => t.rows.map((r) => r[4]).join() === leave.join())).toBe(true);
+  });
+  it("have the template of every face that is drilled and every plate, and each piece with its folds", () => {
+    const faces = job.points.flatMap((p) => glandFaces(h, plan, p.id).filter((f) => f.holes.length));
+    const glands = ask(["glands"]);
+    expect(glands.flatMap((p) => p.blocks).filter((b) => b.kind === "true")).toHaveLength(
+      faces.length + trunkingEnds(h).length,
+    );
+    const pieces = sectionFigures(h, plan).flatMap((f) => f.pieces);
+    const opened = ask(["opened"]).flatMap((p) => p.blocks);
+    expect(opened.filter((b) => b.kind === "scene")).toHaveLength(pieces.length);
+    expect(opened.filter((b) => b.kind === "true")).toHaveLength(pieces.reduce((n, p) => n + p.folds.length, 0));
+  });
+});
+
+describe("sticks of joists and runs", () => {
+  it("have every bore of every joist, once for all joists that are bored alike", () => {
+    const blocks = ask(["joists"]).flatMap((p) => p.blocks);
+    const joists = (words: string): number =>
+      words
+        .match(/^Joists? (.*), span/)![1]!
+        .split(", ")
+        .reduce(
+          (n, s) => n + (s.includes(" to ") ? Number(s.split(" to ")[1]) - Number(s.split(" to ")[0]) + 1 : 1),
+          0,
+        );
+    let bores = 0;
+    blocks.forEach((b, i) => {
+      if (b.kind !== "stick") return;
+      const head = blocks[i - 1]!;
+      bores += b.marks.filter((m) => m.text.includes("drill")).length * joists(head.kind === "text" ? head.text : "");
+    });
+    // The tape says a hole once where two lie at one place.
+    const places = new Set(
+      plan.holes
+        .filter((o) => o.in.kind === "joist")
+        .map((o) => `${o.in.deck} ${o.in.joist} ${o.in.span} ${Math.round(o.at * 100)} ${o.diameter} ${o.runs.length}`),
+    );
+    expect(bores).toBe(places.size);
+  });
+  it("name joists that follow one another as a stretch", () => {
+    expect(spansOfNumbers([7, 3, 4, 5, 9, 10])).toBe("3 to 5, 7, 9, 10");
+    expect(spansOfNumbers([2])).toBe("2");
+  });
+  it("have every turn and clip of a run", () => {
+    const run = plan.runs[0]!;
+    const b = ask(["runs"])
+      .find((p) => p.id === run.id)!
+      .blocks.find((x) => x.kind === "stick");
+    expect(b?.kind === "stick" && b.length).toBeCloseTo(run.pathLength, 6);
+  });
+});
+
+describe("what to buy and the day", () => {
+  it("have every item still to buy and its price, and every stretch of work on its day", () => {
+    const [buy, day] = ask(["buy", "day"]);
+    const open = buyingList(h, plan, []).filter((l) => l.toBuy > 0);
+    expect(tables(buy!)[0]!.rows.map((r) => r[0])).toEqual(open.map((l) => l.item));
+    expect(words(buy!)).toContain(moneyWords(buyingCost(open).price));
+    const days = byDate(daysOf(h, plan, [], now));
+    expect(tables(day!).map((t) => t.rows.length)).toEqual(days.map((d) => d.slots.length));
+    expect(tables(day!)[0]!.rows[0]![0]).toBe(clockText(days[0]!.slots[0]!.from));
+    expect(words(day!)).toContain("Monday 30 November 2026");
+  });
+  it("say whether this is what was built", () => {
+    expect(builtWords(plan)).toBe("as planned");
+    const held = plan.runs.map((r, i) => ({ ...r, held: i === 0 }) as (typeof plan.runs)[number]);
+    expect(builtWords({ ...plan, runs: held })).toBe(`as built where laid, 1 of ${plan.runs.length} runs`);
+    expect(builtWords({ ...plan, runs: held.map((r) => ({ ...r, held: true }) as (typeof held)[number]) })).toBe(
+      "as built",
+    );
+  });
+});
+
+describe("labels", () => {
+  it("flag both ends of every cable, every way and every point of a circuit", () => {
+    expect(labelsOf(h, plan, ["flags"])).toHaveLength(2 * plan.runs.length);
+    expect(labelsOf(h, plan, ["ways"]).map((l) => l.lines[0])).toEqual(
+      job.circuits
+        .filter((c) => c.way !== null)
+        .sort((a, b) => a.way! - b.way!)
+        .map((c) => `${c.way} · ${c.label}`),
+    );
+    const points = job.circuits.reduce((n, c) => n + c.points.length + c.spurs.length, 0);
+    expect(labelsOf(h, plan, labelKinds).filter((l) => l.kind === "points")).toHaveLength(points);
+    // The legs of a ring are told apart at the board.
+    expect(labelsOf(h, plan, ["flags"]).map((l) => l.lines[0])).toEqual(expect.arrayContaining(["R1 out", "R1 back"]));
+  });
+  it("lie wholly on their sheets, none on another, from the first that is free (property)", () => {
+    for (const s of labelSheets)
+      fc.assert(
+        fc.property(fc.integer({ min: 1, max: 200 }), fc.integer({ min: 1, max: s.columns * s.rows }), (n, first) => {
+          const places = placesOnSheets(n, s, first);
+          expect(places).toHaveLength(n);
+          expect(new Set(places.map((p) => `${p.sheet} ${p.x} ${p.y}`)).size).toBe(n);
+          for (const p of places) {
+            expect(p.x).toBeGreaterThanOrEqual(0);
+            expect(p.y).toBeGreaterThanOrEqual(0);
+            expect(p.x + s.width).toBeLessThanOrEqual(210 + 1e-9);
+            expect(p.y + s.height).toBeLessThanOrEqual(297 + 1e-9);
+          }
+        }),
+      );
+    const [a, b] = placesOnSheets(2, labelSheets[1]!, 3);
+    expect([a!.x, b!.x]).toEqual([140, 0]);
+    expect(b!.y - a!.y).toBeCloseTo(37, 9);
   });
 });
 

@@ -1,14 +1,17 @@
-import ExcelJS from "exceljs";
+import readXlsx, { readSheet } from "read-excel-file/node";
 import { describe, expect, it } from "vitest";
+import { pointLabels } from "../../core/job/labels";
+import type { SiteEntry } from "../../core/job/site-entry";
+import { expectedOnTails } from "../../core/plan/expected-readings";
+import { runReadingNames } from "../../core/trades/dead-tests/run-read";
 import { layHouse } from "../../core/house/house";
 import { makePlan } from "../../core/plan/plan";
 import { totals } from "../../core/plan/take-off";
-import { buyingList } from "../../core/record/buying";
 import { clockText } from "../../core/record/calendar";
 import { daysOf } from "../../core/record/day";
 import { generatedHouse } from "../../core/routing/generated-house";
 import { daysIcs } from "./days-ics";
-import { materialsXlsx } from "./materials-xlsx";
+import { jobXlsx } from "./job-xlsx";
 
 const job = generatedHouse(3);
 const h = layHouse(job);
@@ -32,17 +35,38 @@ describe("the days as iCalendar", () => {
   });
 });
 
-describe("materials as a spreadsheet", () => {
-  it("reads back with the quantities of the take-off and every cut", async () => {
-    const book = new ExcelJS.Workbook();
-    await book.xlsx.load((await materialsXlsx(h, plan, buyingList(h, plan, []))).buffer as ArrayBuffer);
-    expect(book.worksheets.map((s) => s.name)).toEqual(["Take-off", "To buy", "Cuts"]);
-    const all: [string, number][] = [];
-    book.getWorksheet("Take-off")!.eachRow((r) => {
-      if (r.getCell(1).value === "all")
-        all.push([`${String(r.getCell(2).value)} ${String(r.getCell(3).value ?? "")}`, Number(r.getCell(4).value)]);
-    });
-    expect(all).toEqual(totals(plan.takeoff).map((l) => [`${l.item} ${l.size}`, Number(l.quantity.toFixed(2))]));
-    expect(book.getWorksheet("Cuts")!.rowCount).toBe(plan.runs.length + 1);
+describe("the lists as a spreadsheet", () => {
+  const ring = job.circuits.find((c) => c.kind === "ring")!;
+  const read: SiteEntry = {
+    id: "r",
+    run: plan.runs[0]!.id,
+    kind: "reading",
+    step: null,
+    text: "",
+    by: "Pat",
+    at: "2026-11-26T11:00:00Z",
+    reading: { what: runReadingNames.lineEarth, value: 0.41, unit: "Ω" },
+  };
+  it("reads back, by another program than wrote it, with the take-off, every cut, every hole and what was read", async () => {
+    const file = Buffer.from(await jobXlsx(h, plan, [read]));
+    const names = (await readXlsx(file)).map((s) => s.sheet);
+    expect(names).toEqual(["Take-off", "To buy", "Cuts", "Tests of runs", "Tests of rings", "Holes"]);
+    const sheet = async (name: string) => (await readSheet(file, name)).slice(1);
+    const all = (await sheet("Take-off")).filter((r) => r[0] === "all");
+    expect(all.map((r) => [r[1], r[2] ?? "", r[3]])).toEqual(
+      totals(plan.takeoff).map((l) => [l.item, l.size, Number(l.quantity.toFixed(2))]),
+    );
+    const label = pointLabels(job);
+    expect((await sheet("Cuts")).map((r) => [r[1], r[2], r[4]])).toEqual(
+      plan.runs.map((r) => [label(r.from), label(r.to), Math.ceil(r.cutLength - 1e-6)]),
+    );
+    const tests = await sheet("Tests of runs");
+    expect(tests).toHaveLength(plan.runs.length);
+    const expected = expectedOnTails(h, plan, plan.runs[0]!)!;
+    expect(tests[0]!.slice(1, 3)).toEqual([Number(expected.lineEarth.toFixed(2)), "0.41 Ω"]);
+    expect(tests[1]![2]).toBeNull();
+    const rings = await sheet("Tests of rings");
+    expect(rings.map((r) => r[0])).toContain(`${ring.label} ${ring.name}`);
+    expect(await sheet("Holes")).toHaveLength(plan.holes.length);
   });
 });

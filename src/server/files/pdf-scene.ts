@@ -7,7 +7,7 @@ import { type Pdf, pt, setLine, widthOf } from "./pdf-words";
 const PX = 0.6;
 const LINE = 13 * PX;
 /** Room round a drawing for its words and dimensions, points. */
-const PAD = { side: pt(13), top: pt(6), bottom: pt(13) };
+export const PAD = { side: pt(13), top: pt(6), bottom: pt(13) };
 /** Hatching: lines so far apart, points, one way or the other, so that zones are told apart without colour. */
 const hatches: Record<Hatch, { step: number; up: boolean; ink: string }> = {
   zone: { step: 5, up: true, ink: "#b6bfbd" },
@@ -108,7 +108,7 @@ function dimension({ doc, at }: Put, s: Extract<Shape, { kind: "dim" }>): void {
         .rotate(-90);
       setLine(doc, s.text, 0, 0, "figures", 7);
       doc.restore();
-    } else setLine(doc, s.text, mx, my + 8.5, "figures", 7, { align: "middle" });
+    } else setLine(doc, s.text, mx, s.off < 0 ? my - 2.5 : my + 8.5, "figures", 7, { align: "middle" });
     return;
   }
   doc
@@ -179,16 +179,18 @@ export function sceneHeight(scene: Scene, wide: number, tall: number): { scale: 
   return { scale, high: (b.y1 - b.y0) / scale + rest };
 }
 
+/** Paints a scene with a place of it at x, y, points. */
+export function paintScene(doc: Pdf, scene: Scene, [ox, oy]: XY, x: number, y: number, scale: number): void {
+  const per = pt(1) / scale;
+  const put: Put = { doc, scale: per, at: ([px, py]) => [x + (px - ox) * per, y + (py - oy) * per] };
+  for (const s of scene.shapes) paint(put, s);
+}
+
 /** Draws a scene with its top left corner at x, y (points) in a width, mm, at a scale. */
 export function drawScene(doc: Pdf, scene: Scene, x: number, y: number, wide: number, scale: number): void {
   const b = boundsOf(scene.shapes);
   const per = pt(1) / scale;
   const left = x + (pt(wide) - (b.x1 - b.x0) * per) / 2;
-  const put: Put = {
-    doc,
-    scale: per,
-    at: ([px, py]) => [left + (px - b.x0) * per, y + PAD.top + (py - b.y0) * per],
-  };
-  for (const s of scene.shapes) paint(put, s);
+  paintScene(doc, scene, [b.x0, b.y0], left, y + PAD.top, scale);
   scaleBar(doc, x, y + PAD.top + (b.y1 - b.y0) * per + PAD.bottom - 3, scale);
 }

@@ -1,10 +1,12 @@
 "use client";
-import { ArrowLeft, Download, Printer } from "lucide-react";
+import { ArrowLeft, BookCheck, Download, Printer } from "lucide-react";
 import Link from "next/link";
 import { useState } from "react";
 import { type PaperKind, paperKinds, paperNames } from "../../core/papers/paper";
-import { buttonLook } from "../kit/button";
+import { useMoment } from "../kit/use-moment";
+import { Button, buttonLook } from "../kit/button";
 import { Choice } from "../kit/choice";
+import { Labels, type LabelsOfKind } from "./labels";
 
 /** A paper that can be had, without what is on it. */
 interface Listed {
@@ -20,40 +22,54 @@ const uses: Record<PaperKind, string> = {
   room: "walls side by side with all that is on them",
   wall: "one wall a sheet for other trades and owners: what is behind, how to isolate, released by whom",
   stick: "all marks of a wall on strips to tape together; many pages",
+  joists: "joists that are bored alike share a stick",
+  runs: "turns and clips along each cable; very many pages",
   bores: "deck by deck in walking order, with its drawing",
+  boxes: "every box from the front with the measures of its cables; boards in the order they are tied",
+  glands: "faces that are drilled by, and the end plates of trunkings",
+  opened: "each piece with its marks, each fold to lay on",
   circuits: "ways, devices, cables and points, for the board",
   cuts: "every length, by cable",
+  buy: "what is still to buy, in the cheapest packs",
+  day: "what is left, day by day, by whom",
   tests: "what each run and ring should read, and what it read",
   notify: "which parts are notifiable where the house stands, and why",
 };
-const ofRoom = new Set<PaperKind>(["room", "wall", "stick"]);
+/** Those that are of a room or of a wall; a board's card is of none. */
+const ofRoom = new Set<PaperKind>(["room", "wall", "stick", "boxes"]);
+const sticks = new Set<PaperKind>(["stick", "joists", "runs"]);
 
 /** Papers of a job: chosen, looked at, printed, kept as one file; made from the same drawings as the screen. */
 export function PapersView({
   job,
   rooms,
   papers,
+  labels,
 }: {
   job: { id: string; name: string; address: string };
   rooms: readonly { id: string; name: string }[];
   papers: readonly Listed[];
+  labels: readonly LabelsOfKind[];
 }) {
-  const [kinds, setKinds] = useState<ReadonlySet<PaperKind>>(new Set(paperKinds.filter((k) => k !== "stick")));
+  const [kinds, setKinds] = useState<ReadonlySet<PaperKind>>(new Set(paperKinds.filter((k) => !sticks.has(k))));
   const [room, setRoom] = useState("");
   const [wall, setWall] = useState("");
-  const [size, setSize] = useState<"A4" | "A3">("A4");
+  const [size, setSize] = useState<"A4" | "A3" | "roll">("A4");
   const there = (k: PaperKind): Listed[] =>
     papers.filter(
       (p) =>
         p.kind === k &&
-        (!ofRoom.has(k) || ((room === "" || p.room === room) && (k === "room" || wall === "" || p.id === wall))),
+        (!ofRoom.has(k) ||
+          ((room === "" || p.room === room) && (k === "room" || k === "boxes" || wall === "" || p.id === wall))),
     );
-  const chosen = paperKinds.filter((k) => kinds.has(k)).flatMap(there);
+  const onRoll = size === "roll";
+  const picked = paperKinds.filter((k) => kinds.has(k) && (!onRoll || sticks.has(k)));
+  const chosen = picked.flatMap(there);
   const walls = papers.filter((p) => p.kind === "wall" && p.room === room);
-  const q = new URLSearchParams({ kinds: paperKinds.filter((k) => kinds.has(k)).join(","), size });
+  const q = new URLSearchParams({ kinds: picked.join(","), size });
   if (room) q.set("room", room);
   if (wall) q.set("wall", wall);
-  const file = `/api/jobs/${job.id}/papers.pdf?${q.toString()}`;
+  const file = `/api/jobs/${job.id}/papers.pdf?${q.toString()}${useMoment()}`;
   const field = "min-h-12 w-full border border-line bg-field px-2 text-[16px]";
   return (
     <div className="min-h-dvh bg-page">
@@ -134,6 +150,18 @@ export function PapersView({
               </select>
             </label>
           ) : null}
+          <Button
+            big
+            icon={<BookCheck size={18} />}
+            onClick={() => {
+              setKinds(new Set(paperKinds.filter((k) => k !== "runs")));
+              setRoom("");
+              setWall("");
+              setSize("A4");
+            }}
+          >
+            All of it, to hand over
+          </Button>
           <div className="flex items-center gap-3">
             <span>Paper</span>
             <Choice
@@ -143,15 +171,18 @@ export function PapersView({
               options={[
                 ["A4", "A4"],
                 ["A3", "A3"],
+                ["roll", "Roll"],
               ]}
               onChange={setSize}
             />
           </div>
           <p role="status" className="text-soft" data-papers={chosen.length}>
             {chosen.length
-              ? `${chosen.length} ${chosen.length === 1 ? "paper" : "papers"}, in this order${chosen.length > 1 ? ", with their contents in front" : ""}. Print at 100 %: sticks are true to scale.`
+              ? `${chosen.length} ${chosen.length === 1 ? "paper" : "papers"}, in this order${chosen.length > 1 ? ", with their contents in front" : ""}. Print at 100 %: sticks and templates are true to scale.`
               : papers.length
-                ? "Nothing is picked: tick what to print."
+                ? onRoll
+                  ? "A roll takes story sticks alone: tick which."
+                  : "Nothing is picked: tick what to print."
                 : "Nothing to print yet: draw a room and lay its runs first."}
           </p>
           {chosen.length ? (
@@ -171,11 +202,21 @@ export function PapersView({
             tabIndex={0}
           >
             {chosen.map((p) => (
-              <li key={`${p.kind} ${p.id}`} className="border-b border-dotted border-line py-1">
-                {p.title}
+              <li key={`${p.kind} ${p.id}`} className="border-b border-dotted border-line">
+                <Link
+                  href={
+                    p.kind === "wall"
+                      ? `/jobs/${job.id}/walls/${p.id}`
+                      : `/jobs/${job.id}/papers/${p.kind}/${encodeURIComponent(p.id)}`
+                  }
+                  className="inline-flex min-h-8 items-center underline decoration-dotted underline-offset-2"
+                >
+                  {p.title}
+                </Link>
               </li>
             ))}
           </ol>
+          <Labels job={job.id} labels={labels} />
         </div>
       </main>
     </div>

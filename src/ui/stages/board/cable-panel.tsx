@@ -5,7 +5,7 @@ import { boardFigures } from "../../../core/plan/board-figures";
 import { endFigures } from "../../../core/plan/end-figures";
 import { endSteps } from "../../../core/plan/end-steps";
 import { useDesk } from "../../job/store";
-import { roomName } from "../ends/end-card";
+import { roomName } from "../../../core/words/at-end";
 import { StepLinks } from "../ends/step-links";
 import { useNames } from "../sheets/frame";
 import { BoardPlace } from "./board-place";

@@ -14,7 +14,7 @@ import { useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
 import { usePrint } from "../../kit/use-print";
 import { Table } from "../table";
-import { roomName } from "../ends/end-card";
+import { roomName } from "../../../core/words/at-end";
 import { StepLinks } from "../ends/step-links";
 import { useNames } from "../sheets/frame";
 

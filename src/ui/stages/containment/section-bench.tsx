@@ -1,10 +1,10 @@
 "use client";
 import { ChevronLeft, ChevronRight, Printer } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
-import { drawGlandRow } from "../../../core/drawings/end-drawings";
+import { drawEndPlate } from "../../../core/drawings/face-drawings";
 import { drawFold, drawPiece, drawSectionCut, foldWords } from "../../../core/drawings/section-drawings";
-import { count, mm } from "../../../core/base/figures";
-import { HAND_ROOM } from "../../../core/trades/ends/gland-row";
+import { mm } from "../../../core/base/figures";
+import { fillWords } from "../../../core/words/at-end";
 import { trunkingEnds } from "../../../core/plan/trunking-ends";
 import type { SectionFigures } from "../../../core/plan/section-figures";
 import type { SectionPiece } from "../../../core/trades/containment/section-pieces";
@@ -44,13 +44,7 @@ function EndPlates({ id }: { id: string }) {
   const [printed, print] = usePrint();
   const plates = useMemo(() => trunkingEnds(house).filter((e) => e.trunking.section.id === id), [house, id]);
   return plates.map((e) => {
-    const scene = drawGlandRow(
-      e.width,
-      e.holes.map((o) => ({ x: o.x, hole: o.hole, gland: o.name, spare: false })),
-      new Map(e.holes.map((o) => [o.name, { acrossCorners: o.across }])),
-      HAND_ROOM,
-      { depth: e.depth },
-    );
+    const scene = drawEndPlate(e);
     return (
       <div key={e.end} className="mt-2" data-end-plate={e.end}>
         <h3 className="flex items-center justify-between gap-2 text-[14px]">
@@ -65,14 +59,6 @@ function EndPlates({ id }: { id: string }) {
     );
   });
 }
-
-/** How full it is, in words. */
-export const fillWords = ({ fill }: SectionFigures): string =>
-  fill.unit === "%"
-    ? `${fill.used.toFixed(1)} % used · most ${fill.most}`
-    : fill.unit === "mm"
-      ? `${mm(round(fill.used))} mm side by side · room ${mm(round(fill.most))}`
-      : `${count(fill.used, "cable")}, each on its own cleats`;
 
 const moreWords = ({ more, fill }: SectionFigures): string =>
   !more || fill.unit === ""

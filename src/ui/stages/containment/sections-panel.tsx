@@ -11,7 +11,7 @@ import { newId, say } from "../../job/edits";
 import { change, edit, useDesk, useSnapshot } from "../../job/store";
 import { Button } from "../../kit/button";
 import { SelectField } from "../../kit/field";
-import { fillWords } from "./section-bench";
+import { fillWords } from "../../../core/words/at-end";
 import { useSectionFigures } from "./use-figures";
 
 /** Every section of the job with how full it is, and what is proposed for the room shown. */

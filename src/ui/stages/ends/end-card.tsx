@@ -2,26 +2,14 @@
 import { mm } from "../../../core/base/figures";
 import { drawBox, drawBoxDepth } from "../../../core/drawings/box-drawing";
 import { drawStrip } from "../../../core/drawings/end-drawings";
-import { roomServed } from "../../../core/house/rooms-of";
-import type { House } from "../../../core/house/house";
 import type { Job } from "../../../core/job/model";
 import type { EndCable, EndFigures } from "../../../core/plan/end-figures";
+import { cableName, entryWords } from "../../../core/words/at-end";
 import { PUSH_BACK } from "../../../core/trades/ends/armour-end";
 import { SceneView } from "../../drawing/scene-view";
 import { Table } from "../table";
 
 const tenth = (x: number): string => mm(Math.round(x * 10) / 10);
-
-/** How a cable is called at an end: its circuit and the point at its other end. */
-export const cableName = (job: Job, c: Pick<EndCable, "run" | "other">): string =>
-  `${job.circuits.find((x) => x.id === c.run.circuit)?.label ?? ""} to ${job.points.find((x) => x.id === c.other)?.label ?? c.other}`;
-
-/** The room that a point serves, by name; empty where it lies in none. */
-export const roomName = (h: House, point: string): string =>
-  h.job.rooms.find((r) => r.id === roomServed(h, point))?.name ?? "";
-
-export const entryWords = (entry: EndCable["end"]["entry"]): string =>
-  entry === "behind" ? "from behind" : `at the ${entry}`;
 
 /** The box of a point as it is made off: drawn from the front, and every measure of every cable in it. */
 export function EndCard({ f, job, tall = 330 }: { f: EndFigures; job: Job; tall?: number }) {

@@ -1,37 +1,16 @@
 "use client";
 import { Plus, Printer, X } from "lucide-react";
 import { mm } from "../../../core/base/figures";
-import { drawGlandRow } from "../../../core/drawings/end-drawings";
-import type { Scene } from "../../../core/drawings/scene";
+import { drawFace } from "../../../core/drawings/face-drawings";
 import type { Edge, Point } from "../../../core/job/model";
-import type { FaceHole, GlandFace } from "../../../core/plan/gland-faces";
-import { HAND_ROOM } from "../../../core/trades/ends/gland-row";
+import type { GlandFace } from "../../../core/plan/gland-faces";
+import { holeHowWords } from "../../../core/words/at-end";
 import { type Handle, SceneView, TrueScalePrint } from "../../drawing/scene-view";
 import { editPoint, say } from "../../job/edits";
 import { Button } from "../../kit/button";
 import { NumberField } from "../../kit/field";
 import { usePrint } from "../../kit/use-print";
 import { useNames } from "../sheets/frame";
-
-const how: Record<FaceHole["how"], string> = {
-  drill: "drill",
-  there: "there already",
-  "open-up": "there, to be opened up",
-  reducer: "there and larger: with a reducer",
-};
-
-/** The face as a drawing: also the template that is laid on it to drill by. */
-export function drawFace(f: GlandFace): Scene {
-  return drawGlandRow(
-    f.width,
-    f.holes.map((o) => ({ x: o.x, hole: o.hole, gland: o.name, spare: isSpare(o) })),
-    new Map(f.holes.map((o) => [o.name, { acrossCorners: o.across }])),
-    HAND_ROOM,
-    { depth: f.depth, plugs: f.plugs },
-  );
-}
-
-const isSpare = (o: FaceHole): boolean => o.gland !== null && o.run === null;
 
 /** One face of an enclosure with its glands: where each is drilled, what is there already, and its template. */
 export function GlandFaceView({ face }: { face: GlandFace }) {
@@ -88,7 +67,7 @@ export function GlandFaceView({ face }: { face: GlandFace }) {
                 {mm(Math.round(o.x * 10) / 10)} from the {from}:{" "}
                 {o.gland
                   ? `a spare, Ø ${mm(o.hole)}, with its plug`
-                  : `${o.name}, Ø ${mm(o.hole)}: ${how[o.how]}. It stands where it is drawn in Containment`}
+                  : `${o.name}, Ø ${mm(o.hole)}: ${holeHowWords[o.how]}. It stands where it is drawn in Containment`}
               </span>
             ) : (
               <>
@@ -101,7 +80,7 @@ export function GlandFaceView({ face }: { face: GlandFace }) {
                   onCommit={(x) => place(o.run!, x)}
                 />
                 <span className="pb-1.5">
-                  gland {o.name}, Ø {mm(o.hole)}: {how[o.how]}
+                  gland {o.name}, Ø {mm(o.hole)}: {holeHowWords[o.how]}
                 </span>
                 {o.byHand ? (
                   <Button

@@ -3,16 +3,13 @@ import { Download, FileUp } from "lucide-react";
 import { useMemo, useState } from "react";
 import { readOrderCsv, type SheetFault } from "../../../core/formats/supplies-csv";
 import type { OrderLine } from "../../../core/record/buying";
-import { type BuyingLine, buyingCost, buyingList, compareOrder } from "../../../core/record/buying";
+import { buyingCost, buyingList, compareOrder } from "../../../core/record/buying";
+import { amountWords, moneyWords, packWords } from "../../../core/words/supplies";
 import { useDesk } from "../../job/store";
 import { FaultList } from "../../kit/fault-list";
 import { FileButton } from "../../kit/file-button";
 import { Table } from "../table";
 import { link, useNames } from "./frame";
-
-const money = (pence: number): string => `£${(pence / 100).toFixed(2)}`;
-const amount = (x: number, unit: BuyingLine["unit"] | null): string =>
-  unit === "m" ? `${x.toFixed(1)}\u00a0m` : String(Math.round(x * 100) / 100);
 
 const orderWords = {
   missing: "left out of the order",
@@ -21,14 +18,6 @@ const orderWords = {
   "not-in-job": "not of this job",
   right: "right",
 } as const;
-
-/** "2 × 100 and 1 × 20". */
-const packWords = (l: BuyingLine): string =>
-  l.bought
-    ? l.bought.packs.map((p) => `${p.count} × ${p.pack.holds}${p.pack.code ? ` (${p.pack.code})` : ""}`).join(" and ")
-    : l.listed
-      ? "no pack is long enough"
-      : "no pack in the price list";
 
 /** What is still to buy in the cheapest packs, and an order held against it. */
 export function BuyingSheet() {
@@ -71,8 +60,8 @@ export function BuyingSheet() {
       <p className="text-[14px]" data-price>
         {open.length ? (
           <>
-            {open.length} {open.length === 1 ? "item" : "items"} to buy: <b className="num">{money(price)}</b> by your
-            price list
+            {open.length} {open.length === 1 ? "item" : "items"} to buy: <b className="num">{moneyWords(price)}</b> by
+            your price list
             {unpriced ? `, and ${unpriced} without a price` : ""}.
           </>
         ) : (
@@ -87,9 +76,9 @@ export function BuyingSheet() {
         columns={[
           { name: "Item", cell: (l) => l.item },
           { name: "Size", cell: (l) => l.size },
-          { name: "Needed", num: true, cell: (l) => amount(l.needed, l.unit) },
-          { name: "There", num: true, cell: (l) => amount(l.there, l.unit) },
-          { name: "To buy", num: true, cell: (l) => amount(l.toBuy, l.unit) },
+          { name: "Needed", num: true, cell: (l) => amountWords(l.needed, l.unit) },
+          { name: "There", num: true, cell: (l) => amountWords(l.there, l.unit) },
+          { name: "To buy", num: true, cell: (l) => amountWords(l.toBuy, l.unit) },
           {
             name: "Packs",
             cell: (l) => (
@@ -99,7 +88,7 @@ export function BuyingSheet() {
               </span>
             ),
           },
-          { name: "Price", num: true, cell: (l) => (l.bought?.price != null ? money(l.bought.price) : "–") },
+          { name: "Price", num: true, cell: (l) => (l.bought?.price != null ? moneyWords(l.bought.price) : "–") },
         ]}
       />
       {order ? (
@@ -113,8 +102,8 @@ export function BuyingSheet() {
             columns={[
               { name: "Item", cell: (d) => d.item },
               { name: "Size", cell: (d) => d.size },
-              { name: "To buy", num: true, cell: (d) => amount(d.needed, d.unit) },
-              { name: "Ordered", num: true, cell: (d) => amount(d.ordered, d.unit) },
+              { name: "To buy", num: true, cell: (d) => amountWords(d.needed, d.unit) },
+              { name: "Ordered", num: true, cell: (d) => amountWords(d.ordered, d.unit) },
               {
                 name: "",
                 cell: (d) => (

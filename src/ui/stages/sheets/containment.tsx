@@ -4,7 +4,7 @@ import { sectionName } from "../../../core/drawings/section-drawings";
 import { legWords } from "../../../core/drawings/tape";
 import { containmentOnWalls } from "../../../core/plan/containment-on-walls";
 import { useDesk } from "../../job/store";
-import { fillWords } from "../containment/section-bench";
+import { fillWords } from "../../../core/words/at-end";
 import { useSectionFigures } from "../containment/use-figures";
 import { Table } from "../table";
 import { SheetFrame, link, useNames } from "./frame";

@@ -17,7 +17,7 @@ export async function GET(_request: Request, { params }: { params: Promise<{ tab
       },
       { status: 404 },
     );
-  return new Response(catalogueCsv(await catalogueOf(await database()), table), {
+  return new Response(`\uFEFF${catalogueCsv(await catalogueOf(await database()), table)}`, {
     headers: {
       "content-type": "text/csv; charset=utf-8",
       "content-disposition": `attachment; filename="${table}.csv"`,

@@ -1,7 +1,8 @@
 import { Readable } from "node:stream";
 import { z } from "zod";
 import { daysIcs } from "../../../../../server/files/days-ics";
-import { materialsXlsx } from "../../../../../server/files/materials-xlsx";
+import { jobXlsx } from "../../../../../server/files/job-xlsx";
+import { labelsAsked } from "../../../../../server/labels";
 import { papersAsked } from "../../../../../server/papers";
 import { buyingCsv } from "../../../../../core/formats/supplies-csv";
 import { buyingList } from "../../../../../core/record/buying";
@@ -14,7 +15,7 @@ import { storeySheet, roomSheet } from "../../../../../core/drawings/house-sheet
 import { sceneDxf, sceneSvg } from "../../../../../core/formats/scene-files";
 import { layHouse } from "../../../../../core/house/house";
 import { backupStream } from "../../../../../data/backup/write";
-import { pictureBytes } from "../../../../../data/pictures";
+import { pictureBytes, undamaged } from "../../../../../data/pictures";
 import { catalogueOf } from "../../../../../data/catalogue";
 import { database } from "../../../../../data/client";
 import { jobFileOf } from "../../../../../data/job-files";
@@ -47,6 +48,7 @@ const names = [
   "buying.csv",
   "materials.xlsx",
   "papers.pdf",
+  "labels.pdf",
   ...Object.keys(csv),
   ...Object.keys(sheets),
 ];
@@ -58,6 +60,14 @@ const fileName = (name: string, ending: string): string =>
       .replace(/[^a-z0-9]+/g, "-")
       .replace(/^-|-$/g, "") || "job"
   }${ending}`;
+/** Opened beside the page to be looked at and printed, or kept as a file. */
+const sendPdf = (request: Request, pdf: Buffer, name: string): Response =>
+  new Response(pdf as BodyInit, {
+    headers: {
+      "content-type": "application/pdf",
+      "content-disposition": `${new URL(request.url).searchParams.has("look") ? "inline" : "attachment"}; filename="${name}"`,
+    },
+  });
 const missing = (path: string, message: string): Response =>
   Response.json({ error: { code: "not-found", message: `${path}: ${message}`, path } }, { status: 404 });
 
@@ -75,7 +85,8 @@ export async function GET(
   if (!found) return missing("job", `there is none with the id ${JSON.stringify(id)}`);
   const { job } = found;
   const send = (body: string, type: string, ending: string): Response =>
-    new Response(body, {
+    // With a byte-order mark a spreadsheet reads the letters of a list as they are.
+    new Response(type === "text/csv" ? `\uFEFF${body}` : body, {
       headers: {
         "content-type": `${type}; charset=utf-8`,
         "content-disposition": `attachment; filename="${fileName(job.name, ending)}"`,
@@ -91,27 +102,33 @@ export async function GET(
   if (what === "file") return send(await jobFileOf(db, job), "application/json", ".lumbet.json");
   if (what === "papers.pdf") {
     const { house, plan, siteBook } = await planOf(db, job);
-    const r = await papersAsked(request, house, plan, siteBook, found.version);
+    const r = await papersAsked(request, house, plan, siteBook, found.version, async (picture) => {
+      const p = await undamaged(db, id, picture);
+      return p && Buffer.from(p.data, "base64");
+    });
     if (!r.ok)
       return Response.json(
         { error: { code: "bad-request", message: `${r.path}: ${r.message}`, path: r.path } },
         { status: 400 },
       );
-    // Opened beside the page to be looked at and printed, or kept as a file.
-    const how = new URL(request.url).searchParams.has("look") ? "inline" : "attachment";
-    return new Response(r.pdf as BodyInit, {
-      headers: {
-        "content-type": "application/pdf",
-        "content-disposition": `${how}; filename="${fileName(job.name, "-papers.pdf")}"`,
-      },
-    });
+    return sendPdf(request, r.pdf, fileName(job.name, "-papers.pdf"));
+  }
+  if (what === "labels.pdf") {
+    const { house, plan } = await planOf(db, job);
+    const r = await labelsAsked(request, house, plan);
+    if (!r.ok)
+      return Response.json(
+        { error: { code: "bad-request", message: `${r.path}: ${r.message}`, path: r.path } },
+        { status: 400 },
+      );
+    return sendPdf(request, r.pdf, fileName(job.name, "-labels.pdf"));
   }
   if (what === "points.csv") return send(pointsCsv(layHouse(job, await catalogueOf(db))), "text/csv", "-points.csv");
   if (what === "days.ics" || what === "buying.csv" || what === "materials.xlsx") {
     const { house, plan, siteBook } = await planOf(db, job);
     if (what === "buying.csv") return send(buyingCsv(buyingList(house, plan, siteBook)), "text/csv", "-buying.csv");
     if (what === "materials.xlsx")
-      return new Response((await materialsXlsx(house, plan, buyingList(house, plan, siteBook))) as BodyInit, {
+      return new Response((await jobXlsx(house, plan, siteBook)) as BodyInit, {
         headers: {
           "content-type": "application/vnd.openxmlformats-officedocument.spreadsheetml.sheet",
           "content-disposition": `attachment; filename="${fileName(job.name, "-materials.xlsx")}"`,
