@@ -194,18 +194,18 @@ describe("a four-bedroom house, entered on the screen", () => {
     await open("heron-points", "stage=circuits");
     await page().waitForSelector('[data-field="Add"]');
     await page().select('[data-field="Add"]', "ring");
-    await see("New ring");
+    await see("Sockets");
     const now = await job();
     for (const name of ["Bedroom 1", "Bedroom 2"]) {
       await room(name);
       await key("a", "Control");
       await page().waitForSelector('[data-field="group circuit"]');
-      await choose("group circuit", "New ring");
+      await choose("group circuit", "Sockets");
     }
     await see("14 wired");
     await room("Hall");
-    await press("C1New ring");
-    await press("Paint points onto C1");
+    await press("R1Sockets");
+    await press("Paint points onto R1");
     const socket = now.points.find(
       (p) =>
         p.kind === "socket" &&

@@ -160,7 +160,10 @@ describe("where a new point goes", () => {
     const job = withCircuit(twoRooms(), "c1", []);
     const r = addPoint(layHouse(job), room(job, "B"), null, "board", 1, "c1", newId);
     if (typeof r === "string") throw new Error(r);
-    expect(r.changes).toHaveLength(1);
+    // Circuits that were there before it take its ways; it joins none.
+    expect(
+      r.changes.slice(1).map((c) => [c.collection, (c.after as { points: string[] }).points.includes(r.point)]),
+    ).toEqual(job.circuits.map(() => ["circuits", false]));
     expect(r.changes[0]!.after).toMatchObject({ kind: "board", gang: 1, ways: 10, mount: "surface", label: "DB1" });
     const s = addPoint(layHouse(job), room(job, "B"), null, "socket", 2, "c1", newId);
     if (typeof s === "string") throw new Error(s);
@@ -199,7 +202,9 @@ describe("where a new point goes", () => {
     const r = addSeries(h, f, s, null, newId);
     if (typeof r === "string") throw new Error(r);
     expect(r.points).toHaveLength(2);
-    expect(r.changes.map((c) => (c.after as { place: { u: number } }).place.u)).toEqual([73, 3527]);
+    expect(
+      r.changes.filter((c) => c.collection === "points").map((c) => (c.after as { place: { u: number } }).place.u),
+    ).toEqual([73, 3527]);
     expect(addSeries(h, f, { ...s, from: 72 }, null, newId)).toBe(
       "A plate of 146 at 72 reaches past the end of the wall; it must be between 73 and 3\u202f527.",
     );

@@ -19,6 +19,7 @@ import { mm } from "../base/figures";
 import { type NewId, changeOf, wallsOf } from "./change-of";
 import { ceilingPointsOf } from "./reshape";
 import { nextLabel } from "./rooms";
+import { circuitKindFor, newCircuit, waysOfFirstBoard } from "./usual-circuits";
 
 const tenth = (x: number): number => Math.round(x * 10) / 10 + 0;
 
@@ -102,15 +103,18 @@ function newPoint(
   });
 }
 
-/** Puts new points on the circuit they join, in one change of it. */
-function joined(job: Job, circuit: Circuit | null, points: readonly Point[]): Change[] {
-  const wired = points.filter((p) => isOnCircuit(p.kind)).map((p) => p.id);
-  return [
-    ...points.map((p) => changeOf(job, "points", p.id, p)),
-    ...(circuit && wired.length
-      ? [changeOf(job, "circuits", circuit.id, { ...circuit, points: [...circuit.points, ...wired] })]
-      : []),
-  ];
+/** Puts new points of a kind on the circuit they join, in one change of it; the usual one is made where it is not there yet. */
+function joined(job: Job, kind: PointKind, picked: string | null, points: readonly Point[], newId: NewId): Change[] {
+  const there = points.map((p) => changeOf(job, "points", p.id, p));
+  if (!isOnCircuit(kind)) return there;
+  const wired = points.map((p) => p.id);
+  const circuit = usualCircuit(job, kind, picked);
+  if (circuit)
+    return [...there, changeOf(job, "circuits", circuit.id, { ...circuit, points: [...circuit.points, ...wired] })];
+  const fresh = circuitKindFor(kind);
+  if (!fresh) return there;
+  const made = newCircuit(job, fresh, newId, wired);
+  return [...there, changeOf(job, "circuits", made.id, made)];
 }
 
 /**
@@ -129,7 +133,6 @@ export function addPoint(
   const { job } = h;
   const taken = new Set(job.points.map((p) => p.label));
   const kindOf = accessories[kind];
-  const circuit = !isOnCircuit(kind) ? null : usualCircuit(job, kind, circuitId);
   if (kindOf.on === "deck") {
     const deck = ceilingDeck(job, room);
     if (!deck) return `There is no deck over ${room.name} for a ceiling point; add one in Survey.`;
@@ -142,7 +145,7 @@ export function addPoint(
       taken,
       newId,
     );
-    return { point: p.id, changes: joined(job, circuit, [p]) };
+    return { point: p.id, changes: joined(job, kind, circuitId, [p], newId) };
   }
   const faces = h.faces.filter((f) => f.room.id === room.id).sort((a, b) => a.wall.index - b.wall.index);
   const face = faces.find((f) => f.wall.id === wall) ?? faces[room.startWall] ?? faces[0];
@@ -151,7 +154,10 @@ export function addPoint(
   const v = usualHeight(job, room, kind);
   const u = freeSpot(job, face, v, plate);
   const p = newPoint(job, kind, gang, { on: "wall", wall: face.wall.id, u, v: under(face, u, v, plate) }, taken, newId);
-  return { point: p.id, changes: joined(job, circuit, [p]) };
+  return {
+    point: p.id,
+    changes: [...joined(job, kind, circuitId, [p], newId), ...(p.ways ? waysOfFirstBoard(job, p.ways) : [])],
+  };
 }
 
 /** Deck whose underside is the ceiling of a room; null when there is none. */
@@ -211,7 +217,7 @@ export function addSeries(
   );
   return {
     points: points.map((p) => p.id),
-    changes: joined(job, !isOnCircuit(s.kind) ? null : usualCircuit(job, s.kind, circuitId), points),
+    changes: joined(job, s.kind, circuitId, points, newId),
   };
 }
 

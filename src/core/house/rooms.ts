@@ -1,5 +1,5 @@
 import { wiredTo, withoutWired } from "../job/wired";
-import { type XY, bounds } from "../base/polygon";
+import { type XY, bounds, rectOutline } from "../base/polygon";
 import {
   type Deck,
   type Job,
@@ -13,6 +13,8 @@ import {
 } from "../job/model";
 import type { Change } from "../job/patch";
 import { accessories } from "../rules/accessories";
+import type { Interval } from "../base/interval";
+import { bearingsOn, extentOf, usualDirection } from "./bearings";
 import { type NewId, changeOf, wallsOf } from "./change-of";
 import { ceilingPointsOf } from "./reshape";
 
@@ -216,25 +218,26 @@ export function removeStorey(job: Job, id: string): Change[] | string {
   ];
 }
 
-/** A deck over (joists) or under (slab) all rooms of a storey, borne at its edges, joists the short way. */
+/** How the joists of a new deck lie: mm from the edge of its rooms. */
+export interface NewJoists {
+  direction: Deck["joists"]["direction"];
+  bearings: readonly Interval[];
+}
+
+/** A deck over (joists) or under (slab) all rooms of a storey; joists the short way, borne at its edges, where nothing else is told. */
 export function addDeck(
   job: Job,
   storey: string,
   kind: Deck["kind"],
   newId: NewId,
+  joists: NewJoists | null = null,
 ): { deck: string; changes: Change[] } | string {
   const s = job.storeys.find((x) => x.id === storey) ?? job.storeys[0]!;
   const rooms = job.rooms.filter((r) => r.storey === s.id && r.kind !== "yard");
-  if (!rooms.length) return "Add a room first: the deck takes its outline from the rooms below it.";
-  const b = bounds(rooms.flatMap((r) => r.outline));
-  const outline = [
-    { x: b.x0, y: b.y0 },
-    { x: b.x0, y: b.y1 },
-    { x: b.x1, y: b.y1 },
-    { x: b.x1, y: b.y0 },
-  ];
-  const eastWest = b.x1 - b.x0 <= b.y1 - b.y0;
-  const span = eastWest ? b.x1 - b.x0 : b.y1 - b.y0;
+  const b = extentOf(job, s.id);
+  if (!b) return "Add a room first: the deck takes its outline from the rooms below it.";
+  const outline = rectOutline(b.x0, b.y0, b.x1, b.y1);
+  const direction = joists?.direction ?? usualDirection(job, s.id);
   const id = newId("d");
   const over = kind !== "concrete";
   const deck = deckSchema.parse({
@@ -244,14 +247,9 @@ export function addDeck(
     outline,
     underside: over ? s.level + Math.max(...rooms.map((r) => r.height)) + 15 : s.level - 150,
     joists: {
-      direction: eastWest ? "east-west" : "north-south",
+      direction,
       depth: over ? 195 : 150,
-      bearings: over
-        ? [
-            [-100, 0],
-            [span, span + 100],
-          ]
-        : [],
+      bearings: over ? (joists?.bearings ?? bearingsOn(job, s.id, direction, [])) : [],
     },
     boards: { thickness: over ? 22 : 0 },
   });

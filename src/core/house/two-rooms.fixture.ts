@@ -32,7 +32,10 @@ export const room = (job: Job, name: string): Room => job.rooms.find((r) => r.na
 export const wallOf = (job: Job, name: string, index: number) =>
   job.walls.find((w) => w.room === room(job, name).id && w.index === index)!;
 
-/** Two rooms 100 apart, a deck over both, a door, a bath, three sockets and a light. */
+/** The job with its points on no circuit. */
+const unwired = (job: Job): Job => ({ ...job, circuits: [] });
+
+/** Two rooms 100 apart, a deck over both, a door, a bath, three sockets and a light on no circuit. */
 export function twoRooms(): Job {
   let job = blankJob("j", "Two rooms");
   const add = (name: string, x: number) =>
@@ -88,9 +91,9 @@ export function twoRooms(): Job {
     null,
     newId,
   );
-  job = apply(job, typeof s === "string" ? s : s.changes);
+  job = unwired(apply(job, typeof s === "string" ? s : s.changes));
   const l = addPoint(layHouse(job), room(job, "A"), null, "light", 1, null, newId);
-  return apply(job, typeof l === "string" ? l : l.changes);
+  return unwired(apply(job, typeof l === "string" ? l : l.changes));
 }
 /** Where every point stands, by its label, mm to a fifth. */
 export const inSpace = (job: Job): Map<string, number[]> =>

@@ -28,3 +28,46 @@ export const toStrip = (w: StripWall, p: XYZ): { x: number; y: number } => {
 };
 export const fromStrip = (w: StripWall, p: { x: number; y: number }): XYZ =>
   toSpace(w.face.frame, { u: p.x - w.x, v: p.y });
+
+/** A strip in one row or two: `second` is the number of the wall that the second row begins with. */
+export interface StripRows {
+  second: number | null;
+  /** Where each row begins and ends along the strip, mm. */
+  spans: readonly (readonly [from: number, to: number])[];
+}
+
+/** Two rows are drawn where walls come out larger by this much. */
+const WORTH = 1.25;
+
+/**
+ * Whether a strip is larger drawn in two rows within a frame, and where it is then parted.
+ * @param band height of one row with all that is over and under it, mm; the frame may be in any unit
+ */
+export function rowsOf(
+  strip: { walls: readonly StripWall[]; width: number },
+  band: number,
+  frame: { width: number; height: number },
+): StripRows {
+  const one: StripRows = { second: null, spans: [[0, strip.width]] };
+  const scale = (wide: number, rows: number): number =>
+    Math.min(frame.width / Math.max(1, wide), frame.height / Math.max(1, rows * band));
+  let best = one;
+  let most = scale(strip.width, 1) * WORTH;
+  let widest = strip.width;
+  strip.walls.forEach((w, i) => {
+    if (!i) return;
+    const wide = Math.max(w.x, strip.width - w.x);
+    const s = scale(wide, 2);
+    // As large either way, the more even one.
+    if (s < most || (s === most && (best === one || wide >= widest))) return;
+    [most, widest] = [s, wide];
+    best = {
+      second: i,
+      spans: [
+        [0, w.x],
+        [w.x, strip.width],
+      ],
+    };
+  });
+  return best;
+}

@@ -18,7 +18,8 @@ const UNKNOWN_MOST = 2;
 
 /**
  * Reads a walk round a room with the wall on the left hand: lengths in mm (or `3.6m`), `r` and `l` for a right and a left turn of
- * 90° (`r45`, `l30` for other turns), `?` for a side that could not be measured. The last turn may be left out; so may the last side.
+ * 90° (`r45`, `l30` for other turns), `?` for a side that could not be measured. The last turn may be left out; so may the last side, once
+ * three are known.
  * @returns the walk, or what cannot be read with its place
  */
 export function readWalk(text: string): { walk: Walk } | { refusals: Refusal[] } {
@@ -78,8 +79,12 @@ export function stepsOf(walk: Walk): XY[] {
   return out;
 }
 
+/** Fewest sides from which the way home is plain: two could go on anywhere. */
+const PLAIN = 3;
+
 /** Fills in what a person leaves out: the last turn, and the side that leads back to the start. */
 function completed(sides: Walk["sides"]): Walk {
+  if (sides.length < PLAIN) return { sides };
   const known = sides.slice(0, -1).reduce((sum, s) => sum + (s.turn ?? 0), 0);
   const last = sides[sides.length - 1]!;
   const full = known < 0 ? -360 : 360;

@@ -38,6 +38,7 @@ import { leastCable } from "./least-cable";
 import { layWithCare } from "./careful";
 import type { Clips, End, Plan, Run } from "../laid/laid";
 import { holesByRun } from "../laid/run-measures";
+import { deckFacts } from "./deck-facts";
 import { pointFacts } from "./point-facts";
 import { sealFacts } from "./section-figures";
 import { wallSealFacts } from "./wall-seals";
@@ -114,6 +115,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const facts: Fact[] = [
     ...laid.facts,
     ...checkPlan(h, { runs, holes, clips }),
+    ...deckFacts(h),
     ...pointFacts(h),
     ...servingFacts(h),
     ...notifyFacts(h),

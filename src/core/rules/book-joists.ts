@@ -6,6 +6,14 @@ const OWN = "Lumbet: check of the plan itself";
 
 /** Rules on holes and notches in joists and studs. */
 export const joistRules = {
+  "timber.long-span": {
+    title: "Span to be asked about",
+    text: "A clear span of solid joists over 5 m is asked about: a wall below may carry it.",
+    limit: "5 000 clear",
+    severity: "warn",
+    source: "Trade habit: the usual sizes of joist are not laid further between two supports",
+    why: "Holes are placed by the clear span from bearing to bearing. Where a wall under the joists carries them and is left out, holes come to lie at a bearing, where none may be.",
+  },
   "timber.hole.zone": {
     title: "Hole outside its zone",
     text: "The centre of a hole lies between 0.25 and 0.40 of the clear span from either bearing.",

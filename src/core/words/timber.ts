@@ -19,6 +19,10 @@ export const timberWords = {
     message: `${f.where?.run !== undefined ? `${leg(f, n)}: engineered` : "Engineered"} joists are cut only as their maker says; nothing is computed for them.`,
     remedy: "Ask the maker of the joist for its hole chart.",
   }),
+  "timber.long-span": (f, n) => ({
+    message: `${n.deck(f.where?.deck ?? "")} spans ${mm(measured(f))} clear at joist ${f.where?.joist}; over ${mm(limit(f))} is seldom right.`,
+    remedy: "Look from below: where a wall or a steel carries the joists, enter it as a bearing in Survey.",
+  }),
   "timber.depth": (f, n) =>
     inJoist(
       f,

@@ -9,6 +9,7 @@ import {
   DrumsPanel,
   GroupForm,
   JoistCard,
+  Palette,
   PointsPanel,
   RoutesPanel,
   RunDetails,
@@ -38,6 +39,7 @@ export function Inspector() {
   return (
     <div ref={top} className="grid gap-4">
       {stage === "board" ? <BoardCablePanel /> : null}
+      {stage === "points" ? <Palette /> : null}
       <Picked />
       <FindingsList picked />
       {stage === "survey" ? <SurveyPanel /> : null}

@@ -30,6 +30,7 @@ export const CircuitsPanel = dynamic(() => parts.circuits().then((m) => m.Circui
 export const GroupForm = dynamic(() => parts.group().then((m) => m.GroupForm));
 export const JoistCard = dynamic(() => parts.joist().then((m) => m.JoistCard));
 export const PointsPanel = dynamic(() => parts.points().then((m) => m.PointsPanel));
+export const Palette = dynamic(() => parts.points().then((m) => m.Palette));
 export const RoutesPanel = dynamic(() => parts.routes().then((m) => m.RoutesPanel));
 export const SettingsPanel = dynamic(() => parts.routes().then((m) => m.SettingsPanel));
 export const RunDetails = dynamic(() => parts.run().then((m) => m.RunDetails));

@@ -1,5 +1,5 @@
 "use client";
-import { useEffect, useMemo, useRef, useState } from "react";
+import { type RefObject, useEffect, useId, useMemo, useRef, useState } from "react";
 import { mm } from "../../core/base/figures";
 import type { StripWall } from "../../core/house/unrolled";
 import { sectionSchema } from "../../core/job/model";
@@ -60,19 +60,27 @@ export function finishSection(walls: readonly StripWall[], tool: SectionTool): s
 export function SectionDraft({
   tool,
   walls,
+  from,
+  to,
+  stroke: down,
   px,
   scale,
   toDrawing,
 }: {
   tool: SectionTool;
   walls: readonly StripWall[];
+  /** The row of the strip that is drawn, mm along it. */
+  from: number;
+  to: number;
+  /** Where the hand came down, in any row, px. */
+  stroke: RefObject<{ x: number; y: number } | null>;
   px: (n: number) => number;
   scale: number;
   toDrawing: (m: { clientX: number; clientY: number }) => { x: number; y: number };
 }) {
   const catalogue = useDesk((s) => s.catalogue);
   const snaps = useMemo(() => snapsOf(walls), [walls]);
-  const down = useRef<{ x: number; y: number } | null>(null);
+  const clip = useId();
   const { hover } = tool;
   const at = (e: { clientX: number; clientY: number; altKey: boolean }, draft: Draft): StripPlace => {
     const d = toDrawing(e);
@@ -83,38 +91,42 @@ export function SectionDraft({
   };
   const last = tool.draft[tool.draft.length - 1];
   const all = last && hover ? [...tool.draft, hover] : tool.draft;
-  const end = walls[walls.length - 1];
   const height = Math.max(0, ...walls.map((w) => w.face.shape.height));
   const width = sectionSizes(tool.section, catalogue).find((x) => x.id === tool.size)?.width ?? 20;
   return (
     <g data-section-draft>
-      <polyline
-        points={all.map((p) => `${p.x},${-p.v}`).join(" ")}
-        fill="none"
-        stroke="var(--accent)"
-        strokeOpacity={0.45}
-        strokeWidth={Math.max(width, px(3))}
-        strokeLinejoin="miter"
-      />
-      {tool.draft.map((p, i) => (
-        <circle key={i} cx={p.x} cy={-p.v} r={px(4)} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
-      ))}
-      {hover ? <circle cx={hover.x} cy={-hover.v} r={px(3)} fill="var(--accent)" pointerEvents="none" /> : null}
-      {last && hover ? (
-        <text
-          x={hover.x + px(12)}
-          y={-hover.v - px(10)}
-          fontSize={px(13)}
-          fontFamily="var(--font-mono)"
-          fill="var(--ink)"
-        >
-          {mm(Math.abs(hover.x - last.x) + Math.abs(hover.v - last.v))}
-        </text>
-      ) : null}
+      <clipPath id={clip}>
+        <rect x={from - px(14)} y={-height - px(40)} width={to - from + px(28)} height={height + px(80)} />
+      </clipPath>
+      <g clipPath={`url(#${clip})`}>
+        <polyline
+          points={all.map((p) => `${p.x},${-p.v}`).join(" ")}
+          fill="none"
+          stroke="var(--accent)"
+          strokeOpacity={0.45}
+          strokeWidth={Math.max(width, px(3))}
+          strokeLinejoin="miter"
+        />
+        {tool.draft.map((p, i) => (
+          <circle key={i} cx={p.x} cy={-p.v} r={px(4)} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
+        ))}
+        {hover ? <circle cx={hover.x} cy={-hover.v} r={px(3)} fill="var(--accent)" pointerEvents="none" /> : null}
+        {last && hover ? (
+          <text
+            x={hover.x + px(12)}
+            y={-hover.v - px(10)}
+            fontSize={px(13)}
+            fontFamily="var(--font-mono)"
+            fill="var(--ink)"
+          >
+            {mm(Math.abs(hover.x - last.x) + Math.abs(hover.v - last.v))}
+          </text>
+        ) : null}
+      </g>
       <rect
-        x={0}
+        x={from}
         y={-height}
-        width={(end?.x ?? 0) + (end?.face.shape.length ?? 0)}
+        width={to - from}
         height={height}
         fill="transparent"
         className="cursor-crosshair"
@@ -129,10 +141,10 @@ export function SectionDraft({
         }}
         onPointerMove={(e) => show(at(e, tool.draft))}
         onPointerUp={(e) => {
-          const from = down.current;
+          const began = down.current;
           down.current = null;
           // Drawn in one stroke: where it is let go is a place too.
-          if (from && Math.hypot(e.clientX - from.x, e.clientY - from.y) > 6)
+          if (began && Math.hypot(e.clientX - began.x, e.clientY - began.y) > 6)
             put({ ...tool, draft: withPlace(tool.draft, at(e, tool.draft)) });
         }}
       />

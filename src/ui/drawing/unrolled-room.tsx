@@ -1,5 +1,14 @@
 "use client";
-import { type PointerEvent as RPointer, useCallback, useEffect, useMemo, useRef, useState } from "react";
+import {
+  type PointerEvent as RPointer,
+  type RefObject,
+  useCallback,
+  useEffect,
+  useLayoutEffect,
+  useMemo,
+  useRef,
+  useState,
+} from "react";
 import { mm } from "../../core/base/figures";
 import { UNKNOWN_STYLE, runStyles } from "../../core/drawings/run-lines";
 import { type DrawnLeg, unroll } from "../../core/drawings/unrolled-runs";
@@ -7,7 +16,8 @@ import { sectionTags } from "../../core/drawings/section-drawings";
 import { STRIP, STRIP_GAP } from "../../core/drawings/wall-scene";
 import { type House, decksOfFace } from "../../core/house/house";
 import { sectionsOnFace } from "../../core/house/sections";
-import type { StripWall } from "../../core/house/unrolled";
+import { type Shape, boundsOf } from "../../core/drawings/scene";
+import { type StripWall, rowsOf } from "../../core/house/unrolled";
 import type { Point } from "../../core/job/model";
 import { isPicked } from "../job/picking";
 import { useDesk } from "../job/store";
@@ -20,7 +30,8 @@ import { SectionBar, SectionDraft } from "./section-tool";
 import { SectionNames, SectionWalls } from "./section-walls";
 import { dragLegOnWall } from "./tools/move-leg";
 import { dragWallPoint } from "./tools/move-point";
-import { useViewport } from "./viewport";
+import { CeilingPoints } from "./ceiling-points";
+import { type Extent, useViewport } from "./viewport";
 import { WallFace } from "./wall-face";
 
 /** What the names of the room's hatches begin with. */
@@ -44,15 +55,53 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     [snap, roomId],
   );
   const styles = useMemo(() => runStyles(job), [job]);
+  const over = drawn.height + STRIP + 3 * STRIP_GAP;
+  const band = over + UNDER;
+  const space = useRoomSize(frame);
+  const { second, spans } = useMemo(() => rowsOf(drawn, band, space), [drawn, band, space]);
+  // Everything is reckoned along the one strip; only where it is painted are there two rows.
+  const rows = spans.map(([from, to], n) => ({
+    n,
+    from,
+    to,
+    walls: drawn.walls.filter((w) => w.x >= from && w.x < to),
+  }));
   const extent = {
     x0: 0,
-    x1: Math.max(1000, drawn.width),
-    y0: -drawn.height - STRIP - 3 * STRIP_GAP,
-    y1: STRIP_GAP + STRIP / 2 + 420,
+    x1: Math.max(1000, ...rows.map((r) => r.to - r.from)),
+    y0: -over,
+    y1: UNDER + (rows.length - 1) * band,
   };
-  const { view, size, fit, zoom, startPan, reveal, lookAt } = useViewport(frame, extent, `${roomId} ${drawn.width}`);
+  const {
+    view,
+    size,
+    fit,
+    zoom,
+    startPan,
+    reveal: bring,
+    lookAt: fill,
+  } = useViewport(frame, extent, `${roomId} ${drawn.width} ${second}`);
+  const parted = useRef({ at: 0, band });
+  parted.current = { at: second === null ? Infinity : spans[1]![0], band };
+  const reveal = useCallback(
+    (x: number, y: number) => {
+      const { at, band: down } = parted.current;
+      return x >= at ? bring(x - at, y + down) : bring(x, y);
+    },
+    [bring],
+  );
+  const lookAt = useCallback(
+    (p: Extent) => {
+      const { at, band: down } = parted.current;
+      if (p.x0 >= at - ROUND) fill({ x0: p.x0 - at, x1: p.x1 - at, y0: p.y0 + down, y1: p.y1 + down });
+      else if (p.x1 <= at + ROUND) fill(p);
+      else fill({ x0: 0, x1: at, y0: p.y0, y1: p.y1 + down });
+    },
+    [fill],
+  );
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
   const [guide, setGuide] = useState<number | null>(null);
+  const stroke = useRef<{ x: number; y: number } | null>(null);
   const [legGhost, setLegGhost] = useState<{ leg: DrawnLeg; at: number } | null>(null);
   // What is picked elsewhere, or by key, is brought into sight.
   const picked =
@@ -88,7 +137,10 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
   const toDrawing = useCallback(
     (e: { clientX: number; clientY: number }) => {
       const r = frame.current!.getBoundingClientRect();
-      return { x: (e.clientX - r.left - view.x) / view.scale, y: (e.clientY - r.top - view.y) / view.scale };
+      const [x, y] = [(e.clientX - r.left - view.x) / view.scale, (e.clientY - r.top - view.y) / view.scale];
+      const { at, band: down } = parted.current;
+      if (at === Infinity) return { x, y };
+      return y > UNDER ? { x: Math.max(at, x + at), y: y - down } : { x: Math.min(at, x), y };
     },
     [view],
   );
@@ -127,7 +179,9 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       fit={fit}
       zoom={zoom}
       label={`Unrolled walls of ${drawn.walls[0]?.face.room.name ?? "the room"}`}
-      over={tool?.kind === "section" ? <SectionBar tool={tool} walls={drawn.walls} /> : null}
+      over={
+        tool?.kind === "section" ? <SectionBar tool={tool} walls={drawn.walls} /> : <CeilingPoints roomId={roomId} />
+      }
     >
       <Hatches prefix={HATCHES} unit={px(1)} />
       <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
@@ -137,85 +191,105 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             {mm(overName.deck.joists.spacing)}, run {overName.deck.joists.direction.replace("-", "–")}
           </text>
         ) : null}
-        {drawn.walls.map((w) => (
-          <WallFace
-            key={w.face.wall.id}
-            w={w}
-            house={house}
-            px={px}
-            hatches={HATCHES}
-            zones={zones}
-            selected={selection?.kind === "wall" && selection.id === w.face.wall.id}
-            onSelect={selectWall}
-            sweep={sweep?.wall === w.face.wall.id ? sweep : null}
-          />
+        {rows.map((r) => (
+          <g key={r.n} transform={`translate(${-r.from} ${r.n * band})`} data-row={r.n}>
+            {r.walls.map((w) => (
+              <WallFace
+                key={w.face.wall.id}
+                w={w}
+                house={house}
+                px={px}
+                hatches={HATCHES}
+                zones={zones}
+                selected={selection?.kind === "wall" && selection.id === w.face.wall.id}
+                onSelect={selectWall}
+                sweep={sweep?.wall === w.face.wall.id ? sweep : null}
+              />
+            ))}
+            <SectionWalls walls={r.walls} house={house} px={px} hatches={HATCHES} toDrawing={toDrawing} />
+            {guide !== null ? (
+              <line
+                x1={r.from}
+                x2={r.to}
+                y1={-guide}
+                y2={-guide}
+                stroke="var(--accent)"
+                strokeWidth={px(1)}
+                strokeDasharray={`${px(6)} ${px(4)}`}
+              />
+            ) : null}
+            {runIds.map((id) => {
+              const legs = laid.legs.filter((l) => l.run.id === id && r.walls.some((w) => w.face.wall.id === l.wall));
+              return legs.length ? (
+                <RunLine
+                  key={id}
+                  legs={legs}
+                  style={styles.get(legs[0]!.run.circuit) ?? UNKNOWN_STYLE}
+                  px={px}
+                  selected={selection?.kind === "run" && selection.id === id}
+                  leg={selection?.kind === "run" && selection.id === id ? (selection.leg ?? null) : null}
+                  faded={selection?.kind === "run" && selection.id !== id}
+                  onDown={dragLeg}
+                  name={`Run ${labelOf(id)}`}
+                />
+              ) : null;
+            })}
+            <Shapes shapes={laid.found.filter((s) => within(middleOf(s), r))} unit={px(1)} hatches={HATCHES} />
+            {laid.holes
+              .filter((o) => within(o.x, r))
+              .map((o) => (
+                <circle
+                  key={o.id}
+                  cx={o.x}
+                  cy={o.y}
+                  r={Math.max(px(4), o.diameter / 2)}
+                  fill="var(--deck)"
+                  stroke="var(--stop)"
+                  strokeWidth={px(1.6)}
+                  pointerEvents="none"
+                />
+              ))}
+            {legGhost && r.walls.some((w) => w.face.wall.id === legGhost.leg.wall) ? (
+              <LegOutline
+                d={legGhost.leg}
+                at={legGhost.at}
+                px={px}
+                x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)?.x ?? 0}
+                plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1}
+              />
+            ) : null}
+            <SectionNames walls={r.walls} house={house} px={px} />
+            {points
+              .filter(({ w }) => r.walls.includes(w))
+              .map(({ w, p, point }) => (
+                <PointTag
+                  key={p.id}
+                  point={point}
+                  x={w.x + p.u}
+                  y={-p.v}
+                  width={p.width}
+                  height={p.height}
+                  px={px}
+                  selected={isPicked(selection, p.id)}
+                  stop={stops.has(p.id)}
+                  where={`wall ${w.face.wall.index + 1}, ${mm(p.u)} from the left, ${mm(p.v)} up`}
+                  onDown={dragPoint}
+                />
+              ))}
+            {tool?.kind === "section" ? (
+              <SectionDraft
+                tool={tool}
+                walls={drawn.walls}
+                from={r.from}
+                to={r.to}
+                stroke={stroke}
+                px={px}
+                scale={view.scale}
+                toDrawing={toDrawing}
+              />
+            ) : null}
+          </g>
         ))}
-        <SectionWalls walls={drawn.walls} house={house} px={px} hatches={HATCHES} toDrawing={toDrawing} />
-        {guide !== null ? (
-          <line
-            x1={0}
-            x2={drawn.width}
-            y1={-guide}
-            y2={-guide}
-            stroke="var(--accent)"
-            strokeWidth={px(1)}
-            strokeDasharray={`${px(6)} ${px(4)}`}
-          />
-        ) : null}
-        {runIds.map((id) => (
-          <RunLine
-            key={id}
-            legs={laid.legs.filter((l) => l.run.id === id)}
-            style={styles.get(laid.legs.find((l) => l.run.id === id)!.run.circuit) ?? UNKNOWN_STYLE}
-            px={px}
-            selected={selection?.kind === "run" && selection.id === id}
-            leg={selection?.kind === "run" && selection.id === id ? (selection.leg ?? null) : null}
-            faded={selection?.kind === "run" && selection.id !== id}
-            onDown={dragLeg}
-            name={`Run ${labelOf(id)}`}
-          />
-        ))}
-        <Shapes shapes={laid.found} unit={px(1)} hatches={HATCHES} />
-        {laid.holes.map((o) => (
-          <circle
-            key={o.id}
-            cx={o.x}
-            cy={o.y}
-            r={Math.max(px(4), o.diameter / 2)}
-            fill="var(--deck)"
-            stroke="var(--stop)"
-            strokeWidth={px(1.6)}
-            pointerEvents="none"
-          />
-        ))}
-        {legGhost ? (
-          <LegOutline
-            d={legGhost.leg}
-            at={legGhost.at}
-            px={px}
-            x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)?.x ?? 0}
-            plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1}
-          />
-        ) : null}
-        <SectionNames walls={drawn.walls} house={house} px={px} />
-        {points.map(({ w, p, point }) => (
-          <PointTag
-            key={p.id}
-            point={point}
-            x={w.x + p.u}
-            y={-p.v}
-            width={p.width}
-            height={p.height}
-            px={px}
-            selected={isPicked(selection, p.id)}
-            stop={stops.has(p.id)}
-            where={`wall ${w.face.wall.index + 1}, ${mm(p.u)} from the left, ${mm(p.v)} up`}
-            onDown={dragPoint}
-          />
-        ))}
-        {tool?.kind === "section" ? (
-          <SectionDraft tool={tool} walls={drawn.walls} px={px} scale={view.scale} toDrawing={toDrawing} />
-        ) : null}
       </g>
     </DrawingFrame>
   );
@@ -229,6 +303,36 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
 
 /** Round a section that is looked at, mm. */
 const ROUND = 450;
+/** Under the walls, for the strip of the deck and the name of each, mm. */
+const UNDER = STRIP_GAP + STRIP / 2 + 420;
+
+const within = (x: number, r: { from: number; to: number }): boolean => x >= r.from && x < r.to;
+
+/** Where along the strip a shape has its middle. */
+function middleOf(s: Shape): number {
+  const b = boundsOf([s]);
+  return (b.x0 + b.x1) / 2;
+}
+
+/** Size of the frame as it is with nothing opened under it: rows do not change because something is told of what is picked. */
+function useRoomSize(frame: RefObject<HTMLDivElement | null>): { width: number; height: number } {
+  const [size, setSize] = useState({ width: 800, height: 500, window: 0 });
+  useLayoutEffect(() => {
+    const el = frame.current;
+    if (!el) return;
+    const measure = (): void =>
+      setSize((had) => {
+        const [width, height, all] = [el.clientWidth, el.clientHeight, window.innerHeight];
+        const same = had.width === width && had.window === all;
+        return same && height <= had.height ? had : { width, height, window: all };
+      });
+    measure();
+    const watch = new ResizeObserver(measure);
+    watch.observe(el);
+    return () => watch.disconnect();
+  }, [frame]);
+  return size;
+}
 
 /** The part of the strip that holds a section, with room round it; null where none of it is on these walls. */
 function sectionPart(

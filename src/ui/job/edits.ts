@@ -1,5 +1,4 @@
 "use client";
-import { boardOfCircuit, mainBoard } from "../../core/job/boards";
 import { nanoid } from "nanoid";
 import { toast } from "sonner";
 import { overlap, rectOf } from "../../core/base/rect";
@@ -10,7 +9,6 @@ import {
   type Opening,
   type Point,
   type Room,
-  circuitSchema,
   fixtureSchema,
   openingSchema,
 } from "../../core/job/model";
@@ -28,6 +26,7 @@ import {
 import { paintCircuit } from "../../core/house/on-circuit";
 import { joinWalls as joined, splitWall as split, turnRoom as turned } from "../../core/house/reshape";
 import {
+  type NewJoists,
   type NewRoom,
   addDeck as newDeck,
   addRoom as newRoom,
@@ -37,6 +36,7 @@ import {
   removeStorey as storeyGone,
   withoutPoints,
 } from "../../core/house/rooms";
+import { newCircuit } from "../../core/house/usual-circuits";
 import { fixtureSizes, openingSizes } from "../../core/house/typical";
 import { change, edit, useDesk } from "./store";
 
@@ -131,43 +131,11 @@ export function copyPoints(from: string, to: string): string | null {
   return refused;
 }
 
+/** Adds a circuit of a kind with its usual device and cable, and picks it. */
 export function addCircuit(kind: Circuit["kind"]): string | null {
-  const { job } = useDesk.getState();
-  const taken = new Set(job.circuits.map((c) => c.label));
-  let n = 1;
-  while (taken.has(`C${n}`)) n++;
-  const board = mainBoard(job);
-  const ways = new Set(job.circuits.flatMap((c) => (boardOfCircuit(job, c)?.id === board?.id ? c.way : [])));
-  let way: number | null = null;
-  for (let w = 1; w <= (board?.ways ?? 0) && way === null; w++) if (!ways.has(w)) way = w;
-  const usual: Record<Circuit["kind"], { rating: number; cable: string }> = {
-    ring: { rating: 32, cable: "te-2.5" },
-    radial: { rating: 20, cable: "te-2.5" },
-    lighting: { rating: 6, cable: "te-1.0" },
-    cooker: { rating: 32, cable: "te-6" },
-    shower: { rating: 40, cable: "te-10" },
-    fixed: { rating: 16, cable: "te-2.5" },
-    outbuilding: { rating: 32, cable: "swa-3x4" },
-  };
-  const id = newId("c");
-  const refused = edit([
-    change(
-      "circuits",
-      id,
-      circuitSchema.parse({
-        id,
-        label: `C${n}`,
-        name: `New ${kind}`,
-        kind,
-        device: { curve: "B", rating: usual[kind].rating },
-        rcd: 30,
-        cable: usual[kind].cable,
-        way,
-        points: [],
-      }),
-    ),
-  ]);
-  if (!refused) useDesk.setState({ selection: { kind: "circuit", id } });
+  const made = newCircuit(useDesk.getState().job, kind, newId);
+  const refused = edit([change("circuits", made.id, made)]);
+  if (!refused) useDesk.setState({ selection: { kind: "circuit", id: made.id } });
   return refused;
 }
 
@@ -283,9 +251,9 @@ export function addFixture(
   return refused;
 }
 
-/** A deck of joists over (or a slab under) all rooms of the storey, borne at its edges. */
-export function addDeck(kind: Deck["kind"]): string | null {
-  const made = newDeck(useDesk.getState().job, currentStorey(), kind, newId);
+/** A deck of joists over (or a slab under) all rooms of the storey, its joists and bearings as told. */
+export function addDeck(kind: Deck["kind"], joists: NewJoists | null = null): string | null {
+  const made = newDeck(useDesk.getState().job, currentStorey(), kind, newId, joists);
   if (typeof made === "string") return made;
   const refused = edit(made.changes);
   if (!refused) useDesk.setState({ selection: { kind: "deck", id: made.deck }, fresh: made.deck });

@@ -30,6 +30,7 @@ export const viewOf = (x: unknown): View | null => views.find((v) => v === x) ??
 /** Stage that a rule's findings are settled in. */
 export function stageOfRule(rule: string): StageId {
   const head = rule.split(".")[0];
+  if (rule === "timber.long-span") return "survey";
   if (head === "found" || head === "supply") return "survey";
   if (head === "point" || head === "party" || head === "kitchen" || head === "height") return "points";
   if (rule === "bath.socket" || rule === "bath.ip" || head === "alarm") return "points";

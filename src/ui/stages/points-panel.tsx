@@ -1,5 +1,6 @@
 "use client";
 import { useState } from "react";
+import { create } from "zustand";
 import { type PointKind, type Use, accessories, pointKinds } from "../../core/rules/accessories";
 import { usualHeight } from "../../core/house/places";
 import { addPoint, addSeries, copyPoints, pickedWall, say } from "../job/edits";
@@ -12,38 +13,50 @@ import { Measures } from "../kit/measures";
 const kindName = (k: PointKind, g: 1 | 2): string =>
   k === "socket" ? `${g === 1 ? "Single" : "Twin"} socket` : accessories[k].name;
 
-/** Palette of points: a press puts one on the picked wall, ready to drag or to type its place. */
-export function PointsPanel() {
+/** The circuit that new points join, as chosen; empty where each goes by its kind. */
+const useJoins = create<{ circuit: string }>(() => ({ circuit: "" }));
+
+/** Palette of points: a press puts one on the picked wall, ready to drag or to type its place. It stands first and whatever is picked comes under it, so that no button moves between two presses. */
+export function Palette() {
   const job = useDesk((s) => s.job);
-  const [circuit, setCircuit] = useState("");
+  const { circuit } = useJoins();
   return (
-    <>
-      <section aria-label="Add a point" className="grid gap-1.5">
-        <h2 className="text-lg">Add a point</h2>
-        <p className="text-[13px] text-soft">
-          It goes on the picked wall. Drag it, use the arrow keys, or just type a number for its distance from the left.
-          Shift picks several.
-        </p>
-        <div className="grid gap-1" data-palette>
-          <Kinds kinds={everyday} circuit={circuit} />
+    <section aria-label="Add a point" className="grid gap-1.5">
+      <h2 className="text-lg">Add a point</h2>
+      <p className="text-[13px] text-soft">
+        On the picked wall. Drag it, use the arrow keys, or type a number for its distance from the left. Shift picks
+        several.
+      </p>
+      <div className="grid gap-1" data-palette>
+        <Kinds kinds={everyday} circuit={circuit} />
+        <div className="grid grid-cols-2 gap-x-1">
           {more.map(({ name, kinds }) => (
-            <details key={name}>
+            <details key={name} className="open:col-span-2">
               <summary className="min-h-7 cursor-pointer text-[13.5px]">{name}</summary>
               <Kinds kinds={kinds} circuit={circuit} />
             </details>
           ))}
         </div>
-        <SelectField
-          label="Joins"
-          name="joins"
-          value={circuit}
-          options={[
-            { value: "", name: "chosen by kind of point" },
-            ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` })),
-          ]}
-          onCommit={setCircuit}
-        />
-      </section>
+      </div>
+      <SelectField
+        label="Joins"
+        name="joins"
+        value={circuit}
+        options={[
+          { value: "", name: "chosen by kind of point" },
+          ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` })),
+        ]}
+        onCommit={(id) => useJoins.setState({ circuit: id })}
+      />
+    </section>
+  );
+}
+
+/** What else puts points down: several along a wall, the set of another room. */
+export function PointsPanel() {
+  const { circuit } = useJoins();
+  return (
+    <>
       <Series circuit={circuit || null} />
       <CopySet />
     </>
@@ -82,12 +95,11 @@ function Kinds({ kinds, circuit }: { kinds: readonly PointKind[]; circuit: strin
         (k === "socket" ? ([1, 2] as const) : ([1] as const)).map((g) => (
           <Button
             key={`${k} ${g}`}
-            className="justify-start"
-            title={kindName(k, g)}
+            className="min-w-0 justify-start text-left leading-tight whitespace-normal!"
             onClick={() => say(addPoint(k, g, circuit || null))}
           >
-            <span className="num inline-block w-6 text-[11px] text-soft">{accessories[k].letter}</span>
-            <span className="truncate">{kindName(k, g)}</span>
+            <span className="num inline-block w-5 shrink-0 text-[11px] text-soft">{accessories[k].letter}</span>
+            <span className="min-w-0">{kindName(k, g)}</span>
           </Button>
         )),
       )}

@@ -1,3 +1,5 @@
+import { layHouse } from "../../house/house";
+import { deckFacts } from "../../plan/deck-facts";
 import { checkJoist } from "../../trades/timber/check-joist";
 import { checkStud } from "../../trades/timber/stud";
 import { bore, checked, deck, deckLeg, hole, house, joist, judgeLimits, judged, notch, run } from "./by-hand.fixture";
@@ -11,6 +13,28 @@ const oldHole = (more: object) => ({
   fromTop: 100,
   ...more,
 });
+
+/** Joists east and west over so much, with a bearing at either side. */
+const spanning = (long: number) =>
+  deck({
+    outline: [
+      { x: 0, y: 0 },
+      { x: 0, y: 3000 },
+      { x: long + 200, y: 3000 },
+      { x: long + 200, y: 0 },
+    ],
+    joists: {
+      direction: "east-west",
+      depth: 200,
+      breadth: 47,
+      spacing: 400,
+      first: 300,
+      bearings: [
+        [0, 100],
+        [long + 100, long + 200],
+      ],
+    },
+  });
 
 judgeLimits("timber", {
   "timber.engineered": {
@@ -27,6 +51,16 @@ judgeLimits("timber", {
       severity: "stop",
       measured: 251,
       limit: 250,
+    }),
+  },
+  "timber.long-span": {
+    // Joists over the whole room: of 5 000 between its walls none is asked about.
+    allowed: () => deckFacts(layHouse(house({ decks: [spanning(5000)] }))),
+    broken: () => ({
+      facts: deckFacts(layHouse(house({ decks: [spanning(5001)] }))),
+      severity: "warn",
+      measured: 5001,
+      limit: 5000,
     }),
   },
   "timber.cut-place": {

@@ -1,6 +1,7 @@
 "use client";
 import { useState } from "react";
 import { type Room, type Wall, roomKinds, wallBuilds } from "../../../core/job/model";
+import { freeRoomName, kindOfName } from "../../../core/house/room-names";
 import type { NewRoom } from "../../../core/house/rooms";
 import { currentStorey } from "../../job/edits";
 import { useDesk } from "../../job/store";
@@ -25,27 +26,44 @@ export function startFacts(): RoomFacts {
   const wall = job.walls.find((w) => w.room === last?.id);
   return {
     storey,
-    name: `Room ${job.rooms.length + 1}`,
+    name: freeRoomName(job),
     kind: "other",
     height: last?.height ?? job.storeys.find((s) => s.id === storey)?.height ?? 2400,
     build: wall && wall.build !== "open" ? wall.build : "masonry",
-    thickness: 100,
+    thickness: wall && wall.build !== "open" ? wall.thickness : 100,
   };
 }
 
-/** Name, kind, height, walls of a room to be added. */
-export function RoomFactsFields({ facts, set }: { facts: RoomFacts; set: (next: Partial<RoomFacts>) => void }) {
-  const storeys = useDesk((s) => s.job.storeys);
+/** Name and kind of a room to be added; the kind follows the name until it is chosen. */
+export function RoomNameFields({ facts, set }: { facts: RoomFacts; set: (next: Partial<RoomFacts>) => void }) {
+  const [chosen, setChosen] = useState(false);
+  const named = (name: string): void => {
+    const kind = chosen ? null : kindOfName(name);
+    // An empty name stays a draft: the field says what is wrong with it when it is left.
+    if (name.trim()) set({ name: name.trim(), ...(kind ? { kind } : {}) });
+  };
   return (
-    <div className="grid gap-1.5">
-      <TextField label="Name" name="new room name" value={facts.name} onCommit={(name) => set({ name })} />
+    <>
+      <TextField label="Name" name="new room name" value={facts.name} onDraft={named} onCommit={named} />
       <SelectField
         label="Kind"
         name="new room kind"
         value={facts.kind}
         options={roomKinds.map((k) => ({ value: k, name: k }))}
-        onCommit={(kind: Room["kind"]) => set({ kind })}
+        onCommit={(kind: Room["kind"]) => {
+          setChosen(true);
+          set({ kind });
+        }}
       />
+    </>
+  );
+}
+
+/** Storey, height and walls of a room to be added. */
+export function RoomFactsFields({ facts, set }: { facts: RoomFacts; set: (next: Partial<RoomFacts>) => void }) {
+  const storeys = useDesk((s) => s.job.storeys);
+  return (
+    <div className="grid gap-1.5">
       {storeys.length > 1 ? (
         <SelectField
           label="Storey"

@@ -8,7 +8,7 @@ import { useDesk } from "../../job/store";
 import { Sheet } from "../../kit/dialog";
 import { DialogFoot } from "../../kit/dialog-foot";
 import { NumberField } from "../../kit/field";
-import { RoomFactsFields, type RoomFacts, startFacts } from "./new-room";
+import { RoomFactsFields, RoomNameFields, type RoomFacts, startFacts } from "./new-room";
 import { drawOutline, sideLengths } from "../../../core/drawings/outline-drawing";
 
 /** A rectangular room by its inside sizes, or a room of the outline traced on the plan. */
@@ -53,6 +53,7 @@ function Rectangle({ onDone, outline }: { onDone: () => void; outline: XY[] | nu
   ];
   return (
     <div className="grid gap-1.5">
+      <RoomNameFields facts={facts} set={(next) => setFacts((f) => ({ ...f, ...next }))} />
       <RoomFactsFields facts={facts} set={(next) => setFacts((f) => ({ ...f, ...next }))} />
       {outline ? (
         <SceneView tall={320} scene={drawOutline(outline, true, sideLengths(outline), "The outline traced")} />

@@ -6,7 +6,10 @@ import { addDeck, say } from "../../job/edits";
 import { change, edit, useDesk, useStorey } from "../../job/store";
 import { Button } from "../../kit/button";
 import { CheckField, SelectField, TextField } from "../../kit/field";
+import type { Deck } from "../../../core/job/model";
+import { NewDeck } from "./deck/new-deck";
 import { DeckForm } from "./deck-form";
+import { OutsideWalls } from "./outside-walls";
 import { Drawings } from "./drawings";
 import { FoundCables } from "./found-cables";
 import { RectangleRoom } from "./rectangle-room";
@@ -32,6 +35,11 @@ export function SurveyPanel() {
   const room = job.rooms.find((r) => r.id === roomId);
   const decks = decksOfStorey(job, storey);
   const others = job.decks.filter((d) => !decks.includes(d));
+  const [newDeck, setNewDeck] = useState<Deck["kind"] | null>(null);
+  const askDeck = (kind: Deck["kind"]): void => {
+    if (job.rooms.some((r) => r.storey === storey && r.kind !== "yard")) setNewDeck(kind);
+    else say("Add a room first: the deck takes its outline from the rooms below it.");
+  };
   const dwelling = (next: Partial<typeof job.dwelling>): string | null =>
     edit([change("head", "dwelling", { ...job.dwelling, ...next })]);
   return (
@@ -54,6 +62,7 @@ export function SurveyPanel() {
           </Button>
         </div>
       </section>
+      <OutsideWalls />
       <Storeys shown={storey} />
       <section aria-label="Decks" className="grid gap-1.5">
         <h2 className="text-lg">Decks</h2>
@@ -71,8 +80,8 @@ export function SurveyPanel() {
           </details>
         ) : null}
         <div className="flex flex-wrap gap-1">
-          <Button onClick={() => say(addDeck("solid-joists"))}>Add joists over</Button>
-          <Button onClick={() => say(addDeck("engineered"))}>Add engineered deck</Button>
+          <Button onClick={() => askDeck("solid-joists")}>Add joists over</Button>
+          <Button onClick={() => askDeck("engineered")}>Add engineered deck</Button>
           <Button onClick={() => say(addDeck("concrete"))}>Add slab under</Button>
         </div>
       </section>
@@ -106,6 +115,7 @@ export function SurveyPanel() {
           onCommit={(occupied) => say(dwelling({ occupied }))}
         />
       </section>
+      <NewDeck kind={newDeck} onClose={() => setNewDeck(null)} />
       <WalkRoom open={adding === "walk"} onClose={() => setAdding(null)} />
       <RectangleRoom open={adding === "rectangle"} onClose={() => setAdding(null)} />
     </div>

@@ -16,7 +16,7 @@ import { Button } from "../../kit/button";
 import { Sheet } from "../../kit/dialog";
 import { DialogFoot } from "../../kit/dialog-foot";
 import { NumberField, SelectField } from "../../kit/field";
-import { RoomFactsFields, type RoomFacts, startFacts, useAgainst } from "./new-room";
+import { RoomFactsFields, RoomNameFields, type RoomFacts, startFacts, useAgainst } from "./new-room";
 
 /** A room entered by walking round it: lengths and turns in one line, drawn as they are typed. */
 export function WalkRoom({ open, onClose }: { open: boolean; onClose: () => void }) {
@@ -26,7 +26,7 @@ export function WalkRoom({ open, onClose }: { open: boolean; onClose: () => void
       onOpenChange={(o) => !o && onClose()}
       wide
       title="Walk a room"
-      about="Start in any corner with the wall on your left and go round. Type each length and how you turn at its end: r is right, l is left, r45 another angle, ? a side you could not measure. The last turn may be left out."
+      about="Name it, then start in any corner with the wall on your left and go round. Type each length and how you turn at its end: r is right, l is left, r45 another angle, ? a side you could not measure. The last turn may be left out, and so may the last side."
     >
       {open ? <Walk onDone={onClose} /> : null}
     </Sheet>
@@ -39,6 +39,7 @@ function Walk({ onDone }: { onDone: () => void }) {
   const [text, setText] = useState("");
   const [diagonals, setDiagonals] = useState<Diagonal[]>([]);
   const [fault, setFault] = useState<string | null>(null);
+  const set = (next: Partial<RoomFacts>): void => setFacts((f) => ({ ...f, ...next }));
   const { options, against, setAgainst } = useAgainst(facts.storey);
   const [side, setSide] = useState("0");
   const [lineUp, setLineUp] = useState<"left" | "right" | "middle">("left");
@@ -97,10 +98,19 @@ function Walk({ onDone }: { onDone: () => void }) {
   return (
     <div className="grid gap-3 md:grid-cols-[1fr_16rem]">
       <div className="grid content-start gap-2">
+        <div
+          className="grid gap-1.5"
+          onKeyDown={(e) => {
+            // From the name on to the lengths; with those in, to the button that adds the room.
+            if (e.key !== "Enter" || !(e.target instanceof HTMLInputElement)) return;
+            document.querySelector<HTMLElement>(room ? "[role=dialog] [data-do]" : "[data-walk]")?.focus();
+          }}
+        >
+          <RoomNameFields facts={facts} set={set} />
+        </div>
         <label className="grid gap-1">
           <span className="text-[13px] text-soft">Lengths in mm and turns</span>
           <input
-            autoFocus
             data-walk
             data-field="walk"
             className="num min-h-11 w-full border border-line bg-field px-2 text-[17px]"
@@ -211,7 +221,7 @@ function Walk({ onDone }: { onDone: () => void }) {
         </fieldset>
       </div>
       <div className="grid content-start gap-2">
-        <RoomFactsFields facts={facts} set={(next) => setFacts((f) => ({ ...f, ...next }))} />
+        <RoomFactsFields facts={facts} set={set} />
         <SelectField label="Starts against" name="stands" value={against} options={options} onCommit={setAgainst} />
         {against ? (
           <>
