@@ -1,6 +1,8 @@
 import { readFileSync } from "node:fs";
 import { createRequire } from "node:module";
-import { afterAll, beforeAll, describe, expect, it } from "vitest";
+import type { Page } from "puppeteer-core";
+import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
+import { handsOf } from "./hands";
 import { type Running, start } from "./start";
 
 const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
@@ -10,6 +12,7 @@ beforeAll(async () => {
 });
 afterAll(async () => app?.stop());
 
+const desk = "/jobs/tern-cottage";
 const stages = [
   "survey",
   "points",
@@ -23,68 +26,125 @@ const stages = [
   "materials",
   "site-book",
 ];
-const screens = [
-  { path: "/", width: 1280, theme: "light" },
-  { path: "/", width: 390, theme: "dark" },
-  ...stages.map((s, i) => ({ path: `/jobs/tern-cottage?stage=${s}`, width: 1280, theme: i % 2 ? "dark" : "light" })),
-  { path: "/jobs/tern-cottage?stage=routes", width: 1024, theme: "light" },
-  { path: "/jobs/tern-cottage?stage=points", width: 390, theme: "dark" },
-  { path: "/jobs/tern-cottage/site", width: 390, theme: "light" },
-  { path: "/jobs/tern-cottage?stage=survey&view=plan&room=glaze", width: 1280, theme: "dark" },
-  { path: "/jobs/tern-cottage?stage=survey&room=loft", width: 390, theme: "light" },
-  { path: "/jobs/tern-cottage?stage=routes&view=solid", width: 1280, theme: "light" },
-  { path: "/jobs/tern-cottage?stage=timber&view=schedule", width: 1280, theme: "dark" },
-  { path: "/bench", width: 1280, theme: "light" },
-  { path: "/bench/timber.check", width: 1280, theme: "dark" },
-  { path: "/bench/gland.row", width: 390, theme: "light" },
-  { path: "/rules", width: 1280, theme: "light" },
-  { path: "/rules", width: 390, theme: "dark" },
-  { path: "/catalogue", width: 1280, theme: "dark" },
-  { path: "/schools?job=tern-cottage", width: 1280, theme: "light" },
-  { path: "/steps?kind=mi-second", width: 390, theme: "light" },
-  { path: "/reference", width: 1280, theme: "light" },
-  { path: "/jobs/tern-cottage/papers", width: 1280, theme: "dark" },
-  { path: "/jobs/tern-cottage/papers", width: 390, theme: "light" },
-  { path: "/jobs/tern-cottage/site?run=r1.board-s6", width: 390, theme: "dark" },
+/** Every route, the desk in each of its stages and views, at the widths they are used at. 640 is 1280 at 200 %. */
+const screens: readonly (readonly [path: string, width: number])[] = [
+  ["/", 1280],
+  ["/", 390],
+  ...stages.map((s) => [`${desk}?stage=${s}`, 1280] as const),
+  [`${desk}?stage=routes`, 768],
+  [`${desk}?stage=circuits`, 640],
+  [`${desk}?stage=points`, 390],
+  [`${desk}?stage=survey&view=plan&room=glaze`, 1280],
+  [`${desk}?stage=survey&room=loft`, 390],
+  [`${desk}?stage=routes&view=solid`, 1280],
+  [`${desk}?stage=timber&view=schedule`, 1280],
+  [`${desk}/site`, 390],
+  [`${desk}/site`, 844],
+  [`${desk}/site?run=r1.board-s6`, 390],
+  [`${desk}/site?show=close`, 390],
+  [`${desk}/papers`, 1280],
+  [`${desk}/papers`, 390],
+  [`${desk}/papers/bores/all`, 390],
+  [`${desk}/walls/WALL`, 390],
+  ["/bench", 1280],
+  ["/bench/timber.check", 1280],
+  ["/bench/gland.row", 390],
+  ["/rules", 1280],
+  ["/rules", 390],
+  ["/catalogue", 1280],
+  ["/schools?job=tern-cottage", 1280],
+  ["/steps?kind=mi-second", 390],
+  ["/reference", 1280],
 ];
+
+/** What is opened over a page, and the page it is opened on. */
+const opened: readonly (readonly [name: string, path: string, open: (page: Page) => Promise<unknown>])[] = [
+  ["New job", "/", (p) => handsOf(() => p).press("New job")],
+  ["Find", desk, (p) => p.keyboard.press("/")],
+  ["Keys", desk, (p) => p.keyboard.type("?")],
+  ["Walk a room", `${desk}?stage=survey`, (p) => handsOf(() => p).press("Walk a room")],
+  ["Add a room", `${desk}?stage=survey`, (p) => handsOf(() => p).press("Add room")],
+  ["Joists over this storey", `${desk}?stage=survey`, (p) => handsOf(() => p).press("Add joists over")],
+  ["Tour", `${desk}?tour=1`, (p) => p.waitForSelector("[data-tour]")],
+];
+
+/** Faults of the page as it stands, at any level, in one theme and then in the other. */
+async function faultsIn(page: Page): Promise<string[]> {
+  const out: string[] = [];
+  for (const theme of ["light", "dark"]) {
+    await page.evaluate((t) => (document.documentElement.dataset.theme = t), theme);
+    const found = await page.evaluate(async () => {
+      const { axe } = window as unknown as {
+        axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> };
+      };
+      const r = await axe.run();
+      return r.violations.map((v) => {
+        const nodes = v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160));
+        return `${v.id}: ${nodes.join(" | ")}`;
+      });
+    });
+    out.push(...found.map((f) => `${theme}: ${f}`));
+  }
+  return out;
+}
+
+let page: Page | null = null;
+afterEach(async () => {
+  await page?.close();
+  page = null;
+});
+
+/** Opens a page and waits until it shows what it is for. */
+async function come(path: string, width: number): Promise<Page> {
+  page = await app.newPage();
+  await page.setViewport({ width, height: width === 390 ? 844 : width === 844 ? 390 : width === 640 ? 400 : 800 });
+  await page.goto(app.address + path);
+  const isDesk = path === desk || path.startsWith(`${desk}?`);
+  await page.waitForSelector(isDesk ? "[data-storing]" : "h1");
+  if (isDesk) await page.waitForFunction(() => document.querySelector(".order")?.textContent?.includes("runs laid"));
+  await page.evaluate(axe);
+  return page;
+}
 
 describe("every screen", () => {
   it.each(screens)(
-    "$path at $width, $theme: no serious fault, nothing wider than the screen",
-    async ({ path, width, theme }) => {
-      const page = await app.newPage();
-      await page.setViewport({ width, height: width === 390 ? 844 : 800 });
-      await page.evaluateOnNewDocument((t) => localStorage.setItem("lumbet-theme", t), theme);
-      await page.goto(app.address + path);
-      await page.waitForSelector(path.includes("stage") ? "[data-storing]" : "h1");
-      if (path.includes("stage"))
-        await page.waitForFunction(
-          () =>
-            /runs laid/.test(document.body.innerText) ||
-            document.querySelector(".order")?.textContent?.includes("runs laid"),
-        );
-      await page.evaluate(axe);
-      const found = await page.evaluate(async () => {
-        const r = await (
-          window as unknown as {
-            axe: { run: () => Promise<{ violations: { id: string; impact: string; nodes: { html: string }[] }[] }> };
-          }
-        ).axe.run();
-        return r.violations
-          .filter((v) => v.impact === "serious" || v.impact === "critical")
-          .map(
-            (v) =>
-              `${v.id}: ${v.nodes
-                .slice(0, 3)
-                .map((n) => n.html.slice(0, 160))
-                .join(" | ")}`,
-          );
-      });
-      expect(found).toEqual([]);
+    "%s at %i: no fault at any level in either theme, nothing wider than the screen",
+    async (path, width) => {
+      const job = path.includes("WALL")
+        ? ((await (await fetch(`${app.address}/api${desk}/file`)).json()) as { job: { walls: { id: string }[] } }).job
+        : null;
+      const page = await come(path.replace("WALL", job?.walls[0]?.id ?? ""), width);
+      expect(await faultsIn(page)).toEqual([]);
       expect(await page.evaluate(() => document.documentElement.scrollWidth - window.innerWidth)).toBeLessThanOrEqual(
         0,
       );
-      await page.close();
+    },
+  );
+});
+
+describe("what is opened over a page", () => {
+  it.each(opened)(
+    "%s: no fault at any level in either theme, and within the screen of a phone",
+    async (name, path, open) => {
+      const page = await come(path, 390);
+      await open(page);
+      await page.waitForFunction(
+        (n) =>
+          [...document.querySelectorAll("[role=dialog], [data-tour]")].some((e) =>
+            (e as HTMLElement).innerText.includes(n),
+          ) ||
+          document.querySelector(`[role=dialog] [cmdk-input]`) !== null ||
+          document.querySelector("[data-tour]") !== null,
+        {},
+        name,
+      );
+      expect(await faultsIn(page)).toEqual([]);
+      const out = await page.$$eval("[role=dialog], [data-tour]", (all) =>
+        all.some(
+          (e) => e.getBoundingClientRect().left < 0 || e.getBoundingClientRect().right > window.innerWidth + 0.5,
+        ),
+      );
+      expect(out).toBe(false);
     },
   );
 });

@@ -208,6 +208,9 @@ describe("from a surveyed room to a tick on site", () => {
     await press("Add the room");
     await see("1 room, 0 decks");
     await press("Add joists over");
+    await see("No wall between two rooms stands across them");
+    await press("Add the deck");
+    await see("1 room, 1 deck");
     await press("Points");
     await place("Board");
     await press("Circuits");

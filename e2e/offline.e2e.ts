@@ -90,4 +90,16 @@ describe("on site without a signal", () => {
     await page().goto(`${app().address}/jobs/${id}?stage=site-book`);
     await page().waitForSelector("[data-storing]");
   });
+
+  it("once the device keeps programs, the Bench and the desk each still run their own worker", async () => {
+    const id = await open("demo");
+    await page().goto(`${app().address}/jobs/${id}/site`);
+    await page().waitForFunction(() => navigator.serviceWorker.controller !== null);
+    for (let i = 0; i < 2; i++) {
+      await page().goto(`${app().address}/bench/timber.check`);
+      await see("1 stop in 2 cuts.");
+      await page().goto(`${app().address}/jobs/${id}?stage=routes`);
+      await see(/\d+ runs laid/);
+    }
+  });
 });

@@ -21,8 +21,9 @@ describe("papers of a job", () => {
       all,
     );
     await choose("wall", "Kitchen, wall 3");
-    for (const kind of ["plan", "room", "bores", "circuits", "cuts", "tests", "notify"])
-      await page().click(`[data-kind=${kind}]`);
+    await page().$$eval("[data-kind]", (all) =>
+      (all as HTMLInputElement[]).filter((e) => e.checked && e.dataset.kind !== "wall").forEach((e) => e.click()),
+    );
     await page().waitForSelector('[data-papers="1"]');
     await page().click("[data-kind=wall]");
     await see("Nothing is picked: tick what to print.");
@@ -37,6 +38,50 @@ describe("papers of a job", () => {
     expect(bad.status).toBe(400);
     expect(((await bad.json()) as { error: { message: string } }).error.message).toMatch(
       /^kinds: got "wall,poem"; must be one or more of plan, room, wall/,
+    );
+  });
+
+  it("are read on a page of their own, the wall's where its code leads; a roll takes sticks alone; labels fill a sheet or the simulated tape", async () => {
+    const { press, see, choose, type, text } = handsOf(page);
+    await page().goto(`${app().address}/jobs/tern-cottage/papers`);
+    await page().waitForSelector("[data-papers]");
+    await press("Kitchen, wall 3 · what is behind");
+    await page().waitForSelector('[data-paper^="wall "]');
+    expect(new URL(page().url()).pathname).toMatch(/\/jobs\/tern-cottage\/walls\/./);
+    await see("A detector that stays silent proves nothing");
+    await see("Not released: cables may still be moved.");
+    const href = await page().$eval("a[download]", (e) => (e as HTMLAnchorElement).href);
+    const one = Buffer.from(await (await fetch(href)).arrayBuffer()).toString("latin1");
+    expect(one.match(/\/Type \/Page\b/g)!.length).toBeLessThan(4);
+    await page().goBack();
+    await page().waitForSelector("[data-papers]");
+    await press("Roll");
+    await see("A roll takes story sticks alone: tick which.");
+    await page().click("[data-kind=joists]");
+    await see(/\d+ papers, in this order/);
+    const roll = await page().$eval("[data-download]", (e) => (e as HTMLAnchorElement).href);
+    expect((await fetch(roll)).headers.get("content-type")).toBe("application/pdf");
+    // Labels: two for every run, from the third free place of a sheet.
+    const flags = Number(await page().$eval("[data-labels]", (e) => e.getAttribute("data-labels")));
+    expect(flags % 2).toBe(0);
+    await type("first label", "99");
+    await see(/First free label of the sheet is 99.*24/);
+    await type("first label", "3");
+    const sheet = await page().$eval("[data-labels-file]", (e) => (e as HTMLAnchorElement).href);
+    expect(new URL(sheet).searchParams.get("first")).toBe("3");
+    const labels = Buffer.from(await (await fetch(sheet)).arrayBuffer()).toString("latin1");
+    expect(labels.match(/\/Type \/Page\b/g)!.length).toBe(Math.ceil((flags + 2) / 24));
+    await choose("label sheet", "tape");
+    await press(`Print ${flags} on tape`);
+    await see(/of tape left, simulated|No tape:/);
+    if (/No tape/.test(await text("[data-tape-words]"))) {
+      await press("Another cassette");
+      await press("Go on with");
+    }
+    await page().waitForFunction(
+      (n) => document.querySelectorAll("[aria-label='Printed labels'] li").length === n,
+      {},
+      flags,
     );
   });
 });

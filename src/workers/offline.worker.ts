@@ -7,6 +7,17 @@ import { CacheFirst, CacheableResponsePlugin, ExpirationPlugin, NetworkFirst, Ne
  */
 const good = new CacheableResponsePlugin({ statuses: [200] });
 
+/**
+ * A program for a worker of the page is handed on without the address it was first fetched by: what follows the # in it tells
+ * the worker what it is, and one kept copy serves several kinds.
+ */
+const ownAddress = {
+  handlerWillRespond: async ({ request, response }: { request: Request; response: Response }): Promise<Response> =>
+    request.destination === "worker"
+      ? new Response(response.body, { status: response.status, headers: response.headers })
+      : response,
+};
+
 /** Pages that are for the site: a job carried out, and its steps. */
 const forSite = (path: string): boolean => /^\/jobs\/[^/]+\/site$/.test(path) || path === "/steps";
 
@@ -20,7 +31,11 @@ const worker = new Serwist({
       handler: new CacheFirst({
         cacheName: "lumbet-programs",
         matchOptions: { ignoreVary: true },
-        plugins: [good, new ExpirationPlugin({ maxEntries: 600, maxAgeSeconds: 90 * 86_400, purgeOnQuotaError: true })],
+        plugins: [
+          good,
+          ownAddress,
+          new ExpirationPlugin({ maxEntries: 600, maxAgeSeconds: 90 * 86_400, purgeOnQuotaError: true }),
+        ],
       }),
     },
     {

@@ -37,7 +37,7 @@ export interface StripRows {
 }
 
 /** Two rows are drawn where walls come out larger by this much. */
-const WORTH = 1.25;
+const WORTH = 1.15;
 
 /**
  * Whether a strip is larger drawn in two rows within a frame, and where it is then parted.

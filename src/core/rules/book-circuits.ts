@@ -99,6 +99,14 @@ export const circuitRules = {
     source: `${BS7671} 722.311, 433; ${GUIDE}`,
     why: "They draw their full load for hours: what shares the circuit is overloaded with it, or cut off by its protection.",
   },
+  "circuit.empty": {
+    title: "Circuit with too little on it",
+    text: "A circuit feeds at least one point, and a ring at least two.",
+    limit: "1 point, ring 2",
+    severity: "warn",
+    source: "Trade habit: a ring of one point is two cables to one place",
+    why: "A way is spent on nothing, or a point was forgotten or put on another circuit by mistake.",
+  },
   "circuit.capacity": {
     title: "Cable too small as installed",
     text: "The rating of the device is at most what the cable carries as installed: its table value with grouping, ambient temperature and insulation taken off.",

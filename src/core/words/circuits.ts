@@ -30,6 +30,14 @@ const foundShape: Say = (f, n) => {
 
 /** Circuits, their cables and devices, and what was found in the house. */
 export const circuitWords = {
+  "circuit.empty": (f, n) => ({
+    message:
+      f.case === "ring"
+        ? `${n.circuit(f.subject.id)} is a ring with one point on it.`
+        : `${n.circuit(f.subject.id)} has no points.`,
+    remedy:
+      f.case === "ring" ? "Put another point on it, or make it a radial." : "Put its points on it, or take it out.",
+  }),
   "circuit.board": () => ({
     message: "The job has circuits but no consumer unit; place one.",
     remedy: "Add a board point.",

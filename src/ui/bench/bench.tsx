@@ -12,6 +12,7 @@ import { FindingCard } from "../desk/finding-card";
 import { Ribbon } from "../drawing/ribbon";
 import { SceneView, TrueScalePrint, trueScale } from "../drawing/scene-view";
 import { Button } from "../kit/button";
+import { PrintHead } from "../kit/print-head";
 import { PageBar } from "../kit/page-bar";
 import type { BenchActions, KeptAnswer } from "./actions";
 import { CalculatorForm } from "./form-fields";
@@ -70,7 +71,8 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
   return (
     <div className="bench flex min-h-dvh flex-col lg:h-dvh">
       <PageBar here="Bench" />
-      <div className="grid min-h-0 flex-1 lg:grid-cols-[250px_310px_minmax(0,1fr)]">
+      <PrintHead title="Bench" lines={[]} />
+      <main className="grid min-h-0 flex-1 lg:grid-cols-[250px_310px_minmax(0,1fr)]">
         <div className="no-print hidden min-h-0 overflow-auto border-r border-line bg-rail p-3 lg:block">
           <QuestionList here={name} />
         </div>
@@ -82,7 +84,7 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
         </Link>
         <section
           aria-label="What is known"
-          className="no-print min-h-0 overflow-auto border-line p-4 max-lg:border-b lg:border-r"
+          className="min-h-0 overflow-auto border-line p-4 max-lg:border-b lg:border-r"
         >
           <h1 className="mb-3 text-[22px] leading-tight">{c.purpose}</h1>
           <CalculatorForm
@@ -93,7 +95,7 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
             refused={a.refused}
             suggest={suggest}
           />
-          <div className="mt-4 flex flex-wrap gap-1.5 border-t border-line pt-3">
+          <div className="no-print mt-4 flex flex-wrap gap-1.5 border-t border-line pt-3">
             <Button look="quiet" icon={<RotateCcw size={14} />} onClick={() => setValue(c.first)}>
               First values
             </Button>
@@ -188,7 +190,7 @@ export function Bench({ name, input, catalogue, kept, jobs, actions }: BenchProp
             <KeptList kept={all.filter((k) => k.calculator === name)} jobs={jobs} onDrop={dropWith(actions, setAll)} />
           </section>
         </section>
-      </div>
+      </main>
     </div>
   );
 }

@@ -11,7 +11,10 @@ import { goTo } from "./order-of-work";
 
 export interface DeskCommand {
   name: string;
+  /** Empty where there is no key for it. */
   keys: string;
+  /** Other words that it is looked for by. */
+  words?: string;
   /** True when the key event asks for this command. */
   on: (e: KeyboardEvent) => boolean;
   run: () => void;
@@ -125,7 +128,49 @@ function nextPoint(by: 1 | -1): void {
     document.activeElement.blur();
 }
 
+/** A command that has no key. */
+const unkeyed = (name: string, words: string, run: () => void): DeskCommand => ({
+  name,
+  keys: "",
+  words,
+  on: () => false,
+  run,
+});
+
+const ask = (asked: "walk" | "rectangle" | "deck") => (): void => {
+  goTo("survey");
+  useDesk.setState({ asked });
+};
+
+/** Fetches what the server gives of the job as a file. */
+const fetchFile = (what: string) => (): void => {
+  const a = document.createElement("a");
+  a.href = `/api/jobs/${useDesk.getState().job.id}/${what}`;
+  a.download = "";
+  a.click();
+};
+
 export const commands: readonly DeskCommand[] = [
+  unkeyed("Walk a room", "survey measure new", ask("walk")),
+  unkeyed("Add a room by its size", "survey rectangle new", ask("rectangle")),
+  unkeyed("Add joists over this storey", "deck floor bearings", ask("deck")),
+  unkeyed("Dark or light theme", "night day colours", () =>
+    document.querySelector<HTMLButtonElement>("[data-theme-turn]")?.click(),
+  ),
+  unkeyed("Tour of the desk, two minutes", "help guide show round introduction", () => useDesk.setState({ tour: 0 })),
+  unkeyed("Export the job file", "save download backup", fetchFile("file")),
+  unkeyed(
+    "Export the lists as a spreadsheet",
+    "xlsx excel download take-off buying cuts tests",
+    fetchFile("materials.xlsx"),
+  ),
+  {
+    name: "List of keys",
+    keys: "?",
+    words: "shortcuts keyboard help letters",
+    on: (e) => e.key === "?" && plain(e),
+    run: () => useDesk.setState({ keysOpen: true }),
+  },
   {
     name: "Undo",
     keys: "Ctrl Z",

@@ -7,7 +7,7 @@ import type { Catalogue } from "../../core/rules/catalogue";
 import type { KeptAnswer } from "../bench/actions";
 import type { JobActions } from "../job/actions";
 import { recall, recallSteps, remember } from "../job/remember";
-import type { StageId } from "../job/stages";
+import { type StageId, isStage, viewOf } from "../job/stages";
 import { type View, openDesk, useDesk } from "../job/store";
 import { whenTold } from "../job/told";
 import { useStoring } from "../job/storing";
@@ -18,7 +18,8 @@ import { Pane } from "../kit/pane";
 import { DrawingStage } from "./drawing-stage";
 import { Inspector } from "./inspector";
 import { useKeys } from "./keys";
-import { FindBox, InstrumentDrawer, fetchRest } from "./later";
+import { useBringRoom } from "./bring-room";
+import { FindBox, InstrumentDrawer, KeysList, PrintDesk, Tour, fetchRest } from "./later";
 import { NotStored, PlanFault } from "./not-stored";
 import { OrderOfWork } from "./order-of-work";
 import { ConflictSheet } from "./conflict-sheet";
@@ -34,6 +35,7 @@ export function Desk({
   catalogue,
   kept,
   start,
+  tour,
   actions,
 }: {
   job: Job;
@@ -42,13 +44,15 @@ export function Desk({
   catalogue: Catalogue;
   kept: KeptAnswer[];
   start: { stage: StageId; room: string | null; view?: View | null };
+  /** Opened to be shown round. */
+  tour: boolean;
   actions: JobActions;
 }) {
   const [opened, setOpened] = useState(false);
   const looking = useRefusal("plan");
   useEffect(() => {
     openDesk(job, version, siteBook, catalogue, start);
-    useDesk.setState({ kept, looking });
+    useDesk.setState({ kept, looking, tour: tour ? 0 : null });
     const { waiting, letGo } = recall();
     void recallSteps();
     if (letGo.length)
@@ -100,6 +104,7 @@ function Opened({ actions }: { actions: JobActions }) {
   usePlanner();
   useKeys();
   useAddress();
+  useBringRoom();
   useSiteBook(actions);
   const stage = useDesk((s) => s.stage);
   const view = useDesk((s) => s.view);
@@ -108,12 +113,15 @@ function Opened({ actions }: { actions: JobActions }) {
   const snap = useDesk((s) => s.snap);
   const instruments = useDesk((s) => s.instruments);
   const find = useDesk((s) => s.find);
+  const keysOpen = useDesk((s) => s.keysOpen);
+  const touring = useDesk((s) => s.tour !== null);
   const storing = useDesk((s) => s.storing);
   const notStored = useDesk((s) => s.notStored);
   const looking = useDesk((s) => s.looking);
   const drawing = ["survey", "points", "circuits", "routes", "timber", "containment"].includes(stage);
   return (
     <div className="desk flex h-dvh flex-col">
+      <PrintDesk drawing={drawing} />
       <TopBar />
       <NotStored actions={actions} />
       {storing === "no-room" ? (
@@ -145,6 +153,8 @@ function Opened({ actions }: { actions: JobActions }) {
         </aside>
       </div>
       {find ? <FindBox /> : null}
+      {keysOpen ? <KeysList /> : null}
+      {touring ? <Tour /> : null}
       <ConflictSheet />
       <ContradictsSheet />
       <OverwritesSheet />
@@ -152,20 +162,41 @@ function Opened({ actions }: { actions: JobActions }) {
   );
 }
 
-/** Keeps stage, room and view in the address, so that a reload comes back to the same place. */
+/** Keeps stage, room and view in the address, so that a reload comes back to the same place and Back to the one before. */
 function useAddress(): void {
   const stage = useDesk((s) => s.stage);
   const room = useDesk((s) => s.room);
   const view = useDesk((s) => s.view);
   const first = useRef(true);
   useEffect(() => {
-    if (first.current) {
-      first.current = false;
-      return;
-    }
-    const q = new URLSearchParams({ stage, ...(room ? { room } : {}), ...(view === "unrolled" ? {} : { view }) });
-    window.history.replaceState(null, "", `${window.location.pathname}?${q}`);
+    const q = `?${new URLSearchParams({ stage, ...(room ? { room } : {}), ...(view === "unrolled" ? {} : { view }) })}`;
+    // Where one came in is named as it is; from then on every place is a step that Back goes over.
+    const came = first.current;
+    first.current = false;
+    if (q === window.location.search) return;
+    const { pathname } = window.location;
+    if (came) window.history.replaceState(null, "", `${pathname}${q}`);
+    else window.history.pushState(null, "", `${pathname}${q}`);
   }, [stage, room, view]);
+  useEffect(() => {
+    const back = (): void => {
+      const q = new URLSearchParams(window.location.search);
+      const { job } = useDesk.getState();
+      const at = job.rooms.find((r) => r.id === q.get("room"));
+      const to = q.get("stage");
+      if (!window.location.pathname.endsWith(`/jobs/${job.id}`) || !to || !isStage(to)) return;
+      useDesk.setState((s) => ({
+        stage: to,
+        view: viewOf(q.get("view") ?? undefined) ?? "unrolled",
+        room: at?.id ?? s.room,
+        storey: at?.storey ?? s.storey,
+        selection: null,
+        tool: null,
+      }));
+    };
+    window.addEventListener("popstate", back);
+    return () => window.removeEventListener("popstate", back);
+  }, []);
 }
 
 /** What is ticked on site shows here at once. */

@@ -74,7 +74,7 @@ export function DrawingStage() {
             </select>
           </label>
         ) : null}
-        <span className="min-w-2 flex-1 text-right text-[12.5px] text-soft" aria-live="polite">
+        <span className="min-w-2 flex-1 text-right text-[12.5px] whitespace-nowrap text-soft" aria-live="polite">
           {planning ? `working out${progress === null ? "" : ` ${Math.round(progress * 100)} %`}` : ""}
         </span>
         {planning && progress !== null ? (

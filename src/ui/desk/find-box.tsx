@@ -9,8 +9,19 @@ import { stages } from "../job/stages";
 import { useDesk, useSnapshot } from "../job/store";
 import { commands } from "./commands";
 import { addPoint } from "../job/edits";
+import { findScore } from "./find-score";
 import { goTo } from "./order-of-work";
 import { toast } from "sonner";
+
+/** Pages that are gone to by name. */
+const pages = [
+  { name: "Bench: one question at a time", words: "calculators tools", href: "/bench" },
+  { name: "Rule book", words: "rules sources", href: "/rules" },
+  { name: "Schools of practice", words: "settings choices", href: "/schools?job=ID" },
+  { name: "Steps for an end", words: "guide method", href: "/steps" },
+  { name: "Catalogue", words: "cables boxes glands tables", href: "/catalogue" },
+  { name: "All jobs", words: "home start list", href: "/" },
+] as const;
 
 /** One box for finding anything in the job and for every command. */
 export function FindBox() {
@@ -39,7 +50,7 @@ export function FindBox() {
           aria-describedby={undefined}
         >
           <D.Title className="sr-only">Find</D.Title>
-          <Command label="Find" loop>
+          <Command label="Find" loop filter={findScore}>
             <Command.Input
               placeholder="S4, kitchen, wall 2, R1, add socket, lay"
               className="w-full border-b border-line bg-field px-3 py-2.5 text-lg"
@@ -164,7 +175,12 @@ export function FindBox() {
                   </Command.Item>
                 ))}
                 {commands.map((c) => (
-                  <Command.Item key={c.name} value={c.name} className={item} onSelect={run(c.run)}>
+                  <Command.Item
+                    key={c.name}
+                    value={`command ${c.name} ${c.words ?? ""}`}
+                    className={item}
+                    onSelect={run(c.run)}
+                  >
                     <span>{c.name}</span>
                     <kbd className="font-mono text-[12px] opacity-75">{c.keys}</kbd>
                   </Command.Item>
@@ -177,19 +193,29 @@ export function FindBox() {
                   </Command.Item>
                 ))}
                 <Command.Item
-                  value="papers print pdf wall sheet story stick handover pack"
+                  value="command papers print pdf wall sheet story stick handover pack labels"
                   className={item}
                   onSelect={run(() => router.push(`/jobs/${job.id}/papers`))}
                 >
                   Papers to print
                 </Command.Item>
                 <Command.Item
-                  value="open site view phone"
+                  value="command open site view phone"
                   className={item}
                   onSelect={run(() => router.push(`/jobs/${job.id}/site`))}
                 >
                   Open on site
                 </Command.Item>
+                {pages.map((p) => (
+                  <Command.Item
+                    key={p.href}
+                    value={`command ${p.name} ${p.words}`}
+                    className={item}
+                    onSelect={run(() => router.push(p.href.replace("ID", job.id)))}
+                  >
+                    {p.name}
+                  </Command.Item>
+                ))}
               </Command.Group>
             </Command.List>
           </Command>

@@ -2,6 +2,7 @@
 import { useEffect, useRef } from "react";
 import { PointForm } from "../stages/point-form";
 import { useDesk, usePlan } from "../job/store";
+import { NextStep } from "./next-step";
 import { FindingsList } from "./findings-list";
 import {
   BoardCablePanel,
@@ -38,6 +39,7 @@ export function Inspector() {
   }, [picked]);
   return (
     <div ref={top} className="grid gap-4">
+      {stage === "survey" || stage === "points" || stage === "circuits" || stage === "routes" ? <NextStep /> : null}
       {stage === "board" ? <BoardCablePanel /> : null}
       {stage === "points" ? <Palette /> : null}
       <Picked />

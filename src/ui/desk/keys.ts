@@ -3,6 +3,7 @@ import { useEffect } from "react";
 import { takeReading } from "../instruments/laser";
 import { useDesk } from "../job/store";
 import { commands } from "./commands";
+import { isLetter, letterKeysOn } from "./letter-keys";
 
 const typing = (t: EventTarget | null): boolean =>
   t instanceof HTMLElement && (t.matches("input, select, textarea") || t.isContentEditable);
@@ -20,6 +21,7 @@ export function useKeys(): void {
       // Undo inside a field belongs to the field.
       if (typing(e.target)) return;
       if (useDesk.getState().find || document.querySelector("[role=dialog]")) return;
+      if (isLetter(e) && !letterKeysOn()) return;
       if (/^[0-9]$/.test(e.key) && !e.ctrlKey && !e.metaKey && !e.altKey) {
         const s = useDesk.getState().selection;
         const field = document.querySelector<HTMLInputElement>(

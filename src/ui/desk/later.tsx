@@ -22,6 +22,9 @@ const parts = {
   boring: () => import("../stages/boring-sheet"),
   instruments: () => import("../instruments/drawer"),
   find: () => import("./find-box"),
+  keys: () => import("./keys-list"),
+  print: () => import("./print-desk"),
+  tour: () => import("./tour"),
   dxf: () => import("../stages/survey/dxf-rooms"),
 };
 
@@ -45,6 +48,9 @@ export const SectionBench = dynamic(() => parts.sectionBench().then((m) => m.Sec
 export const ContainmentSheet = dynamic(() => parts.containment().then((m) => m.ContainmentSheet));
 export const BoringSheet = dynamic(() => parts.boring().then((m) => m.BoringSheet));
 export const InstrumentDrawer = dynamic(() => parts.instruments().then((m) => m.InstrumentDrawer));
+export const Tour = dynamic(() => parts.tour().then((m) => m.Tour));
+export const PrintDesk = dynamic(() => parts.print().then((m) => m.PrintDesk));
+export const KeysList = dynamic(() => parts.keys().then((m) => m.KeysList));
 export const FindBox = dynamic(() => parts.find().then((m) => m.FindBox));
 
 /** Fetches all of it. What cannot be had now is asked for again when it is wanted. */

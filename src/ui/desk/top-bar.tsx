@@ -1,5 +1,6 @@
 "use client";
-import { Moon, Search, Sun } from "lucide-react";
+import { DropdownMenu } from "radix-ui";
+import { Keyboard, Menu, Moon, Search, Sun } from "lucide-react";
 import Link from "next/link";
 import { type Storing, useDesk, useStorey } from "../job/store";
 import { useTheme } from "../kit/theme";
@@ -15,6 +16,13 @@ const words: Record<Storing, string> = {
   "no-room": "kept here, server full",
 };
 
+const pages = (job: string): { name: string; href: string }[] => [
+  { name: "Bench", href: "/bench" },
+  { name: "Schools", href: `/schools?job=${job}` },
+  { name: "Rules", href: "/rules" },
+  { name: "Papers", href: `/jobs/${job}/papers` },
+];
+
 export function TopBar() {
   const name = useDesk((s) => s.job.name);
   const id = useDesk((s) => s.job.id);
@@ -29,7 +37,7 @@ export function TopBar() {
         Lumbet
       </Link>
       <span className="min-w-0 truncate">
-        <span className="font-medium">{name}</span>
+        <h1 className="inline font-sans text-[length:inherit] leading-[inherit] font-medium">{name}</h1>
         <span className="hidden text-[13px] opacity-80 md:inline">
           {" "}
           · {storey}
@@ -56,22 +64,56 @@ export function TopBar() {
         </kbd>
       </button>
       <nav aria-label="Other pages" className="hidden gap-3 font-cond text-[14px] font-semibold md:flex">
-        <Link className="py-1 hover:underline" href="/bench">
-          Bench
-        </Link>
-        <Link className="py-1 hover:underline" href={`/schools?job=${id}`}>
-          Schools
-        </Link>
-        <Link className="py-1 hover:underline" href="/rules">
-          Rules
-        </Link>
-        <Link className="py-1 hover:underline" href={`/jobs/${id}/papers`}>
-          Papers
-        </Link>
+        {pages(id).map((p) => (
+          <Link key={p.name} className="py-1 hover:underline" href={p.href}>
+            {p.name}
+          </Link>
+        ))}
       </nav>
+      <DropdownMenu.Root>
+        <DropdownMenu.Trigger
+          className="inline-flex size-9 shrink-0 cursor-pointer items-center justify-center border border-transparent hover:border-current md:hidden"
+          aria-label="Other pages"
+        >
+          <Menu size={18} />
+        </DropdownMenu.Trigger>
+        <DropdownMenu.Portal>
+          <DropdownMenu.Content
+            align="end"
+            className="z-40 min-w-44 border border-ink bg-panel text-ink"
+            aria-label="Other pages"
+          >
+            {pages(id).map((p) => (
+              <DropdownMenu.Item key={p.name} asChild>
+                <Link
+                  href={p.href}
+                  className="flex min-h-11 items-center px-3 font-cond text-[16px] font-semibold outline-none data-[highlighted]:bg-accent data-[highlighted]:text-onaccent"
+                >
+                  {p.name}
+                </Link>
+              </DropdownMenu.Item>
+            ))}
+            <DropdownMenu.Item
+              className="flex min-h-11 cursor-pointer items-center px-3 font-cond text-[16px] font-semibold outline-none data-[highlighted]:bg-accent data-[highlighted]:text-onaccent"
+              onSelect={() => useDesk.setState({ keysOpen: true })}
+            >
+              List of keys
+            </DropdownMenu.Item>
+          </DropdownMenu.Content>
+        </DropdownMenu.Portal>
+      </DropdownMenu.Root>
+      <button
+        type="button"
+        onClick={() => useDesk.setState({ keysOpen: true })}
+        className="hidden size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current md:inline-flex"
+        aria-label="List of keys"
+      >
+        <Keyboard size={16} />
+      </button>
       <button
         type="button"
         onClick={turn}
+        data-theme-turn
         className="inline-flex size-8 cursor-pointer items-center justify-center border border-transparent hover:border-current"
         aria-label={theme === "dark" ? "Light theme" : "Dark theme"}
       >

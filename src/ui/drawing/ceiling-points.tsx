@@ -22,7 +22,7 @@ export function CeilingPoints({ roomId }: { roomId: string }) {
   if (!points.length) return null;
   return (
     <div
-      className="no-print absolute top-1.5 left-1.5 flex max-w-[calc(100%-0.75rem)] flex-wrap items-center gap-1 text-[12.5px]"
+      className="no-print flex flex-wrap items-center gap-1 text-[12.5px]"
       role="group"
       aria-label="On the ceiling"
       data-ceiling

@@ -15,12 +15,13 @@ import { DrawingFrame } from "./frame";
 import { Hatches } from "./hatches";
 import { DeckLayer } from "./plan-decks";
 import { PlanHandles } from "./plan-handles";
-import { PlanPoint } from "./plan-points";
+import { PlanPoint, planTag } from "./plan-points";
 import { PlanRooms } from "./plan-rooms";
 import { PlanRuns } from "./plan-runs";
 import { ToolBar, ToolShapes } from "./plan-tool";
 import { pressScale } from "./tools/known-length";
 import { pressOutline } from "./tools/outline";
+import { placeTags } from "./place-tags";
 import { Shapes } from "./shape-view";
 import { useViewport } from "./viewport";
 
@@ -77,6 +78,18 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
     `${storey} ${deck ? [...storeyDecks].join(" ") : ""} ${rooms.length} ${traces.length}`,
   );
   const px = useCallback((n: number) => n / view.scale, [view.scale]);
+  const { moved } = useMemo(
+    () =>
+      placeTags(
+        points.map((p) => ({
+          id: p.point.id,
+          x: p.space[0] * view.scale,
+          y: -p.space[1] * view.scale,
+          ...planTag(p, view.scale),
+        })),
+      ),
+    [points, view.scale],
+  );
   const toPlan = (e: { clientX: number; clientY: number }): { x: number; y: number } => {
     const r = frame.current!.getBoundingClientRect();
     return { x: (e.clientX - r.left - view.x) / view.scale, y: -(e.clientY - r.top - view.y) / view.scale };
@@ -153,7 +166,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
             />
           ))}
           {points.map((p) => (
-            <PlanPoint key={p.point.id} p={p} px={px} toPlan={toPlan} />
+            <PlanPoint key={p.point.id} p={p} px={px} off={moved.get(p.point.id) ?? [0, 0]} toPlan={toPlan} />
           ))}
           <g transform={`translate(${b.x0} ${-b.y0 + 450 + px(20)})`} pointerEvents="none">
             <text fontSize={px(11.5)} fill="var(--soft)">

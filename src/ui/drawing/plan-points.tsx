@@ -8,21 +8,31 @@ import { isPicked, pickedPoints, shiftPoints } from "../job/picking";
 import { useDesk } from "../job/store";
 import { dragDeckPoint, nudge } from "./tools/move-point";
 
+/** Size of a tag from above at so many px a mm, px. */
+export const planTag = (p: PlacedPoint, scale: number): { w: number; h: number } => ({
+  w: Math.max(p.point.label.length * 7 + 7, p.deck >= 0 ? plateOf(p.point).width * scale : 0),
+  h: 16,
+});
+
 /** The tag of a point from above; one on a deck is dragged, several are nudged together. */
 export function PlanPoint({
   p,
   px,
+  off,
   toPlan,
 }: {
   p: PlacedPoint;
   px: (n: number) => number;
+  /** How far its tag stands off its place because another lies there, px. */
+  off: readonly [dx: number, dy: number];
   toPlan: (e: { clientX: number; clientY: number }) => XY;
 }) {
   const selection = useDesk((s) => s.selection);
   const job = useDesk((s) => s.shown);
 
   const picked = isPicked(selection, p.point.id);
-  const w = Math.max(px(p.point.label.length * 7 + 7), p.deck >= 0 ? plateOf(p.point).width : 0);
+  const w = px(planTag(p, 1 / px(1)).w);
+  const [x, y] = [p.space[0] + px(off[0]), -p.space[1] + px(off[1])];
   return (
     <g
       role="button"
@@ -51,10 +61,21 @@ export function PlanPoint({
         if (refused) toast.error(refused);
       }}
     >
+      {off[0] || off[1] ? (
+        <line
+          x1={p.space[0]}
+          y1={-p.space[1]}
+          x2={x}
+          y2={y}
+          stroke="var(--ink)"
+          strokeWidth={px(1)}
+          pointerEvents="none"
+        />
+      ) : null}
       <rect
         className="ring"
-        x={p.space[0] - w / 2}
-        y={-p.space[1] - px(8)}
+        x={x - w / 2}
+        y={y - px(8)}
         width={w}
         height={px(16)}
         rx={p.deck >= 0 ? px(8) : 0}
@@ -63,8 +84,8 @@ export function PlanPoint({
         strokeWidth={px(picked ? 3 : 1.2)}
       />
       <text
-        x={p.space[0]}
-        y={-p.space[1] + px(3.8)}
+        x={x}
+        y={y + px(3.8)}
         fontSize={px(10.5)}
         textAnchor="middle"
         fontFamily="var(--font-mono)"

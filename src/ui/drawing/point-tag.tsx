@@ -8,6 +8,12 @@ import { isPicked, pickedPoints, pressPoint, shiftPoints } from "../job/picking"
 import { useDesk } from "../job/store";
 import { nudge } from "./tools/move-point";
 
+/** Size of a tag on the screen, px; a plate drawn larger is its own tag. */
+export const tagSize = (label: string, width: number, height: number): { w: number; h: number } => ({
+  w: Math.max(width, label.length * 7.5 + 8),
+  h: Math.max(height, 17),
+});
+
 /** A point on its wall: the plate to scale, and a tag with its label to press, drag and nudge. */
 export function PointTag({
   point,
@@ -16,6 +22,7 @@ export function PointTag({
   width,
   height,
   px,
+  off,
   selected,
   stop,
   where,
@@ -27,6 +34,8 @@ export function PointTag({
   width: number;
   height: number;
   px: (n: number) => number;
+  /** How far its tag stands off it because another lies there, px. */
+  off: readonly [dx: number, dy: number];
   selected: boolean;
   stop: boolean;
   where: string;
@@ -38,8 +47,9 @@ export function PointTag({
     if (selected && document.activeElement === document.body) ref.current?.focus({ preventScroll: true });
   }, [selected]);
   const r = rectAround({ u: x, v: y, width, height });
-  const w = Math.max(width, px(point.label.length * 7.5 + 8));
-  const h = Math.max(height, px(17));
+  const size = tagSize(point.label, width / px(1), height / px(1));
+  const [w, h] = [px(size.w), px(size.h)];
+  const [tx, ty] = [x + px(off[0]), y + px(off[1])];
   return (
     <g
       ref={ref}
@@ -89,10 +99,13 @@ export function PointTag({
         stroke="var(--ink)"
         strokeWidth={px(1)}
       />
+      {off[0] || off[1] ? (
+        <line x1={x} y1={y} x2={tx} y2={ty} stroke="var(--ink)" strokeWidth={px(1)} pointerEvents="none" />
+      ) : null}
       <rect
         className="ring"
-        x={x - w / 2}
-        y={y - h / 2}
+        x={tx - w / 2}
+        y={ty - h / 2}
         width={w}
         height={h}
         fill="var(--plate)"
@@ -102,8 +115,8 @@ export function PointTag({
       />
       {selected ? (
         <rect
-          x={x - w / 2 - px(4)}
-          y={y - h / 2 - px(4)}
+          x={tx - w / 2 - px(4)}
+          y={ty - h / 2 - px(4)}
           width={w + px(8)}
           height={h + px(8)}
           fill="none"
@@ -112,8 +125,8 @@ export function PointTag({
         />
       ) : null}
       <text
-        x={x}
-        y={y + px(4.2)}
+        x={tx}
+        y={ty + px(4.2)}
         fontSize={px(12)}
         textAnchor="middle"
         fontFamily="var(--font-mono)"
@@ -124,8 +137,8 @@ export function PointTag({
       </text>
       {stop ? (
         <text
-          x={x + w / 2 + px(3)}
-          y={y - h / 2 + px(3)}
+          x={tx + w / 2 + px(3)}
+          y={ty - h / 2 + px(3)}
           fontSize={px(14)}
           fontWeight={700}
           fill="var(--stop)"

@@ -49,7 +49,14 @@ export function Ribbon({
   return (
     <div ref={ref} className="w-full overflow-hidden">
       <svg width={width} height={height} role="img" aria-label={`Tape measure, ${mm(length)} long`} className="block">
-        <rect x={0.5} y={0.5} width={width - 1} height={height - 1} fill="var(--tape)" stroke="var(--tapeink)" />
+        <rect
+          x={0.5}
+          y={0.5}
+          width={Math.max(0, width - 1)}
+          height={height - 1}
+          fill="var(--tape)"
+          stroke="var(--tapeink)"
+        />
         {ticks.map((t) => {
           const big = Math.abs(t / major - Math.round(t / major)) < 1e-9;
           return (

@@ -21,6 +21,7 @@ export function RunLine({
   faded,
   onDown,
   name,
+  labelAt,
 }: {
   legs: DrawnLeg[];
   style: RunStyle;
@@ -30,10 +31,9 @@ export function RunLine({
   faded: boolean;
   onDown: (e: RPointer, d: DrawnLeg) => void;
   name: string;
+  /** Where its label stands, mm of the drawing; null where there is no room for it. */
+  labelAt: { x: number; y: number } | null;
 }) {
-  const longest = legs
-    .filter((l) => !l.inDeck)
-    .reduce<DrawnLeg | null>((best, l) => (best && len(best) >= len(l) ? best : l), null);
   const shifted = legs.map((l) => {
     const plumb = Math.abs(l.a.x - l.b.x) < 1;
     const s = px(SIDE) * l.slot;
@@ -72,11 +72,8 @@ export function RunLine({
           />
         </g>
       ))}
-      {longest && len(longest) > px(44) ? (
-        <g
-          transform={`translate(${(longest.a.x + longest.b.x) / 2 + (Math.abs(longest.a.x - longest.b.x) < 1 ? px(SIDE) * longest.slot : 0)} ${(longest.a.y + longest.b.y) / 2 + longest.slot * px(16)})`}
-          pointerEvents="none"
-        >
+      {labelAt ? (
+        <g transform={`translate(${labelAt.x} ${labelAt.y})`} pointerEvents="none">
           <rect
             x={-px(style.label.length * 4 + 4)}
             y={-px(8)}
@@ -104,6 +101,25 @@ export function RunLine({
 }
 
 const len = (l: DrawnLeg): number => Math.hypot(l.a.x - l.b.x, l.a.y - l.b.y);
+
+/** Shortest leg that bears a label, px. */
+const BEARS = 44;
+/** Size of a run's label, px. */
+export const labelSize = (label: string): { w: number; h: number } => ({ w: label.length * 8 + 8, h: 15 });
+
+/** Places where the label of a run may stand, the longest leg first, each in its middle and then to either side. Drawing mm. */
+export function labelPlaces(legs: readonly DrawnLeg[], px: (n: number) => number): { x: number; y: number }[] {
+  return legs
+    .filter((l) => !l.inDeck && len(l) > px(BEARS))
+    .sort((a, b) => len(b) - len(a))
+    .flatMap((l) => {
+      const s = Math.abs(l.a.x - l.b.x) < 1 ? [px(SIDE) * l.slot, 0] : [0, px(SIDE) * l.slot];
+      return [0.5, 0.3, 0.7, 0.15, 0.85].map((t) => ({
+        x: l.a.x + (l.b.x - l.a.x) * t + s[0]!,
+        y: l.a.y + (l.b.y - l.a.y) * t + s[1]!,
+      }));
+    });
+}
 
 /** Where a leg would lie if it were let go now. */
 export function LegOutline({

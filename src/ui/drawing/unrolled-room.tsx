@@ -23,8 +23,9 @@ import { isPicked } from "../job/picking";
 import { useDesk } from "../job/store";
 import { DrawingFrame } from "./frame";
 import { Hatches } from "./hatches";
-import { PointTag } from "./point-tag";
-import { LegOutline, RunLine } from "./run-line";
+import { placeLabels, placeTags } from "./place-tags";
+import { PointTag, tagSize } from "./point-tag";
+import { LegOutline, RunLine, labelPlaces, labelSize } from "./run-line";
 import { Shapes } from "./shape-view";
 import { SectionBar, SectionDraft } from "./section-tool";
 import { SectionNames, SectionWalls } from "./section-walls";
@@ -167,131 +168,159 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     (plan?.facts ?? []).filter((f) => f.severity === "stop" && f.subject.kind === "point").map((f) => f.subject.id),
   );
   const runIds = [...new Set(laid.legs.map((l) => l.run.id))];
+  // Tags stand off one another, and labels of runs off the tags: at the scale they are seen at.
+  const { moved, labelAt } = useMemo(() => {
+    const per = view.scale;
+    const tags = points.map(({ w, p, point }) => ({
+      id: p.id,
+      x: (w.x + p.u) * per,
+      y: -p.v * per,
+      ...tagSize(point.label, p.width * per, p.height * per),
+    }));
+    const { moved, taken } = placeTags(tags);
+    const parts = rows.flatMap((r) =>
+      runIds.flatMap((id) => {
+        const legs = laid.legs.filter((l) => l.run.id === id && r.walls.some((w) => w.face.wall.id === l.wall));
+        if (!legs.length) return [];
+        const label = styles.get(legs[0]!.run.circuit)?.label ?? "?";
+        const words = legs[0]!.run.pin !== null ? `${label}+pin` : label;
+        const at = labelPlaces(legs, px).map((p) => ({ x: p.x * per, y: p.y * per }));
+        return [{ id: `${r.n} ${id}`, ...labelSize(words), at }];
+      }),
+    );
+    const put = placeLabels(parts, taken);
+    const labelAt = new Map([...put].map(([id, p]) => [id, p && { x: p.x / per, y: p.y / per }]));
+    return { moved, labelAt };
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- rows and ids follow from what is named
+  }, [drawn, laid, styles, view.scale, second]);
   const overName = useMemo(
     () => drawn.walls.flatMap((w) => decksOfFace(house, w.face).over).map((d) => house.decks[d]!)[0],
     [drawn, house],
   );
 
   return (
-    <DrawingFrame
-      frame={frame}
-      onGround={startPan}
-      fit={fit}
-      zoom={zoom}
-      label={`Unrolled walls of ${drawn.walls[0]?.face.room.name ?? "the room"}`}
-      over={
-        tool?.kind === "section" ? <SectionBar tool={tool} walls={drawn.walls} /> : <CeilingPoints roomId={roomId} />
-      }
-    >
-      <Hatches prefix={HATCHES} unit={px(1)} />
-      <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
-        {overName ? (
-          <text x={0} y={-drawn.height - STRIP - STRIP_GAP - px(6)} fontSize={px(11.5)} fill="var(--soft)">
-            {overName.deck.name}: joists {mm(overName.deck.joists.depth)} × {mm(overName.deck.joists.breadth)} at{" "}
-            {mm(overName.deck.joists.spacing)}, run {overName.deck.joists.direction.replace("-", "–")}
-          </text>
-        ) : null}
-        {rows.map((r) => (
-          <g key={r.n} transform={`translate(${-r.from} ${r.n * band})`} data-row={r.n}>
-            {r.walls.map((w) => (
-              <WallFace
-                key={w.face.wall.id}
-                w={w}
-                house={house}
-                px={px}
-                hatches={HATCHES}
-                zones={zones}
-                selected={selection?.kind === "wall" && selection.id === w.face.wall.id}
-                onSelect={selectWall}
-                sweep={sweep?.wall === w.face.wall.id ? sweep : null}
-              />
-            ))}
-            <SectionWalls walls={r.walls} house={house} px={px} hatches={HATCHES} toDrawing={toDrawing} />
-            {guide !== null ? (
-              <line
-                x1={r.from}
-                x2={r.to}
-                y1={-guide}
-                y2={-guide}
-                stroke="var(--accent)"
-                strokeWidth={px(1)}
-                strokeDasharray={`${px(6)} ${px(4)}`}
-              />
-            ) : null}
-            {runIds.map((id) => {
-              const legs = laid.legs.filter((l) => l.run.id === id && r.walls.some((w) => w.face.wall.id === l.wall));
-              return legs.length ? (
-                <RunLine
-                  key={id}
-                  legs={legs}
-                  style={styles.get(legs[0]!.run.circuit) ?? UNKNOWN_STYLE}
+    <>
+      <CeilingPoints roomId={roomId} />
+      <DrawingFrame
+        frame={frame}
+        onGround={startPan}
+        fit={fit}
+        zoom={zoom}
+        label={`Unrolled walls of ${drawn.walls[0]?.face.room.name ?? "the room"}`}
+        over={tool?.kind === "section" ? <SectionBar tool={tool} walls={drawn.walls} /> : null}
+      >
+        <Hatches prefix={HATCHES} unit={px(1)} />
+        <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
+          {overName ? (
+            <text x={0} y={-drawn.height - STRIP - STRIP_GAP - px(6)} fontSize={px(11.5)} fill="var(--soft)">
+              {overName.deck.name}: joists {mm(overName.deck.joists.depth)} × {mm(overName.deck.joists.breadth)} at{" "}
+              {mm(overName.deck.joists.spacing)}, run {overName.deck.joists.direction.replace("-", "–")}
+            </text>
+          ) : null}
+          {rows.map((r) => (
+            <g key={r.n} transform={`translate(${-r.from} ${r.n * band})`} data-row={r.n}>
+              {r.walls.map((w) => (
+                <WallFace
+                  key={w.face.wall.id}
+                  w={w}
+                  house={house}
                   px={px}
-                  selected={selection?.kind === "run" && selection.id === id}
-                  leg={selection?.kind === "run" && selection.id === id ? (selection.leg ?? null) : null}
-                  faded={selection?.kind === "run" && selection.id !== id}
-                  onDown={dragLeg}
-                  name={`Run ${labelOf(id)}`}
-                />
-              ) : null;
-            })}
-            <Shapes shapes={laid.found.filter((s) => within(middleOf(s), r))} unit={px(1)} hatches={HATCHES} />
-            {laid.holes
-              .filter((o) => within(o.x, r))
-              .map((o) => (
-                <circle
-                  key={o.id}
-                  cx={o.x}
-                  cy={o.y}
-                  r={Math.max(px(4), o.diameter / 2)}
-                  fill="var(--deck)"
-                  stroke="var(--stop)"
-                  strokeWidth={px(1.6)}
-                  pointerEvents="none"
+                  hatches={HATCHES}
+                  zones={zones}
+                  selected={selection?.kind === "wall" && selection.id === w.face.wall.id}
+                  onSelect={selectWall}
+                  sweep={sweep?.wall === w.face.wall.id ? sweep : null}
                 />
               ))}
-            {legGhost && r.walls.some((w) => w.face.wall.id === legGhost.leg.wall) ? (
-              <LegOutline
-                d={legGhost.leg}
-                at={legGhost.at}
-                px={px}
-                x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)?.x ?? 0}
-                plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1}
-              />
-            ) : null}
-            <SectionNames walls={r.walls} house={house} px={px} />
-            {points
-              .filter(({ w }) => r.walls.includes(w))
-              .map(({ w, p, point }) => (
-                <PointTag
-                  key={p.id}
-                  point={point}
-                  x={w.x + p.u}
-                  y={-p.v}
-                  width={p.width}
-                  height={p.height}
-                  px={px}
-                  selected={isPicked(selection, p.id)}
-                  stop={stops.has(p.id)}
-                  where={`wall ${w.face.wall.index + 1}, ${mm(p.u)} from the left, ${mm(p.v)} up`}
-                  onDown={dragPoint}
+              <SectionWalls walls={r.walls} house={house} px={px} hatches={HATCHES} toDrawing={toDrawing} />
+              {guide !== null ? (
+                <line
+                  x1={r.from}
+                  x2={r.to}
+                  y1={-guide}
+                  y2={-guide}
+                  stroke="var(--accent)"
+                  strokeWidth={px(1)}
+                  strokeDasharray={`${px(6)} ${px(4)}`}
                 />
-              ))}
-            {tool?.kind === "section" ? (
-              <SectionDraft
-                tool={tool}
-                walls={drawn.walls}
-                from={r.from}
-                to={r.to}
-                stroke={stroke}
-                px={px}
-                scale={view.scale}
-                toDrawing={toDrawing}
-              />
-            ) : null}
-          </g>
-        ))}
-      </g>
-    </DrawingFrame>
+              ) : null}
+              {runIds.map((id) => {
+                const legs = laid.legs.filter((l) => l.run.id === id && r.walls.some((w) => w.face.wall.id === l.wall));
+                return legs.length ? (
+                  <RunLine
+                    key={id}
+                    legs={legs}
+                    style={styles.get(legs[0]!.run.circuit) ?? UNKNOWN_STYLE}
+                    px={px}
+                    selected={selection?.kind === "run" && selection.id === id}
+                    leg={selection?.kind === "run" && selection.id === id ? (selection.leg ?? null) : null}
+                    faded={selection?.kind === "run" && selection.id !== id}
+                    onDown={dragLeg}
+                    name={`Run ${labelOf(id)}`}
+                    labelAt={labelAt.get(`${r.n} ${id}`) ?? null}
+                  />
+                ) : null;
+              })}
+              <Shapes shapes={laid.found.filter((s) => within(middleOf(s), r))} unit={px(1)} hatches={HATCHES} />
+              {laid.holes
+                .filter((o) => within(o.x, r))
+                .map((o) => (
+                  <circle
+                    key={o.id}
+                    cx={o.x}
+                    cy={o.y}
+                    r={Math.max(px(4), o.diameter / 2)}
+                    fill="var(--deck)"
+                    stroke="var(--stop)"
+                    strokeWidth={px(1.6)}
+                    pointerEvents="none"
+                  />
+                ))}
+              {legGhost && r.walls.some((w) => w.face.wall.id === legGhost.leg.wall) ? (
+                <LegOutline
+                  d={legGhost.leg}
+                  at={legGhost.at}
+                  px={px}
+                  x={drawn.walls.find((w) => w.face.wall.id === legGhost.leg.wall)?.x ?? 0}
+                  plumb={Math.abs(legGhost.leg.a.x - legGhost.leg.b.x) < 1}
+                />
+              ) : null}
+              <SectionNames walls={r.walls} house={house} px={px} />
+              {points
+                .filter(({ w }) => r.walls.includes(w))
+                .map(({ w, p, point }) => (
+                  <PointTag
+                    key={p.id}
+                    point={point}
+                    x={w.x + p.u}
+                    y={-p.v}
+                    width={p.width}
+                    height={p.height}
+                    px={px}
+                    off={moved.get(p.id) ?? [0, 0]}
+                    selected={isPicked(selection, p.id)}
+                    stop={stops.has(p.id)}
+                    where={`wall ${w.face.wall.index + 1}, ${mm(p.u)} from the left, ${mm(p.v)} up`}
+                    onDown={dragPoint}
+                  />
+                ))}
+              {tool?.kind === "section" ? (
+                <SectionDraft
+                  tool={tool}
+                  walls={drawn.walls}
+                  from={r.from}
+                  to={r.to}
+                  stroke={stroke}
+                  px={px}
+                  scale={view.scale}
+                  toDrawing={toDrawing}
+                />
+              ) : null}
+            </g>
+          ))}
+        </g>
+      </DrawingFrame>
+    </>
   );
 
   function labelOf(runId: string): string {
@@ -304,7 +333,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
 /** Round a section that is looked at, mm. */
 const ROUND = 450;
 /** Under the walls, for the strip of the deck and the name of each, mm. */
-const UNDER = STRIP_GAP + STRIP / 2 + 420;
+const UNDER = STRIP_GAP + STRIP / 2 + 520;
 
 const within = (x: number, r: { from: number; to: number }): boolean => x >= r.from && x < r.to;
 

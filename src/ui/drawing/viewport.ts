@@ -28,19 +28,6 @@ export function fitTo(e: Extent, width: number, height: number): Viewport {
   return { scale, x: (width - w * scale) / 2 - e.x0 * scale, y: (height - h * scale) / 2 - e.y0 * scale };
 }
 
-/** How much larger than "all of it" a long drawing may open, and how much of the frame's height it then takes. */
-const OPEN_MOST = 1.8;
-const OPEN_TALL = 0.8;
-
-/** The viewport a drawing opens with: all of it, or, where that leaves a long strip very small, its left end at a size one can read. */
-export function openAt(e: Extent, width: number, height: number): Viewport {
-  const all = fitTo(e, width, height);
-  const tall = ((height - 2 * PAD) * OPEN_TALL) / Math.max(1, e.y1 - e.y0);
-  const scale = Math.min(MOST, tall, all.scale * OPEN_MOST);
-  if (scale <= all.scale) return all;
-  return { scale, x: PAD - e.x0 * scale, y: (height - (e.y1 - e.y0) * scale) / 2 - e.y0 * scale };
-}
-
 /**
  * Zoom by wheel or pinch, pan by dragging the ground or with the middle button, fit by key. `key` names the drawing:
  * a new one is fitted afresh.
@@ -82,7 +69,7 @@ export function useViewport(
     if (!el) return;
     const [width, height] = [el.clientWidth, el.clientHeight];
     const before = opened.current;
-    const next = openAt(extentRef.current, width, height);
+    const next = fitTo(extentRef.current, width, height);
     opened.current = { key, view: next, width, height };
     // Where a hand, or what was picked, has moved the drawing since it opened, a frame of another size keeps what is in its middle.
     setView((v) =>

@@ -114,6 +114,12 @@ export interface DeskState {
   stage: StageId;
   view: View;
   zones: boolean;
+  /** A dialog of Survey that a command has asked for. */
+  asked: "walk" | "rectangle" | "deck" | null;
+  /** Whether the list of keys is open. */
+  keysOpen: boolean;
+  /** The stop of the tour one is at, from 0; null where none is taken. */
+  tour: number | null;
   find: boolean;
   /** Why the person here may change nothing of the plan; null where they may. */
   looking: string | null;
@@ -161,6 +167,9 @@ export function openDesk(
     stage: start.stage,
     view: start.view ?? (start.stage === "timber" ? "deck" : "unrolled"),
     zones: true,
+    asked: null,
+    keysOpen: false,
+    tour: null,
     find: false,
     looking: null,
   });

@@ -8,7 +8,7 @@ import { toast } from "sonner";
 import { FILE_MOST } from "../../core/job/file";
 import type { JobLine } from "../../core/job/job-line";
 import type { JobsActions } from "../job/actions";
-import { Button } from "../kit/button";
+import { Button, buttonLook } from "../kit/button";
 import { FileButton } from "../kit/file-button";
 import { useRefusal } from "../kit/me";
 import { Sheet } from "../kit/dialog";
@@ -152,6 +152,9 @@ export function JobsPage({
             </FileButton>
           </div>
         </div>
+        {looking || found.whole > 1 ? null : (
+          <FirstDay demo={jobs.find((j) => j.id === DEMO_ID)?.id ?? null} onNew={() => begin("blank")} />
+        )}
         {found.whole > 12 ? <FindJobs {...found} /> : null}
         {jobs.length ? (
           <ul className="border-t border-ink">
@@ -265,6 +268,53 @@ export function JobsPage({
       </Sheet>
       <RefusalsSheet what="file" refusals={refusals} onClose={() => setRefusals(null)} />
     </div>
+  );
+}
+
+/** Id of the job that ships. */
+const DEMO_ID = "tern-cottage";
+
+/** What to do first, until there is a job of one's own. */
+function FirstDay({ demo, onNew }: { demo: string | null; onNew: () => void }) {
+  const steps = [
+    ["Name the job", "Only the name is needed; press New job and type it."],
+    ["Walk one room", "Lengths and turns in one line, such as 3600 r 2800 r 3600 r 2800."],
+    [
+      "Put in the board and the first socket",
+      "It makes its circuit, its cable is laid, and its marks stand on the tape.",
+    ],
+  ] as const;
+  return (
+    <section
+      aria-label="First day"
+      className="mb-4 grid gap-3 border border-line bg-panel p-4 sm:grid-cols-[2fr_1fr]"
+      data-first-day
+    >
+      <ol className="grid gap-2">
+        {steps.map(([what, how], i) => (
+          <li key={what} className="flex gap-3">
+            <span className="num inline-flex size-7 shrink-0 items-center justify-center bg-ink text-page">
+              {i + 1}
+            </span>
+            <span>
+              <b className="block">{what}</b>
+              <span className="text-soft">{how}</span>
+            </span>
+          </li>
+        ))}
+      </ol>
+      <div className="grid content-start gap-2">
+        <Button look="solid" big icon={<Plus size={18} />} onClick={onNew}>
+          Start the first job
+        </Button>
+        {demo ? (
+          <Link className={buttonLook({ big: true })} href={`/jobs/${demo}?tour=1`} prefetch={false}>
+            Look round the demo
+          </Link>
+        ) : null}
+        <p className="text-[13.5px] text-soft">Two minutes through a finished job, on the real thing.</p>
+      </div>
+    </section>
   );
 }
 

@@ -52,17 +52,18 @@ export function PaperPage({
           </div>
         </div>
         {paper.blocks.map((b, i) => (
-          <BlockView key={i} b={b} job={job.id} />
+          <BlockView key={i} b={b} job={job.id} at={String(i + 1)} />
         ))}
       </main>
     </div>
   );
 }
 
-function BlockView({ b, job }: { b: Block; job: string }) {
+/** `at` tells blocks of one kind apart by name. */
+function BlockView({ b, job, at }: { b: Block; job: string; at: string }) {
   switch (b.kind) {
     case "table":
-      return <TableOf b={b} />;
+      return <TableOf b={b} at={at} />;
     case "text":
       return b.look === "heading" ? (
         <h2 className="mt-1 text-lg">{b.text}</h2>
@@ -122,7 +123,7 @@ function BlockView({ b, job }: { b: Block; job: string }) {
           {b.columns.map((c, i) => (
             <div key={i} className="grid min-w-0 content-start gap-2">
               {c.map((x, n) => (
-                <BlockView key={n} b={x} job={job} />
+                <BlockView key={n} b={x} job={job} at={`${at}.${i + 1}.${n + 1}`} />
               ))}
             </div>
           ))}
@@ -131,13 +132,13 @@ function BlockView({ b, job }: { b: Block; job: string }) {
   }
 }
 
-function TableOf({ b }: { b: TableBlock }) {
+function TableOf({ b, at }: { b: TableBlock; at: string }) {
   const rows = b.rows.map((cells, n) => ({ cells, n }));
   return (
     <div>
       {b.title ? <h2 className="mt-1 text-lg">{b.title}</h2> : null}
       <Table
-        label={b.title ?? b.heads.join(", ")}
+        label={`${b.title ?? b.heads.join(", ")} · table ${at}`}
         rows={rows}
         keyOf={(r) => String(r.n)}
         empty={b.none}

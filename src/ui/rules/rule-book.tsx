@@ -93,7 +93,7 @@ export function RuleBook({ tables }: { tables: BookTable[] }) {
         {chapters.map(([prefix, name]) => {
           const list = rules.filter(([id]) => id.split(".")[0] === prefix);
           return list.length ? (
-            <section key={prefix} className="mb-5" aria-label={name}>
+            <section key={prefix} className="mb-5" aria-label={`Rules: ${name}`}>
               <h2 className="mb-1 border-b border-ink text-xl">{name}</h2>
               {list.map(([id, r]) => (
                 <article
@@ -140,7 +140,12 @@ export function RuleBook({ tables }: { tables: BookTable[] }) {
         </h2>
         <div className="grid gap-5">
           {shown.map((t) => (
-            <section key={t.id} id={`table-${t.id}`} aria-label={t.title} className="min-w-0 scroll-mt-16">
+            <section
+              key={t.id}
+              id={`table-${t.id}`}
+              aria-label={`Figures: ${t.title}`}
+              className="min-w-0 scroll-mt-16"
+            >
               <h3 className="text-[17px]">{t.title}</h3>
               <p className="text-[13.5px] text-soft">
                 {t.source}; {editionOf(t.source)}. {t.caution}

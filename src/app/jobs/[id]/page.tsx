@@ -41,6 +41,7 @@ export default async function Page({ params, searchParams }: Props) {
       catalogue={await catalogueOf(db)}
       kept={await keptAnswers(db, id)}
       start={{ stage: isStage(q.stage) ? q.stage : "points", room, view: viewOf(q.view) }}
+      tour={q.tour !== undefined}
       actions={{ edit, changesSince, siteBook, restore: restoreJob }}
     />
   );

@@ -121,6 +121,16 @@ judgeLimits("circuits", {
     allowed: () => design({ designCurrent: 20 }),
     broken: () => ({ facts: design({ designCurrent: 20.1 }), severity: "stop", measured: 20.1, limit: 20 }),
   },
+  "circuit.empty": {
+    allowed: () =>
+      circuits({ kind: "ring", points: ["s1", "s2"] }, { points: [board, socket("s1", 1000), socket("s2", 2000)] }),
+    broken: () => ({
+      facts: circuits({ kind: "ring", points: ["s1"] }, { points: [board, socket("s1", 1000)] }),
+      severity: "warn",
+      measured: 1,
+      limit: 2,
+    }),
+  },
   "circuit.own": {
     allowed: () => circuits({ points: ["vp"] }, { points: [board, charger] }),
     broken: () => ({

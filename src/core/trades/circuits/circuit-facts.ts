@@ -93,6 +93,18 @@ export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue)
           fix: [{ collection: "circuits", id: c.id, set: { cable: `te-${least.toFixed(1)}` } }],
         }),
       );
+    // A ring of one point is two cables side by side to the same place.
+    const fewest = c.kind === "ring" ? 2 : 1;
+    if (c.state === "new" && c.points.length < fewest)
+      out.push(
+        fact("circuit.empty", "circuit", c.id, {
+          case: c.points.length ? "ring" : "none",
+          measured: c.points.length,
+          limit: fewest,
+          sense: "least",
+          unit: "points",
+        }),
+      );
     if (c.kind === "ring") {
       const behind = behindFuse(c, (id) => pointOf.get(id)?.kind);
       const direct = c.spurs.filter((s) => !behind.has(s.point));

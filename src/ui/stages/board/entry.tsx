@@ -60,7 +60,7 @@ export function BoardEntry({ f }: { f: BoardFigures }) {
           const seated = mine.filter((c) => c.seat);
           return (
             <section key={n} className="mt-2" aria-label={`Cables at the ${b.edge}`}>
-              <h4 className="font-cond text-[15px] font-semibold">
+              <h3 className="font-cond text-[15px] font-semibold">
                 {b.section === null
                   ? `Drop at the ${b.edge}`
                   : `${job.sections.find((s) => s.id === b.section)?.label ?? "Section"}, at the ${b.edge}`}
@@ -69,7 +69,7 @@ export function BoardEntry({ f }: { f: BoardFigures }) {
                     ? ` · ${count(seated.length, "seat")}${b.rows > 1 ? ` in ${b.rows} rows` : ""}, ${b.spare} left`
                     : " · through glands"}
                 </span>
-              </h4>
+              </h3>
               <Sortable
                 label={`Order tied, ${b.edge}`}
                 className="my-1 flex flex-wrap gap-1"

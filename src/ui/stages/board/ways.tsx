@@ -45,10 +45,10 @@ export function BoardWays({ f }: { f: BoardFigures }) {
           const beyond = [...ways.values()].filter((w) => w > f.board.ways).length;
           return (
             <section key={o.value} aria-label={o.name} className="border border-line p-2" data-order={o.value}>
-              <h4 className="font-cond text-[15px] font-semibold">
+              <h3 className="font-cond text-[15px] font-semibold">
                 {o.name}
                 {o.value === school ? " · the school of this job" : ""}
-              </h4>
+              </h3>
               <p className="text-[13.5px] text-soft">{o.reason}</p>
               <p className="text-[13.5px]">
                 {crossings ? `${count(crossings, "pair")} of cables must cross.` : "No cables cross."}

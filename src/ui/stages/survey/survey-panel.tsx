@@ -1,6 +1,6 @@
 "use client";
 import { Footprints, Square } from "lucide-react";
-import { useState } from "react";
+import { useEffect, useState } from "react";
 import { decksOfStorey } from "../../../core/house/house";
 import { addDeck, say } from "../../job/edits";
 import { change, edit, useDesk, useStorey } from "../../job/store";
@@ -16,6 +16,7 @@ import { RectangleRoom } from "./rectangle-room";
 import { RoomForm } from "./room/room-form";
 import { SupplyForm } from "./supply";
 import { Storeys } from "./storeys";
+import { Unknowns } from "./unknowns";
 import { WalkRoom } from "./walk-room";
 
 const countries = [
@@ -32,6 +33,15 @@ export function SurveyPanel() {
   const roomId = useDesk((s) => s.room);
   const storey = useStorey();
   const [adding, setAdding] = useState<"walk" | "rectangle" | null>(null);
+  // What a command asked for opens here, once this panel stands.
+  const asked = useDesk((s) => s.asked);
+  useEffect(() => {
+    if (asked === null) return;
+    useDesk.setState({ asked: null });
+    if (asked === "deck") askDeck("solid-joists");
+    else setAdding(asked);
+    // eslint-disable-next-line react-hooks/exhaustive-deps -- only what was asked decides
+  }, [asked]);
   const room = job.rooms.find((r) => r.id === roomId);
   const decks = decksOfStorey(job, storey);
   const others = job.decks.filter((d) => !decks.includes(d));
@@ -62,6 +72,7 @@ export function SurveyPanel() {
           </Button>
         </div>
       </section>
+      <Unknowns />
       <OutsideWalls />
       <Storeys shown={storey} />
       <section aria-label="Decks" className="grid gap-1.5">

@@ -103,6 +103,8 @@ function Walk({ onDone }: { onDone: () => void }) {
           onKeyDown={(e) => {
             // From the name on to the lengths; with those in, to the button that adds the room.
             if (e.key !== "Enter" || !(e.target instanceof HTMLInputElement)) return;
+            // The same press must not press what is gone to.
+            e.preventDefault();
             document.querySelector<HTMLElement>(room ? "[role=dialog] [data-do]" : "[data-walk]")?.focus();
           }}
         >
