@@ -5,7 +5,7 @@ export function handsOf(page: () => Page) {
   const see = (words: string | RegExp): Promise<unknown> =>
     page().waitForFunction(
       (source, flags) => new RegExp(source, flags).test(document.body.innerText),
-      { timeout: 20_000 },
+      { timeout: 180_000 },
       typeof words === "string" ? words.replace(/[.*+?^${}()|[\]\\]/g, "\\$&") : words.source,
       "i",
     );
@@ -16,7 +16,7 @@ export function handsOf(page: () => Page) {
     press: async (name: string): Promise<void> => {
       const b = (await page().waitForSelector(
         `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${name}") or contains(@aria-label, "${name}")])`,
-        { timeout: 20_000 },
+        { timeout: 180_000 },
       )) as ElementHandle<HTMLElement>;
       await b.evaluate((e) => e.scrollIntoView({ block: "center" }));
       await b.click();
@@ -26,7 +26,7 @@ export function handsOf(page: () => Page) {
       await page().waitForSelector("[data-palette]");
       await page().click(`::-p-xpath(//*[@data-palette]//button[contains(., "${name}")])`);
     },
-    stored: (): Promise<unknown> => page().waitForSelector('[data-storing="stored"]', { timeout: 20_000 }),
+    stored: (): Promise<unknown> => page().waitForSelector('[data-storing="stored"]', { timeout: 180_000 }),
     /** Types into a field in place of what is there, and Enter. */
     type: async (name: string, value: string): Promise<void> => {
       await page().waitForSelector(field(name));
@@ -39,7 +39,7 @@ export function handsOf(page: () => Page) {
     choose: async (name: string, words: string): Promise<void> => {
       await page().waitForFunction(
         (f, w) => [...(document.querySelector<HTMLSelectElement>(f)?.options ?? [])].some((o) => o.text.includes(w)),
-        { timeout: 20_000 },
+        { timeout: 180_000 },
         field(name),
         words,
       );

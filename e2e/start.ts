@@ -22,7 +22,7 @@ export interface Running {
 }
 
 /** How long a journey waits for anything, ms; the launch of the browser and its first answer included. */
-const PATIENCE = 20_000;
+const PATIENCE = 180_000;
 
 const freePort = (): Promise<number> =>
   new Promise((done, fail) => {
