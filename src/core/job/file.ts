@@ -54,6 +54,15 @@ export type ReadResult = { ok: true; file: JobFile } | { ok: false; refusals: Re
 
 const refuse = (path: string, message: string): ReadResult => ({ ok: false, refusals: [{ path, message }] });
 
+/** Files that are offered by mistake, by how they begin. */
+const otherKinds: readonly [RegExp, string][] = [
+  [/^%PDF/, "a PDF"],
+  [/^PK/, "a spreadsheet or an archive"],
+  [/^\s*</, "a web page or a drawing"],
+  [/^.?(PNG|JFIF|GIF8|.{0,8}WEBP)/s, "a picture"],
+  [/^\s*0\s*\r?\n\s*SECTION/, "a DXF drawing: bring it in under Survey, Drawings"],
+];
+
 /**
  * Reads a job file. Anything malformed, cut short, too large, of another version or at odds with itself is refused
  * with the field and words; nothing is guessed.
@@ -65,6 +74,9 @@ export function readJobFile(text: string): ReadResult {
   try {
     data = JSON.parse(text);
   } catch (e) {
+    const other = otherKinds.find(([begins]) => begins.test(text));
+    if (other)
+      return refuse("", `the file is ${other[1]}, and no job file; a job file ends in .lumbet.json or .lumbet.tar.gz`);
     return refuse("", `the file is not whole JSON: ${(e as Error).message}`);
   }
   if (typeof data !== "object" || data === null || Array.isArray(data))

@@ -25,6 +25,12 @@ describe("job files", () => {
     expect(r.ok && writeJobFile(r.file.job)).toBe(text);
   });
   it("refuses what is not a whole job file, in words", () => {
+    // Files offered by mistake are told by how they begin.
+    expect(refused("%PDF-1.3 3 0 obj")).toContain("the file is a PDF, and no job file");
+    expect(refused("PK\u0003\u0004")).toContain("a spreadsheet or an archive");
+    expect(refused("<svg/>")).toContain("a web page or a drawing");
+    expect(refused("\uFFFDPNG\r\n")).toContain("a picture");
+    expect(refused("0\nSECTION\n2")).toContain("a DXF drawing");
     expect(refused("")).toMatch(/not whole JSON/);
     expect(refused(text.slice(0, 500))).toMatch(/not whole JSON/);
     expect(refused("[1,2]")).toMatch(/holds no job/);

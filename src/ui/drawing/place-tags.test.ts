@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { type Tag, placeLabels, placeTags } from "./place-tags";
+import { type Tag, boxRound, placeLabels, placeTags } from "./place-tags";
 
 const apart = (a: { x0: number; y0: number; x1: number; y1: number }, b: typeof a): boolean =>
   a.x1 <= b.x0 || b.x1 <= a.x0 || a.y1 <= b.y0 || b.y1 <= a.y0;
@@ -16,6 +16,14 @@ describe("tags of points", () => {
     expect(moved.get("S0")).toEqual([0, 0]);
     expect(Math.abs(moved.get("S1")![1])).toBe(19);
     expect(moved.get("S1")![0]).toBe(0);
+  });
+  it("leave a hole in sight, and a label keeps off it too", () => {
+    const hole = boxRound(100, 100, 5);
+    const { moved, taken } = placeTags([{ id: "S1", x: 100, y: 100, w: 24, h: 17 }], [hole]);
+    expect(moved.get("S1")).not.toEqual([0, 0]);
+    expect(taken).toHaveLength(2);
+    expect(apart(taken[0]!, taken[1]!)).toBe(true);
+    expect(placeLabels([{ id: "a", w: 20, h: 15, at: [{ x: 100, y: 100 }] }], [hole]).get("a")).toBeNull();
   });
   it("never lie on one another where a few crowd, whatever their places (property)", () => {
     const tag = fc.record({

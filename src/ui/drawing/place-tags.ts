@@ -6,7 +6,7 @@ export interface Tag {
   w: number;
   h: number;
 }
-interface Box {
+export interface Box {
   x0: number;
   y0: number;
   x1: number;
@@ -17,6 +17,9 @@ interface Box {
 const GAP = 1;
 /** How many rows of its own height a tag is moved at most: further off it is no longer seen whose it is. */
 const ROWS = 4;
+
+/** What takes up so much round a place, px: a hole, which nothing may hide. */
+export const boxRound = (x: number, y: number, by: number): Box => ({ x0: x - by, y0: y - by, x1: x + by, y1: y + by });
 
 const boxOf = (t: Tag, dx = 0, dy = 0): Box => ({
   x0: t.x + dx - t.w / 2,
@@ -30,14 +33,18 @@ const meets = (a: Box, b: Box): boolean =>
 /**
  * Moves tags off one another: each stays where it is, or goes to the nearest free place over, under or beside it. From the left,
  * so that a tag does not change places because another far from it did.
+ * @param keep what no tag may lie on
  * @returns how far each is moved, px, and the boxes that are taken then
  */
-export function placeTags(tags: readonly Tag[]): {
+export function placeTags(
+  tags: readonly Tag[],
+  keep: readonly Box[] = [],
+): {
   moved: Map<string, readonly [dx: number, dy: number]>;
   taken: Box[];
 } {
   const moved = new Map<string, readonly [number, number]>();
-  const taken: Box[] = [];
+  const taken: Box[] = [...keep];
   for (const t of [...tags].sort((a, b) => a.x - b.x || a.y - b.y || (a.id < b.id ? -1 : 1))) {
     const ways: [number, number][] = [[0, 0]];
     for (let n = 1; n <= ROWS; n++)

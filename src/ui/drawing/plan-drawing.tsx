@@ -21,9 +21,12 @@ import { PlanRuns } from "./plan-runs";
 import { ToolBar, ToolShapes } from "./plan-tool";
 import { pressScale } from "./tools/known-length";
 import { pressOutline } from "./tools/outline";
-import { placeTags } from "./place-tags";
+import { boxRound, placeTags } from "./place-tags";
 import { Shapes } from "./shape-view";
 import { useViewport } from "./viewport";
+
+/** Half of what a hole takes up on the screen, px. */
+const HOLE = 5;
 
 /** A storey from above: rooms, points and runs; with `deck` the joists over it, their legal windows, bores and old cuts. */
 export function PlanDrawing({ deck }: { deck: boolean }) {
@@ -87,8 +90,13 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
           y: -p.space[1] * view.scale,
           ...planTag(p, view.scale),
         })),
+        deck
+          ? holes
+              .filter((o) => storeyDecks.has(o.in.deck ?? ""))
+              .map((o) => boxRound(o.centre[0] * view.scale, -o.centre[1] * view.scale, HOLE))
+          : [],
       ),
-    [points, view.scale],
+    [points, view.scale, deck, holes, storeyDecks],
   );
   const toPlan = (e: { clientX: number; clientY: number }): { x: number; y: number } => {
     const r = frame.current!.getBoundingClientRect();

@@ -23,7 +23,7 @@ import { isPicked } from "../job/picking";
 import { useDesk } from "../job/store";
 import { DrawingFrame } from "./frame";
 import { Hatches } from "./hatches";
-import { placeLabels, placeTags } from "./place-tags";
+import { boxRound, placeLabels, placeTags } from "./place-tags";
 import { PointTag, tagSize } from "./point-tag";
 import { LegOutline, RunLine, labelPlaces, labelSize } from "./run-line";
 import { Shapes } from "./shape-view";
@@ -178,6 +178,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       ...tagSize(point.label, p.width * per, p.height * per),
     }));
     const { moved, taken } = placeTags(tags);
+    taken.push(...laid.holes.map((o) => boxRound(o.x * per, o.y * per, HOLE)));
     const parts = rows.flatMap((r) =>
       runIds.flatMap((id) => {
         const legs = laid.legs.filter((l) => l.run.id === id && r.walls.some((w) => w.face.wall.id === l.wall));
@@ -334,6 +335,9 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
 const ROUND = 450;
 /** Under the walls, for the strip of the deck and the name of each, mm. */
 const UNDER = STRIP_GAP + STRIP / 2 + 520;
+
+/** Half of what a hole takes up on the screen, px. */
+const HOLE = 5;
 
 const within = (x: number, r: { from: number; to: number }): boolean => x >= r.from && x < r.to;
 
