@@ -1,11 +1,9 @@
-import { readFileSync } from "node:fs";
-import { createRequire } from "node:module";
 import type { Page } from "puppeteer-core";
 import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
+import { faultsIn } from "./faults";
 import { handsOf } from "./hands";
 import { type Running, start } from "./start";
 
-const axe = readFileSync(createRequire(import.meta.url).resolve("axe-core/axe.min.js"), "utf8");
 let app: Running;
 beforeAll(async () => {
   app = await start();
@@ -55,6 +53,7 @@ const screens: readonly (readonly [path: string, width: number])[] = [
   ["/schools?job=tern-cottage", 1280],
   ["/steps?kind=mi-second", 390],
   ["/reference", 1280],
+  ["/jobs/there-is-none", 390],
 ];
 
 /** What is opened over a page, and the page it is opened on. */
@@ -67,26 +66,6 @@ const opened: readonly (readonly [name: string, path: string, open: (page: Page)
   ["Joists over this storey", `${desk}?stage=survey`, (p) => handsOf(() => p).press("Add joists over")],
   ["Tour", `${desk}?tour=1`, (p) => p.waitForSelector("[data-tour]")],
 ];
-
-/** Faults of the page as it stands, at any level, in one theme and then in the other. */
-async function faultsIn(page: Page): Promise<string[]> {
-  const out: string[] = [];
-  for (const theme of ["light", "dark"]) {
-    await page.evaluate((t) => (document.documentElement.dataset.theme = t), theme);
-    const found = await page.evaluate(async () => {
-      const { axe } = window as unknown as {
-        axe: { run: () => Promise<{ violations: { id: string; nodes: { html: string }[] }[] }> };
-      };
-      const r = await axe.run();
-      return r.violations.map((v) => {
-        const nodes = v.nodes.slice(0, 3).map((n) => n.html.slice(0, 160));
-        return `${v.id}: ${nodes.join(" | ")}`;
-      });
-    });
-    out.push(...found.map((f) => `${theme}: ${f}`));
-  }
-  return out;
-}
 
 let page: Page | null = null;
 afterEach(async () => {
@@ -102,7 +81,6 @@ async function come(path: string, width: number): Promise<Page> {
   const isDesk = path === desk || path.startsWith(`${desk}?`);
   await page.waitForSelector(isDesk ? "[data-storing]" : "h1");
   if (isDesk) await page.waitForFunction(() => document.querySelector(".order")?.textContent?.includes("runs laid"));
-  await page.evaluate(axe);
   return page;
 }
 

@@ -4,6 +4,7 @@ import { join } from "node:path";
 import type { Page } from "puppeteer-core";
 import { describe, expect, it } from "vitest";
 import { desk } from "./desk";
+import { faultsIn } from "./faults";
 import { handsOf } from "./hands";
 
 const { app, page } = desk({ lan: true });
@@ -51,6 +52,7 @@ describe("in a local network", () => {
     const code = /sign-in\?code=(\w+)/.exec(app().said())![1]!;
     await page().goto(`${app().address}/jobs/tern-cottage?stage=points`);
     await hands.see("Who runs this Lumbet?");
+    expect(await faultsIn(page())).toEqual([]);
     await page().type("[name=code]", "wrongcode123");
     await page().type("[name=name]", "Ona Reeve");
     await page().type("[name=passphrase]", PASSPHRASE);
@@ -75,9 +77,12 @@ describe("in a local network", () => {
     const link = await page().waitForSelector("[data-qr^=http]");
     const invitation = await link!.evaluate((e) => new URL((e as HTMLElement).dataset.qr!).pathname);
     await page().waitForSelector("[data-qr] svg");
+    expect(await faultsIn(page())).toEqual([]);
     const phone = await device();
     await phone.goto(`${app().address}${invitation}`);
     const thumb = handsOf(() => phone);
+    await thumb.see("Sign this device in");
+    expect(await faultsIn(phone)).toEqual([]);
     await thumb.press("Sign this device in");
     await phone.waitForFunction(() => location.pathname === "/");
     const second = await device();
@@ -133,6 +138,12 @@ describe("in a local network", () => {
     await handsOf(() => reader).see("isolated and proved dead");
     await handsOf(() => reader).see("Kitchen, wall 2: not released");
     expect(await reader.$$("button, form")).toHaveLength(0);
+    expect(await faultsIn(reader)).toEqual([]);
+    // One wall by itself, with what lies in it and how to isolate; nothing to print or change.
+    await handsOf(() => reader).press("Kitchen, wall 2");
+    await reader.waitForSelector('[data-paper^="wall "]');
+    await handsOf(() => reader).see("A detector that stays silent proves nothing");
+    expect(await reader.$$("button, form, a[download]")).toHaveLength(0);
     await reader.goto(`${app().address}/jobs/tern-cottage`);
     expect(new URL(reader.url()).pathname).toBe("/sign-in");
     await page().keyboard.press("Escape");

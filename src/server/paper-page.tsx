@@ -28,6 +28,7 @@ export async function pageOfPaper(id: string, kind: PaperKind, paper: string) {
     <PaperPage
       job={{ id: job.id, name: job.name, address: job.address }}
       paper={one}
+      back={{ href: `/jobs/${job.id}/papers`, name: "All papers of the job" }}
       kept={`/api/jobs/${job.id}/papers.pdf?${q.toString()}`}
     />
   );

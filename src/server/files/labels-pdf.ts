@@ -1,6 +1,6 @@
 import PDFDocument from "pdfkit";
 import { type Label, type LabelSheet, placesOnSheets } from "../../core/papers/labels";
-import { type Pdf, linesOf, pt, setLine, takeLetters, widthOf } from "./pdf-words";
+import { bytesOf, type Pdf, linesOf, pt, setLine, takeLetters, widthOf } from "./pdf-words";
 
 /** Words stay so far from the edge of a label, mm: sheets are cut and fed no closer. */
 const INSET = 2.2;
@@ -20,12 +20,7 @@ export async function labelsPdf(
     info: { CreationDate: new Date(0) },
   });
   takeLetters(doc);
-  const chunks: Buffer[] = [];
-  doc.on("data", (c: Buffer) => chunks.push(c));
-  const done = new Promise<Buffer>((take, fail) => {
-    doc.on("end", () => take(Buffer.concat(chunks)));
-    doc.on("error", fail);
-  });
+  const done = bytesOf(doc);
   let on = -1;
   placesOnSheets(labels.length, s, firstFree).forEach((at, i) => {
     while (on < at.sheet) {

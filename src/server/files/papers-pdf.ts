@@ -4,7 +4,7 @@ import type { Paper } from "../../core/papers/paper";
 import { drawBlocks } from "./pdf-blocks";
 import { type Flow, INK, SOFT } from "./pdf-flow";
 import { STRIP } from "./pdf-stick";
-import { type Pdf, linesOf, pt, setLine, takeLetters } from "./pdf-words";
+import { bytesOf, type Pdf, linesOf, pt, setLine, takeLetters } from "./pdf-words";
 
 /** What stands on every page beside its paper. */
 export interface Heading {
@@ -44,12 +44,7 @@ export async function papersPdf(
     info: { Title: `${heading.job}, papers`, CreationDate: new Date(0) },
   });
   takeLetters(doc);
-  const chunks: Buffer[] = [];
-  doc.on("data", (c: Buffer) => chunks.push(c));
-  const done = new Promise<Buffer>((take, fail) => {
-    doc.on("end", () => take(Buffer.concat(chunks)));
-    doc.on("error", fail);
-  });
+  const done = bytesOf(doc);
   const pages: { title: string }[] = [];
   const contents = size === "roll" || papers.length < 2 ? null : size;
   const first = contents ? contentsPages(papers.length, contents) : 0;

@@ -21,6 +21,16 @@ export function takeLetters(doc: Pdf): void {
   for (const [name, path] of Object.entries(files)) doc.registerFont(name, path);
 }
 
+/** All of a document once it is ended. */
+export function bytesOf(doc: Pdf): Promise<Buffer> {
+  const chunks: Buffer[] = [];
+  doc.on("data", (c: Buffer) => chunks.push(c));
+  return new Promise((take, fail) => {
+    doc.on("end", () => take(Buffer.concat(chunks)));
+    doc.on("error", fail);
+  });
+}
+
 /** Signs that the letters of the house lack. */
 const LACKING = /[^\u0020-\u024f\u2013\u2014\u2018\u2019\u201c\u201d\u2022\u2026\u2212]+/g;
 

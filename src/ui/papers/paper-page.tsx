@@ -13,22 +13,21 @@ import { Table } from "../stages/table";
 export function PaperPage({
   job,
   paper,
+  back,
   kept,
 }: {
   job: { id: string; name: string; address: string };
   paper: Paper;
-  /** Where it is had as a PDF, without the moment it is asked at. */
-  kept: string;
+  /** Where it is left for. */
+  back: { href: string; name: string };
+  /** Where it is had as a PDF, without the moment it is asked at; null for whoever may only read it here. */
+  kept: string | null;
 }) {
   const file = `${kept}${useMoment()}`;
   return (
     <div className="min-h-dvh bg-page" data-paper={`${paper.kind} ${paper.id}`}>
       <header className="bar no-print flex min-h-14 items-center gap-3 bg-bar px-3 text-barink">
-        <Link
-          href={`/jobs/${job.id}/papers`}
-          className="inline-flex size-12 items-center justify-center"
-          aria-label="All papers of the job"
-        >
+        <Link href={back.href} className="inline-flex size-12 items-center justify-center" aria-label={back.name}>
           <ArrowLeft />
         </Link>
         <div className="min-w-0">
@@ -42,14 +41,16 @@ export function PaperPage({
             <h1 className="text-2xl">{paper.title}</h1>
             <p className="text-soft">{paper.about}</p>
           </div>
-          <div className="no-print flex flex-wrap gap-2">
-            <a className={buttonLook({ big: true, look: "solid" })} href={`${file}&look=1`} target="_blank">
-              <Printer size={18} aria-hidden /> Print
-            </a>
-            <a className={buttonLook({ big: true })} href={file} download>
-              <Download size={18} aria-hidden /> Keep as PDF
-            </a>
-          </div>
+          {kept === null ? null : (
+            <div className="no-print flex flex-wrap gap-2">
+              <a className={buttonLook({ big: true, look: "solid" })} href={`${file}&look=1`} target="_blank">
+                <Printer size={18} aria-hidden /> Print
+              </a>
+              <a className={buttonLook({ big: true })} href={file} download>
+                <Download size={18} aria-hidden /> Keep as PDF
+              </a>
+            </div>
+          )}
         </div>
         {paper.blocks.map((b, i) => (
           <BlockView key={i} b={b} job={job.id} at={String(i + 1)} />

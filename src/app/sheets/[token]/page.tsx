@@ -14,8 +14,9 @@ export const dynamic = "force-dynamic";
 
 /** The walls of a job with what runs in them, for whoever has the link: nothing else of it, and nothing to change. */
 export default async function Page({ params }: { params: Promise<{ token: string }> }) {
+  const { token } = await params;
   const db = await database();
-  const id = await jobOfLink(db, (await params).token);
+  const id = await jobOfLink(db, token);
   const found = id === null ? null : await findJob(db, id);
   if (!found) notFound();
   const { job, house, plan, siteBook } = await planOf(db, found.job);
@@ -47,7 +48,10 @@ export default async function Page({ params }: { params: Promise<{ token: string
                 const last = lastReleased(siteBook, w.key);
                 return (
                   <li key={w.key}>
-                    {surfaceName(house, w)}:{" "}
+                    <a className="underline underline-offset-2" href={`/sheets/${token}/${encodeURIComponent(w.id)}`}>
+                      {surfaceName(house, w)}
+                    </a>
+                    :{" "}
                     {last
                       ? `released by ${last.by}, ${last.at.slice(0, 10)}`
                       : "not released, cables may still be moved"}
