@@ -87,10 +87,13 @@ describe("circuits that are made when they are first needed", () => {
       ["LI1", 2],
       ["CK1", 1],
     ]);
+    job = { ...job, circuits: job.circuits.map((c) => (c.label === "CK1" ? { ...c, way: null } : c)) };
     const ways = job.circuits.map((c) => c.way);
     put("board");
     expect(job.circuits.map((c) => c.way)).toEqual(ways);
-    expect(newCircuit(job, "shower", newId).way).toBe(4);
+    expect(newCircuit(job, "shower", newId).way).toBe(1);
+    // A second of a kind has a label and a name of its own.
+    expect(newCircuit(job, "ring", newId)).toMatchObject({ label: "R2", name: "Sockets 2" });
   });
   it("a series makes one circuit for all of it", () => {
     const job = twoRooms();

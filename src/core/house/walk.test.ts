@@ -29,6 +29,10 @@ describe("walking a room", () => {
     { x: 3600, y: 4200 },
     { x: 3600, y: 0 },
   ];
+  it("two sides are no room yet, however they are turned", () => {
+    for (const text of ["3600 r 2800 r", "3600 r 2800", "3600"])
+      expect(refusal(text)).toBe("a room has at least three sides");
+  });
   it("closes a rectangle however its end is written", () => {
     for (const text of [
       "4200 r 3600 r 4200 r 3600",

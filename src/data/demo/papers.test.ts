@@ -267,6 +267,13 @@ describe("the other papers", () => {
     const [late, early] = [read("b", "2026-11-26T11:00:00Z", 0.4), read("a", "2026-11-26T10:00:00Z", 1_000_000)];
     expect(cell([late, early])).toBe("0.4 Ω");
     expect(cell([early])).toBe("open");
+    const insulated: SiteEntry = {
+      ...late,
+      id: "i",
+      reading: { what: runReadingNames.insulation, value: 299, unit: "MΩ" },
+    };
+    const row = tables(ask(["tests"], {}, [late, insulated])[0]!)[0]!.rows[0]!;
+    expect([row[2], row[4], row[5]]).toEqual(["0.4 Ω", "", expect.stringContaining("299")]);
   });
   it("come in the order asked for, of one room or wall alone where that is asked", () => {
     const kinds = ask(paperKinds).map((p) => p.kind);

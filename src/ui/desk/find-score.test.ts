@@ -30,6 +30,8 @@ describe("the find box", () => {
     expect(best("walk")).toBe("command Walk a room");
     expect(best("R1 circuit")).toBe("circuit R1 Ring ground floor");
     expect(findScore("room First floor landing", "R1")).toBe(0);
+    // A figure is the whole of it.
+    expect(findScore("wall 20 Kitchen", "wall 2")).toBe(0);
     expect(best("kitchen wall 2")).toBe("wall 2 Kitchen");
     expect(best("wall 2 kitchen")).toBe("wall 2 Kitchen");
     expect(best("kitchen")).toBe("room Kitchen");

@@ -25,7 +25,9 @@ const job = (circuits: object[], points: object[] = [point("db", "board", { ways
       ...c,
     })),
   });
-const facts = (circuits: object[], points?: object[]) => circuitFacts(job(circuits, points));
+/** What is told of circuits, but that they have no points: most here have none. */
+const facts = (circuits: object[], points?: object[]) =>
+  circuitFacts(job(circuits, points)).filter((f) => f.rule !== "circuit.empty");
 
 describe("ways of the board", () => {
   it("none given, one past the last, one shared: each is told with the way that is free", () => {
@@ -65,6 +67,18 @@ describe("ways of the board", () => {
         { label: "A", way: null },
       ]).map((f) => f.subject.id),
     ).toEqual(["c1", "c0"]));
+});
+
+describe("points of a circuit", () => {
+  const empty = (c: object): unknown[] => circuitFacts(job([c])).filter((f) => f.rule === "circuit.empty");
+  it("none, or one on a ring, is told of a new circuit; one found as it is may be anything", () => {
+    expect(empty({ kind: "radial" })).toMatchObject([{ case: "none", measured: 0, limit: 1 }]);
+    expect(empty({ kind: "ring" })).toMatchObject([{ case: "none", measured: 0, limit: 2 }]);
+    expect(empty({ kind: "ring", points: ids.slice(0, 1) })).toMatchObject([{ case: "ring", measured: 1, limit: 2 }]);
+    expect(empty({ kind: "ring", points: ids.slice(0, 2) })).toEqual([]);
+    expect(empty({ kind: "radial", points: ids.slice(0, 1) })).toEqual([]);
+    expect(empty({ kind: "radial", state: "keep" })).toEqual([]);
+  });
 });
 
 describe("protection and conductors", () => {
