@@ -36,11 +36,19 @@ export default async function Page({ params }: { params: Promise<{ token: string
             <span className="text-soft"> · walls side by side, as seen from inside; lengths in millimetres</span>
           </h2>
           <div
-            className="mt-1 overflow-x-auto border border-line bg-white [&>svg]:h-auto [&>svg]:min-w-[900px] [&>svg]:w-full"
-            role="img"
-            aria-label={`Walls of ${r.name}`}
-            dangerouslySetInnerHTML={{ __html: sceneSvg(roomSheet(house, r.id, plan)) }}
-          />
+            className="mt-1 overflow-x-auto border border-line bg-white"
+            role="region"
+            aria-label={`Walls of ${r.name}, to be moved sideways`}
+            // It scrolls: keys must reach it.
+            tabIndex={0}
+          >
+            <div
+              className="[&>svg]:h-auto [&>svg]:min-w-[900px] [&>svg]:w-full"
+              role="img"
+              aria-label={`Walls of ${r.name}`}
+              dangerouslySetInnerHTML={{ __html: sceneSvg(roomSheet(house, r.id, plan)) }}
+            />
+          </div>
           <ul className="mt-1 flex flex-wrap gap-x-6 text-[14px]" data-released>
             {walls
               .filter((w) => house.faces[house.faceOfWall.get(w.id)!]!.room.id === r.id)
