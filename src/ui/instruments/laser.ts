@@ -39,7 +39,13 @@ function nextField(el: HTMLInputElement): HTMLInputElement | null {
 
 /** Takes a reading into the field in focus and moves on to the next. In a walk it adds the next side of the practice room with its turn. */
 export async function takeReading(): Promise<void> {
-  const el = document.activeElement;
+  let el = document.activeElement;
+  // Beside a walk there is one place for a reading, wherever the cursor is.
+  const walk = takes(el) ? null : el?.closest("[role=dialog]")?.querySelector<HTMLInputElement>("[data-walk]");
+  if (walk) {
+    walk.focus();
+    el = walk;
+  }
   if (!takes(el)) {
     toast("Put the cursor into a length first; the reading goes where the cursor is.");
     return;
