@@ -25,6 +25,21 @@ describe("tags of points", () => {
     expect(apart(taken[0]!, taken[1]!)).toBe(true);
     expect(placeLabels([{ id: "a", w: 20, h: 15, at: [{ x: 100, y: 100 }] }], [hole]).get("a")).toBeNull();
   });
+  it("stay within their row: one that would be pushed past its end goes the other way", () => {
+    const crowd: Tag[] = [0, 1, 2, 3, 4, 5, 6].map((n) => ({
+      id: `S${n}`,
+      x: 195,
+      y: 100,
+      w: 24,
+      h: 17,
+      between: [0, 200],
+    }));
+    for (const t of crowd) {
+      const [dx] = placeTags(crowd).moved.get(t.id)!;
+      expect(t.x + dx + 12).toBeLessThanOrEqual(207);
+    }
+    expect(new Set([...placeTags(crowd).moved.values()].map(String)).size).toBe(7);
+  });
   it("never lie on one another where a few crowd, whatever their places (property)", () => {
     const tag = fc.record({
       x: fc.integer({ min: 0, max: 120 }),

@@ -5,6 +5,8 @@ export interface Tag {
   y: number;
   w: number;
   h: number;
+  /** It stays between these, px: past the end of its row it would be out of sight. */
+  between?: readonly [from: number, to: number];
 }
 export interface Box {
   x0: number;
@@ -29,6 +31,10 @@ const boxOf = (t: Tag, dx = 0, dy = 0): Box => ({
 });
 const meets = (a: Box, b: Box): boolean =>
   a.x0 < b.x1 + GAP && b.x0 < a.x1 + GAP && a.y0 < b.y1 + GAP && b.y0 < a.y1 + GAP;
+
+/** Whether a tag is within its row there; one that reaches out where its point is may stay. */
+const inRow = (t: Tag, b: Box): boolean =>
+  !t.between || (b.x0 >= Math.min(t.between[0], t.x - t.w / 2) && b.x1 <= Math.max(t.between[1], t.x + t.w / 2));
 
 /**
  * Moves tags off one another: each stays where it is, or goes to the nearest free place over, under or beside it. From the left,
@@ -61,7 +67,7 @@ export function placeTags(
         ways.push([dx * (t.w + GAP + 1), dy * (t.h + GAP + 1)]);
     const free = ways
       .sort((a, b) => Math.hypot(...a) - Math.hypot(...b))
-      .find(([dx, dy]) => !taken.some((o) => meets(o, boxOf(t, dx, dy))));
+      .find(([dx, dy]) => inRow(t, boxOf(t, dx, dy)) && !taken.some((o) => meets(o, boxOf(t, dx, dy))));
     const [dx, dy] = free ?? [0, 0];
     moved.set(t.id, [dx, dy]);
     taken.push(boxOf(t, dx, dy));

@@ -176,6 +176,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       x: (w.x + p.u) * per,
       y: -p.v * per,
       ...tagSize(point.label, p.width * per, p.height * per),
+      between: betweenOf(w.x, spans, per),
     }));
     const { moved, taken } = placeTags(tags);
     taken.push(...laid.holes.map((o) => boxRound(o.x * per, o.y * per, HOLE)));
@@ -335,6 +336,12 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
 const ROUND = 450;
 /** Under the walls, for the strip of the deck and the name of each, mm. */
 const UNDER = STRIP_GAP + STRIP / 2 + 520;
+
+/** The ends of the row that a wall stands in, px, with a little over for a tag at its very end. */
+function betweenOf(x: number, spans: readonly (readonly [number, number])[], per: number): readonly [number, number] {
+  const [from, to] = spans.find(([a, b]) => x >= a && x < b) ?? spans[0]!;
+  return [from * per - 10, to * per + 10];
+}
 
 /** Half of what a hole takes up on the screen, px. */
 const HOLE = 5;

@@ -125,7 +125,11 @@ function TapePrinter({ lines }: { lines: readonly (readonly string[])[] }) {
       </p>
       <div className="flex flex-wrap gap-2">
         <Button big onClick={() => void print()} disabled={!left.length}>
-          {out.length ? `Go on with ${left.length}` : `Print ${lines.length} on tape`}
+          {!left.length
+            ? "All are printed"
+            : out.length
+              ? `Go on with ${left.length}`
+              : `Print ${lines.length} on tape`}
         </Button>
         {left.length && out.length ? (
           <Button
@@ -146,11 +150,11 @@ function TapePrinter({ lines }: { lines: readonly (readonly string[])[] }) {
         {out.map((l, i) => (
           <li
             key={i}
-            className="flex min-h-9 items-center gap-2 border border-line bg-field px-2 text-[13px]"
-            style={{ maxWidth: `${stripLength(l) * 4}px` }}
+            className="flex min-h-9 w-fit max-w-full items-center gap-2 border border-line bg-field px-2 text-[13px]"
           >
-            <b>{l[0]}</b>
-            <span className="min-w-0 truncate">{l.slice(1).join(" · ")}</span>
+            <b className="whitespace-nowrap">{l[0]}</b>
+            <span className="min-w-0">{l.slice(1).join(" · ")}</span>
+            <span className="num text-soft">{stripLength(l)} mm</span>
           </li>
         ))}
       </ol>

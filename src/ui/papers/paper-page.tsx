@@ -82,7 +82,7 @@ function BlockView({ b, job, at }: { b: Block; job: string; at: string }) {
         </p>
       );
     case "scene":
-      return <SceneView scene={b.scene} tall={Math.max(260, b.tall * 4)} />;
+      return <SceneView scene={b.scene} tall={Math.max(260, b.tall * 4)} beside={72} />;
     case "true":
       return (
         <div>
