@@ -41,7 +41,7 @@ describe("papers of a job", () => {
     );
   });
 
-  it("are read on a page of their own, the wall's where its code leads; a roll takes sticks alone; labels fill a sheet or the simulated tape", async () => {
+  it("are read on pages of their own; a roll takes sticks alone; labels fill a sheet or the simulated tape", async () => {
     const { press, see, choose, type, text } = handsOf(page);
     await page().goto(`${app().address}/jobs/tern-cottage/papers`);
     await page().waitForSelector("[data-papers]");

@@ -4,7 +4,10 @@ import { toSpace } from "../base/wall-frame";
 import { bounds } from "../base/polygon";
 import type { House } from "./house";
 
-/** Over this a clear span of joists is asked about, mm. Source: Trade habit: common sizes of joist are not laid over it between two supports. */
+/**
+ * Over this a clear span of joists is asked about, mm. Source: Trade habit: common sizes of joist are not laid over it between
+ * two supports.
+ */
 export const LONG_SPAN = 5000;
 
 /** A wall inside the storey that joists could rest on, seen along them. mm from the edge the bearings are measured from. */

@@ -1,4 +1,4 @@
-import { mm } from "../base/figures";
+import { mm, toMark } from "../base/figures";
 import { cableFlag, drawBoardEntry } from "../drawings/board-drawing";
 import { drawBox } from "../drawings/box-drawing";
 import { drawEndPlate, drawFace } from "../drawings/face-drawings";
@@ -69,7 +69,7 @@ function boxWords(h: House, f: EndFigures): TextBlock[] {
         kind: "text",
         text:
           `${name}: ${gland ? `gland ${gland.id}, hole Ø ${mm(gland.hole)}` : "no gland of the table fits"}. From the last cleat: ` +
-          `wires stop at ${mm(Math.round(marks.wires))}, sheath ringed at ${mm(Math.round(marks.ring))}, cut at ${mm(Math.round(marks.cut))}.`,
+          `wires stop at ${toMark(marks.wires)}, sheath ringed at ${toMark(marks.ring)}, cut at ${toMark(marks.cut)}.`,
       });
     }
     if (c.mineral)

@@ -8,7 +8,10 @@ import { lastReading } from "../record/readings";
 import { ringReadingNames } from "../trades/dead-tests/ring-read";
 import { runReadingNames } from "../trades/dead-tests/run-read";
 
-/** A conductor that is read: what it should read, Ω, or null where nothing is expected; and the last reading in words, empty where there is none. */
+/**
+ * A conductor that is read: what it should read, Ω, or null where nothing is expected; and the last reading in words, empty where
+ * there is none.
+ */
 export interface TestCell {
   expect: number | null;
   read: string;

@@ -131,7 +131,8 @@ export function wallSheet(
     `${h.job.name}, ${name}, ${mm(Math.round(f.shape.length))} by ${mm(Math.round(f.shape.height))}.`,
     ...behind.map((x) => {
       const c = h.job.circuits.find((y) => y.id === runs.get(x.run)?.circuit)?.label ?? "found";
-      return `${c} ${isPlumb(x) ? `plumb ${toMark((x.a.u + x.b.u) / 2)}` : `level ${toMark((x.a.v + x.b.v) / 2)} up`} ${Math.round(x.depth)} deep.`;
+      const at = isPlumb(x) ? `plumb ${toMark((x.a.u + x.b.u) / 2)}` : `level ${toMark((x.a.v + x.b.v) / 2)} up`;
+      return `${c} ${at} ${Math.round(x.depth)} deep.`;
     }),
   ].join(" ");
   const table: TableBlock = {

@@ -20,7 +20,9 @@ export const timberWords = {
     remedy: "Ask the maker of the joist for its hole chart.",
   }),
   "timber.long-span": (f, n) => ({
-    message: `${n.deck(f.where?.deck ?? "")} spans ${mm(measured(f))} clear at joist ${f.where?.joist}; over ${mm(limit(f))} is seldom right.`,
+    message:
+      `${n.deck(f.where?.deck ?? "")} spans ${mm(measured(f))} clear at joist ${f.where?.joist}; ` +
+      `over ${mm(limit(f))} is seldom right.`,
     remedy: "Look from below: where a wall or a steel carries the joists, enter it as a bearing in Survey.",
   }),
   "timber.depth": (f, n) =>

@@ -5,7 +5,10 @@ import { bytesOf, type Pdf, linesOf, pt, setLine, takeLetters, widthOf } from ".
 /** Words stay so far from the edge of a label, mm: sheets are cut and fed no closer. */
 const INSET = 2.2;
 
-/** Labels on sheets of A4, each wholly within its label; nothing else is on the sheet. A flag is printed twice, so that it reads from either side when folded round its cable. */
+/**
+ * Labels on sheets of A4, each wholly within its label; nothing else is on the sheet. A flag is printed
+ * twice, so that it reads from either side when folded round its cable.
+ */
 export async function labelsPdf(
   labels: readonly Label[],
   s: LabelSheet,

@@ -2,7 +2,10 @@
 import { useEffect, useState } from "react";
 import { nowOf } from "../../core/record/day";
 
-/** The clock of this device as a part of an address; empty until it runs in a browser, whose clock and place may be others than the server's. */
+/**
+ * The clock of this device as a part of an address; empty until it runs in a browser, whose clock and place may be others than
+ * the server's.
+ */
 export function useMoment(): string {
   const [moment, setMoment] = useState("");
   useEffect(() => {

@@ -16,7 +16,10 @@ const kindName = (k: PointKind, g: 1 | 2): string =>
 /** The circuit that new points join, as chosen; empty where each goes by its kind. */
 const useJoins = create<{ circuit: string }>(() => ({ circuit: "" }));
 
-/** Palette of points: a press puts one on the picked wall, ready to drag or to type its place. It stands first and whatever is picked comes under it, so that no button moves between two presses. */
+/**
+ * Palette of points: a press puts one on the picked wall, ready to drag or to type its place. It stands first and whatever is
+ * picked comes under it, so that no button moves between two presses.
+ */
 export function Palette() {
   const job = useDesk((s) => s.job);
   const { circuit } = useJoins();
