@@ -37,6 +37,7 @@ const trades = [
   "ends",
   "containment",
   "circuits",
+  "retrofit",
   "board",
 ];
 const tradeRules = trades.map((trade, i) => ({

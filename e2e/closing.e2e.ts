@@ -30,6 +30,7 @@ describe("before a wall is closed", () => {
       id: `ph${i}`,
       wall: w.id,
       deck: null,
+      outside: null,
       picture: "p1",
       u: 0,
       v: 0,
@@ -90,6 +91,7 @@ describe("before a wall is closed", () => {
     await page().waitForFunction(() => !document.querySelector("[data-test]"));
     await page().click('[aria-label="Back to all runs"]');
     await press("Close");
+    await page().waitForSelector(`${card} > button`);
     await page().click(`${card} > button`);
     await page().click(`${card} [data-release]`);
     await see("look at the 4 that are not ticked");

@@ -35,6 +35,7 @@ const job: Job = {
     id: `photo-${i}`,
     wall: walls[i % walls.length]!.id,
     deck: null,
+    outside: null,
     picture: "p1",
     u: 100,
     v: 1200,

@@ -26,6 +26,11 @@ export const tables = {
   traces: schema.traces,
   stock: schema.stock,
   packs: schema.packs,
+  grounds: schema.grounds,
+  posts: schema.posts,
+  outsideWays: schema.outsideWays,
+  lightRows: schema.lightRows,
+  extensions: schema.extensions,
 } as const satisfies Record<Collection, PgTable>;
 
 /** Columns of a table as the model names them, with their names in the database; without the job. */

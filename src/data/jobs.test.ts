@@ -52,7 +52,7 @@ describe("jobs in the database", () => {
   });
   it("come back as they were put in", async () => {
     expect((await findJob(db, "tern-cottage"))!.job).toEqual(job);
-    expect(await listJobs(db)).toMatchObject([{ name: "Tern Cottage", rooms: 10, points: 43, circuits: 7 }]);
+    expect(await listJobs(db)).toMatchObject([{ name: "Tern Cottage", rooms: 11, points: 45, circuits: 7 }]);
   });
   it("merge changes to different things and hold back a clash", async () => {
     expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2123)))).toMatchObject({ kind: "stored", version: 2 });
@@ -203,6 +203,8 @@ describe("the demo", () => {
       "fill.space trunking-1",
       "kitchen.sink s4",
       "timber.hole.zone old-hole",
+      "buried.depth trench-1",
+      "buried.service trench-1",
       "found.colours board",
       "found.colours s17",
       "gland.edge k.board.k1",
@@ -210,7 +212,7 @@ describe("the demo", () => {
       "lighting.unswitched b1",
       "stock.short swa-3x10",
     ]);
-    expect(plan.runs).toHaveLength(42);
+    expect(plan.runs).toHaveLength(44);
   });
 });
 
@@ -259,7 +261,19 @@ describe("pictures beside a job", () => {
     expect(await pictureOf(db, job.id, "none")).toBeNull();
     const named = {
       ...job,
-      photos: [{ id: "ph", wall: job.walls[0]!.id, deck: null, picture: "p2", u: 0, v: 0, text: "", at: "2026-11-24" }],
+      photos: [
+        {
+          id: "ph",
+          wall: job.walls[0]!.id,
+          deck: null,
+          outside: null,
+          picture: "p2",
+          u: 0,
+          v: 0,
+          text: "",
+          at: "2026-11-24",
+        },
+      ],
     };
     const file = readJobFile(writeJobFile(named, [], await picturesOf(db, job.id, picturesNamed(named))));
     expect(file.ok && file.file.pictures.map((p) => p.id)).toEqual(["p2"]);

@@ -4,6 +4,7 @@ import type { SiteEntry } from "../core/job/site-entry";
 import { jobs, ofJob } from "./schema-job";
 
 export * from "./schema-job";
+export * from "./schema-outside";
 export * from "./schema-people";
 
 /** Pictures by id; the file itself is a large object of the database, beside its length and SHA-256. */

@@ -1,6 +1,7 @@
 import {
   ARMOUR_RESISTANCE,
   ambientFactors,
+  groundFactors,
   armourMethods,
   armourRatings,
   armourSection,
@@ -259,7 +260,7 @@ const fixed: readonly BookTable[] = [
   },
   ...(Object.keys(groupingFactors) as (keyof typeof groupingFactors)[]).map((k) => ({
     id: `grouping-${k}`,
-    title: `Grouping factor, ${{ bunched: "bunched or enclosed", wall: "single layer on wall or floor", tray: "single layer on perforated tray" }[k]}`,
+    title: `Grouping factor, ${{ bunched: "bunched or enclosed", wall: "single layer on wall or floor", tray: "single layer on perforated tray", ground: "touching in the ground" }[k]}`,
     source: APPENDIX,
     caution: "A circuit loaded up to 30 % of its grouped rating may be left out of the number.",
     columns: ["circuits", "factor"],
@@ -272,6 +273,14 @@ const fixed: readonly BookTable[] = [
     caution: aid,
     columns: ["°C", "70 °C cable", "90 °C cable"],
     rows: ambientFactors[70].map(([t, f], i) => [t, f, ambientFactors[90][i]![1]]),
+  },
+  {
+    id: "ground",
+    title: "Temperature factor in the ground",
+    source: APPENDIX,
+    caution: aid,
+    columns: ["°C of the soil", "70 °C cable", "90 °C cable"],
+    rows: groundFactors[70].map(([t, f], i) => [t, f, groundFactors[90][i]![1]]),
   },
   {
     id: "insulation",

@@ -1,6 +1,6 @@
 import { z } from "zod";
 import { checkCircuit, circuitFault } from "../trades/circuits/check-circuit";
-import { armourMethods, earthings, flatMethods, groupings } from "../rules/ratings";
+import { USUAL_AIR, USUAL_SOIL, armourMethods, earthings, flatMethods, groupings } from "../rules/ratings";
 import { drawLines } from "../drawings/line-drawings";
 import type { Catalogue } from "../rules/catalogue";
 import { cableOf } from "../rules/catalogue";
@@ -34,13 +34,15 @@ export default calculator({
           length: f.size("Length"),
           method: f.choice("Method", methods),
           grouped: f.whole("Circuits grouped", 1, 20).default(1),
-          ambient: f.number("Ambient", "°C", -10, 60).default(30),
+          /** Of the soil for method D. Left out: 30 of the air, 20 of the soil. */
+          ambient: f.number("Ambient", "°C", -10, 60).optional(),
           insulated: f.length0("Through insulation").default(0),
           arrangement: f
             .choice("Lie", groupings, {
               bunched: "bunched or enclosed",
               wall: "one layer on a wall or floor",
               tray: "one layer on perforated tray",
+              ground: "touching in the ground",
             })
             .default("bunched"),
         }),
@@ -106,15 +108,17 @@ export default calculator({
         `spurs.${late}.at`,
         `got ${i.spurs[late]!.at}; legs are counted from 0, so it must be at most ${i.legs.length - 1}`,
       );
+    const usual = (method: string): number => (method === "D" ? USUAL_SOIL : USUAL_AIR);
     const input = {
       ...i,
+      legs: i.legs.map((l) => ({ ...l, ambient: l.ambient ?? usual(l.method) })),
       cable: cable(i.cable, catalogue),
       ze: i.supply?.ze ?? null,
       earthing: i.supply?.earthing ?? null,
       rcd: i.supply?.rcd ?? null,
       spurs: i.spurs.map(({ at, length, method, grouped }) => ({
         at,
-        legs: [{ length, method, grouped, ambient: i.legs[at]!.ambient, insulated: 0 }],
+        legs: [{ length, method, grouped, ambient: i.legs[at]!.ambient ?? usual(method), insulated: 0 }],
       })),
     };
     const fault = circuitFault(input);

@@ -4,10 +4,14 @@ import { bounds } from "../base/polygon";
 import type { Face, House } from "../house/house";
 import { sectionsOf } from "../house/sections";
 import { pointLabels } from "../job/labels";
+import { outsideOf } from "../house/outside";
 import type { Plan } from "../laid/laid";
 import { clipMarks } from "../plan/clip-marks";
 import type { Part } from "../record/parts";
+import { lightRows } from "../plan/light-row";
+import { loadedSpans, runsIn } from "../trades/outside/outside-facts";
 import { chalkLines } from "../trades/timber/boring";
+import { drawCatenarySide, drawRowSide, drawTrenchAlong } from "./outside-scenes";
 import { type Scene, type XY, pen } from "./scene";
 import { faceOutline } from "./wall-scene";
 
@@ -193,4 +197,17 @@ export function placeOnWall(h: House, part: Part): { wall: string; u: number; v:
     return { wall: face.wall.id, u: Math.round(part.hole.at), v: Math.round(face.shape.height - part.hole.fromTop) };
   const point = part.at.kind === "point" ? face.points.find((p) => p.id === part.at.id) : undefined;
   return point ? { wall: face.wall.id, u: Math.round(point.u), v: Math.round(point.v) } : null;
+}
+
+/** A trench, a wire or a row of lights that a part is about, from the side; null for any other part. */
+export function drawOutsidePart(h: House, plan: Pick<Plan, "runs">, part: Part): Scene | null {
+  if (part.at.kind === "row") {
+    const row = lightRows(h, []).find((f) => f.row.id === part.at.id);
+    return row ? drawRowSide(row) : null;
+  }
+  const w = part.at.kind === "outside" ? outsideOf(h).find((x) => x.way.id === part.at.id) : undefined;
+  if (!w) return null;
+  return w.way.kind === "trench"
+    ? drawTrenchAlong(w)
+    : drawCatenarySide(w, loadedSpans(h, w, runsIn(w.way.id, plan.runs)));
 }

@@ -177,6 +177,8 @@ export const legWords: Record<Run["legs"][number]["method"], string> = {
   "across-bay": "across between joists",
   rise: "rise",
   "through-wall": "through the wall",
+  buried: "in the ground",
+  catenary: "on a catenary wire",
   capping: "chase and capping",
   oval: "chase and oval tube",
   tube: "in conduit",

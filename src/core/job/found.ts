@@ -45,22 +45,24 @@ export const forbiddenSchema = z.strictObject({
   ]),
 });
 
-/** A picture attached to a wall, or to a deck as a whole; the picture itself is kept beside the job under `picture`. */
+/** A picture attached to a wall, or to a deck or a trench as a whole; the picture itself is kept beside the job under `picture`. */
 export const photoSchema = z
   .strictObject({
     id: idSchema,
-    /** Null for a photo of a deck. */
+    /** Null for a photo of a deck or of a trench. */
     wall: idSchema.nullable(),
     deck: idSchema.nullable().default(null),
+    /** Way out of doors, of a photo of its open trench. */
+    outside: idSchema.nullable().default(null),
     picture: idSchema,
     u: length0,
     v: length0,
     text: z.string().trim().max(200).default(""),
     at: z.string().max(40),
   })
-  .refine((p) => (p.wall === null) !== (p.deck === null), {
+  .refine((p) => [p.wall, p.deck, p.outside].filter((x) => x !== null).length === 1, {
     path: ["wall"],
-    message: "a photo is of a wall or of a deck, and not of both",
+    message: "a photo is of a wall, of a deck or of a trench, and not of two of them",
   });
 
 /** A drawing to trace over: a picture under the plan of a storey. `scale` mm of house per pixel; x, y the place of its top left corner. */

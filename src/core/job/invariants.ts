@@ -51,6 +51,22 @@ const references: readonly Reference[] = [
   reference("forbidden", "decks", (x) => [["place", x.place.on === "deck" ? x.place.deck : null]]),
   reference("photos", "walls", (p) => (p.wall === null ? [] : [["wall", p.wall]])),
   reference("photos", "decks", (p) => (p.deck === null ? [] : [["deck", p.deck]])),
+  reference("photos", "outsideWays", (p) => (p.outside === null ? [] : [["outside", p.outside]])),
+  reference("grounds", "rooms", (g) => [["room", g.room]]),
+  reference("posts", "rooms", (p) => [["room", p.room]]),
+  reference("outsideWays", "walls", (w) => [
+    ["from.wall", w.from.wall],
+    ["to.wall", w.to.wall],
+  ]),
+  reference("outsideWays", "posts", (w) => w.posts.map((id, i) => [`posts.${i}`, id])),
+  reference("lightRows", "rooms", (r) => [["room", r.room]]),
+  reference("lightRows", "points", (r) => [["from", r.from]]),
+  reference("extensions", "circuits", (x) => [["circuit", x.circuit]]),
+  reference("extensions", "points", (x) => [
+    ["broken.from", x.broken?.from],
+    ["broken.to", x.broken?.to],
+    ...x.joints.map((j, i) => [`joints.${i}.point`, j.point] as const),
+  ]),
   reference("traces", "storeys", (t) => [["storey", t.storey]]),
 ];
 
@@ -66,6 +82,7 @@ function catalogueNamed(job: Job): { path: string; table: "cables" | "trunkings"
       { path: `foundTrunkings.${t.id}.size`, table: "trunkings" as const, id: t.size },
       ...t.holds.map((h) => cable(`foundTrunkings.${t.id}.holds`, h.cable)),
     ]),
+    ...job.lightRows.map((r) => cable(`lightRows.${r.id}.cable`, r.cable)),
     ...job.sections.flatMap((s) => s.holds.map((x) => cable(`sections.${s.id}.holds`, x.cable))),
   ].filter((x) => x.id !== "");
 }

@@ -1,15 +1,19 @@
 import { z } from "zod";
 import { storeySchema, roomSchema, wallSchema, openingSchema, fixtureSchema, deckSchema } from "./building";
 import { foundCableSchema, foundTrunkingSchema, forbiddenSchema, photoSchema, traceSchema, drumSchema } from "./found";
+import { extensionSchema } from "./extensions";
 import { idSchema, name } from "./measures";
+import { groundSchema, lightRowSchema, outsideWaySchema, postSchema } from "./outside";
 import { sectionSchema } from "./sections";
 import { settingsSchema, dwellingSchema, supplySchema, workSchema } from "./settings";
 import { packSchema, stockSchema } from "./supplies";
 import { pointSchema, circuitSchema, pinSchema } from "./wiring";
 
 export * from "./building";
+export * from "./extensions";
 export * from "./found";
 export { FAR, idSchema } from "./measures";
+export * from "./outside";
 export * from "./sections";
 export * from "./settings";
 export * from "./supplies";
@@ -41,6 +45,11 @@ export const jobSchema = z.strictObject({
   traces: z.array(traceSchema).max(20).default([]),
   stock: z.array(stockSchema).max(1000).default([]),
   packs: z.array(packSchema).max(3000).default([]),
+  grounds: z.array(groundSchema).max(300).default([]),
+  posts: z.array(postSchema).max(300).default([]),
+  outsideWays: z.array(outsideWaySchema).max(60).default([]),
+  lightRows: z.array(lightRowSchema).max(60).default([]),
+  extensions: z.array(extensionSchema).max(100).default([]),
 });
 
 export type Job = z.infer<typeof jobSchema>;
@@ -65,6 +74,11 @@ export const collections = {
   traces: traceSchema,
   stock: stockSchema,
   packs: packSchema,
+  grounds: groundSchema,
+  posts: postSchema,
+  outsideWays: outsideWaySchema,
+  lightRows: lightRowSchema,
+  extensions: extensionSchema,
 } as const;
 export type Collection = keyof typeof collections;
 export const collectionNames = Object.keys(collections) as Collection[];

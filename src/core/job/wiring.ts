@@ -93,6 +93,11 @@ export const circuitSchema = z.strictObject({
   watts: z.number().min(0).max(200_000).default(0),
   /** Board that feeds it; null: the first one. */
   board: idSchema.nullable().default(null),
+  /**
+   * Of what feeds an outbuilding: whether the house's earth is taken out to it, or it has an electrode of its own; null while nobody
+   * has said.
+   */
+  farEarth: z.enum(["house", "electrode"]).nullable().default(null),
   /** New; or found in the house, to be kept as it is or extended. */
   state: z.enum(["new", "extend", "keep"]).default("new"),
 });
@@ -106,10 +111,12 @@ export const legMethods = [
   "across-bay",
   "rise",
   "through-wall",
+  "buried",
+  "catenary",
   ...sectionMethods,
 ] as const;
 export const legSchema = z.strictObject({
-  surface: z.strictObject({ kind: z.enum(["wall", "deck", "through"]), id: idSchema }),
+  surface: z.strictObject({ kind: z.enum(["wall", "deck", "through", "outside"]), id: idSchema }),
   method: z.enum(legMethods),
   path: z.array(xyz).min(2).max(200),
   /** Depth below the finished face, mm (0 on the surface). */

@@ -7,7 +7,9 @@ type Legs = readonly Pick<PinnedLeg, "path">[];
 
 /** Whether closing hides a leg: what is clipped or boxed on the face of a wall stays to be seen. */
 export const isHidden = (l: Pick<PinnedLeg, "surface" | "depth" | "method">): boolean =>
-  l.surface.kind === "wall" ? l.depth > 0 : l.surface.kind === "deck" && l.method !== "surface";
+  l.surface.kind === "wall"
+    ? l.depth > 0
+    : (l.surface.kind === "deck" && l.method !== "surface") || (l.surface.kind === "outside" && l.method === "buried");
 
 /** Length of a run from middle to middle of its boxes, mm: its legs, and what lies between the end of one and the start of the next. */
 export function runLength(legs: Legs): number {

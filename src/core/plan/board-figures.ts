@@ -142,7 +142,7 @@ export function boardFigures(h: House, plan: WithEnds, id: string): BoardFigures
         rating: c.device.rating,
         rooms: roomNumbers(h, c),
         way: c.way,
-        fixed: c.state === "keep" && c.way !== null,
+        fixed: c.state !== "new" && c.way !== null,
       })),
       school,
     );

@@ -12,6 +12,7 @@ import type { Clips, Hole, Run } from "../laid/laid";
 import { overall } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { deepestChase } from "../rules/chases";
+import { outsideOf } from "../house/outside";
 import { sectionOfLeg } from "../house/sections";
 import { cutIn, isSectionMethod, onSurface } from "../rules/sections";
 import { needsRcd } from "../trades/circuits/needs-rcd";
@@ -62,6 +63,8 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
         out.push(...checkVoidLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
       if (leg.surface.kind === "deck")
         out.push(...checkDeckLeg(h, run, leg, { ...where, deck: leg.surface.id }, p.holes));
+      if (leg.surface.kind === "outside" && !liesInWay(h, leg))
+        out.push(fact("route.off-surface", "run", run.id, { case: "way-gone", where, ...again(run) }));
       if (leg.surface.kind === "through")
         out.push(...checkThroughLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
       if (wantsRcd(h, leg)) exposed.set(c.id, c);
@@ -70,6 +73,15 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
   for (const c of exposed.values()) out.push(...needsRcd("zone.rcd", h.job, c));
   out.push(...checkHoles(h, p.holes, p.runs), ...checkClips(h, p.clips, p.runs));
   return out;
+}
+
+/** Whether a leg goes from end to end of the way out of doors that it names, one way or the other. */
+function liesInWay(h: House, leg: PinnedLeg): boolean {
+  const way = outsideOf(h).find((w) => w.way.id === leg.surface.id);
+  if (!way) return false;
+  const ends = [way.path[0]!, way.path[way.path.length - 1]!];
+  const mine = [leg.path[0]!, leg.path[leg.path.length - 1]!];
+  return [ends, [...ends].reverse()].some((e) => e.every((p, i) => distance(p, mine[i]!) <= PENCIL));
 }
 
 function faceOf(h: House, leg: PinnedLeg): Face | undefined {

@@ -61,5 +61,15 @@ export function endOf(h: House, run: LaidRun, pointId: string, atStart: boolean)
 export function lengthsOf(h: House, run: LaidRun, ends: readonly End[]): { path: number; cut: number } {
   const path = runLength(run.legs);
   const { slack, wastePercent } = h.job.settings;
-  return { path, cut: (path + leftAtEnds(ends, slack)) * (1 + wastePercent / 100) };
+  return { path, cut: (path + leftAtEnds(ends, slack) + leftOnTheWay(h, run)) * (1 + wastePercent / 100) };
+}
+
+/** Cable in the loop below each end of a wire out of doors, so that water drips off, mm. Trade habit. */
+const CATENARY_LOOP = 300;
+
+/** What is left along a run besides its ends, mm: loops at a wire out of doors, and what an old circuit's new cable leaves under the floor. */
+function leftOnTheWay(h: House, run: Pick<LaidRun, "circuit" | "legs">): number {
+  const wires = run.legs.filter((l) => l.method === "catenary").length;
+  const under = h.job.extensions.find((x) => x.circuit === run.circuit && x.way === "under-boards")?.spare ?? 0;
+  return wires * 2 * CATENARY_LOOP + under;
 }

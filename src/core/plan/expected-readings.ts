@@ -79,11 +79,11 @@ export function expectedOnTails(h: House, plan: Pick<Plan, "ends">, run: Run): E
 /** What the dead tests of a circuit as it is laid should read; null where there is none, or a conductor is in no table. */
 export function expectedOfCircuit(
   h: House,
-  plan: Pick<Plan, "runs" | "holes" | "ends">,
+  plan: Pick<Plan, "runs" | "holes" | "ends"> & Partial<Pick<Plan, "found">>,
   circuit: string,
   temperature = 20,
 ): ExpectedReadings | null {
-  const laid = laidCircuits(h, plan.runs, plan.holes).find((c) => c.circuit.id === circuit);
+  const laid = laidCircuits(h, plan.runs, plan.holes, plan.found ?? []).find((c) => c.circuit.id === circuit);
   const cable = new Map(plan.runs.map((r) => [r.id, r.cable]));
   const left = (run: string): number =>
     leftAtEnds(

@@ -1,5 +1,6 @@
 import { leakageFacts } from "../trades/board/leakage";
 import { circuitFacts } from "../trades/circuits/circuit-facts";
+import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { laidRatings } from "../trades/circuits/laid-rating";
 import { bathFacts } from "../trades/bath/bath-facts";
 import { alarmFacts } from "../trades/alarms/alarm-facts";
@@ -35,6 +36,9 @@ import { endOf, lengthsOf } from "./ends";
 import { glandFaceFacts } from "./gland-faces";
 import { trunkingEndFacts } from "./trunking-ends";
 import { leastCable } from "./least-cable";
+import { extensionFacts } from "../trades/retrofit/extension";
+import { lightRowFacts, lightRows } from "./light-row";
+import { outsideFacts } from "../trades/outside/outside-facts";
 import { layWithCare } from "./careful";
 import type { Clips, End, Plan, Run } from "../laid/laid";
 import { holesByRun } from "../laid/run-measures";
@@ -106,6 +110,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       ...(r.held?.built ? { built: true } : {}),
     };
   });
+  const found = foundWays(h, graph);
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   // While something is dragged the least of a moment ago stands: it is worked out again when the hand lets go.
   const least = before
@@ -125,13 +130,16 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...bathFacts(h, runs),
     ...alarmFacts(h),
     ...demandFacts(h.job),
-    ...laidRatings(h, runs, holes),
+    ...laidRatings(h, runs, holes, found),
     ...foundFacts(h.job),
     ...drawFacts(h.job, runs),
     ...sectionFacts(h, runs),
     ...sealFacts(h),
     ...backToBackFacts(h, runs),
     ...wallSealFacts(h, runs),
+    ...extensionFacts(h, { runs, found }),
+    ...outsideFacts(h, runs),
+    ...(h.job.lightRows.length ? lightRows(h, laidCircuits(h, runs, holes, found)).flatMap(lightRowFacts) : []),
     ...endFacts(h, { runs, ends }),
     ...glandFaceFacts(h, { runs, ends }),
     ...trunkingEndFacts(h),
@@ -146,8 +154,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     holes,
     clips,
     ends,
-    takeoff: takeOff(h, runs, holes, clips, ends),
-    found: foundWays(h, graph),
+    takeoff: takeOff(h, runs, holes, clips, ends, found),
+    found,
     cable: {
       total,
       bound,

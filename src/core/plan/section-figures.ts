@@ -66,11 +66,14 @@ export interface SectionFigures {
 const KERF = 2;
 
 /** The figures of every section of a house with a plan laid in it, found ones too. */
-export function sectionFigures(h: House, plan: Pick<Plan, "runs" | "holes">): SectionFigures[] {
+export function sectionFigures(
+  h: House,
+  plan: Pick<Plan, "runs" | "holes"> & Partial<Pick<Plan, "found">>,
+): SectionFigures[] {
   const all = sectionsOf(h);
   if (!all.length) return [];
   const inside = runsInSections(h, plan.runs);
-  const rated = laidCircuits(h, plan.runs, plan.holes);
+  const rated = laidCircuits(h, plan.runs, plan.holes, plan.found ?? []);
   const runOf = new Map(plan.runs.map((r) => [r.id, r]));
   return all.map((laid): SectionFigures => {
     const coming = inside.get(laid.section.id)!;

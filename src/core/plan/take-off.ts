@@ -12,11 +12,12 @@ import { sectionFixings } from "../trades/containment/section-supports";
 import { endFigures } from "./end-figures";
 import { glandFaces } from "./gland-faces";
 import { metalInside } from "./metal-inside";
+import { addJoints, addOutside } from "./outside-take-off";
 import { sealsOf } from "./section-figures";
 import { armourSleeves } from "../rules/armour-cores";
 import type { TaskKind } from "../rules/times";
 import { roomServed } from "../house/rooms-of";
-import type { Clips, Hole, Run, TakeOffLine, End } from "../laid/laid";
+import type { Clips, FoundWay, Hole, Run, TakeOffLine, End } from "../laid/laid";
 
 const gangName = (gang: number): string => (gang === 2 ? "2-gang" : "1-gang");
 
@@ -57,14 +58,17 @@ export function takeOff(
   holes: readonly Hole[],
   clips: readonly Clips[],
   ends: readonly End[],
+  found: readonly FoundWay[] = [],
 ): TakeOffLine[] {
-  const lines = placedTakeOff(h, { runs, holes, clips, ends }).map(({ item, size, quantity, unit, circuit }) => ({
-    item,
-    size,
-    quantity,
-    unit,
-    circuit,
-  }));
+  const lines = placedTakeOff(h, { runs, holes, clips, ends, found }).map(
+    ({ item, size, quantity, unit, circuit }) => ({
+      item,
+      size,
+      quantity,
+      unit,
+      circuit,
+    }),
+  );
   return summed(lines, (l) => [l.circuit ?? "", l.item, l.size]).sort((a, b) => {
     const ka = [a.circuit ?? "\uffff", a.item, a.size].join("\u0000");
     const kb = [b.circuit ?? "\uffff", b.item, b.size].join("\u0000");
@@ -75,7 +79,13 @@ export function takeOff(
 /** The same line by line, each with the place and the work it is needed for. */
 export function placedTakeOff(
   h: House,
-  plan: { runs: readonly Run[]; holes: readonly Hole[]; clips: readonly Clips[]; ends: readonly End[] },
+  plan: {
+    runs: readonly Run[];
+    holes: readonly Hole[];
+    clips: readonly Clips[];
+    ends: readonly End[];
+    found?: readonly FoundWay[];
+  },
 ): Placed[] {
   const { runs, holes, clips, ends } = plan;
   const lines: Placed[] = [];
@@ -143,6 +153,8 @@ export function placedTakeOff(
     );
   }
   addGlands(h, runs, ends, roomOfPoint, add);
+  addOutside(h, runs, add);
+  addJoints(h, { runs, found: plan.found ?? [] }, roomOfPoint, add);
   for (const hole of holes)
     if (hole.plated)
       add(

@@ -21,6 +21,7 @@ const withPhoto = {
     id: `ph${i}`,
     wall: s.kind === "wall" ? s.id : null,
     deck: s.kind === "deck" ? s.id : null,
+    outside: s.kind === "outside" ? s.id : null,
     picture: "p",
     u: 0,
     v: 0,
@@ -48,7 +49,7 @@ describe("before a surface is closed", () => {
     for (const r of plan.runs)
       for (const s of surfaces)
         expect(s.runs.includes(r.id)).toBe(
-          r.legs.some((l) => `${l.surface.kind}:${l.surface.id}` === s.key && (s.kind === "deck" || l.depth > 0)),
+          r.legs.some((l) => `${l.surface.kind}:${l.surface.id}` === s.key && (s.kind !== "wall" || l.depth > 0)),
         );
     // Clipped on its face a cable is not hidden by anything.
     const bare = plan.runs.map((r) => ({
@@ -183,7 +184,7 @@ it("a deck is photographed like a wall; a photo is of one or the other", () => {
   expect(closingList(deck, { ...job, photos: [] }, plan, []).photo).toBe(true);
   expect(closingList(deck, withPhoto, plan, []).photo).toBe(false);
   const photo = { id: "p", picture: "p", u: 0, v: 0, at: "" };
-  expect(photoSchema.safeParse({ ...photo, wall: "w", deck: null }).success).toBe(true);
+  expect(photoSchema.safeParse({ ...photo, wall: "w", deck: null, outside: null }).success).toBe(true);
   expect(photoSchema.safeParse({ ...photo, wall: "w" }).success).toBe(true);
   expect(photoSchema.safeParse({ ...photo, wall: null, deck: "d" }).success).toBe(true);
   expect(photoSchema.safeParse({ ...photo, wall: null }).success).toBe(false);

@@ -9,19 +9,19 @@ import { markName, marksOf, ringPart } from "./marks";
 import { neededSteps } from "./needed";
 import { inOrder } from "./order";
 
-/** A wall's face, or a deck (the floor above it and the ceiling below), with the runs that closing it hides. */
+/** A wall's face, a deck (the floor above it and the ceiling below) or an open trench, with the runs that closing it hides. */
 export interface Surface {
-  /** "wall:ID" or "deck:ID": under this the record knows it. */
+  /** "wall:ID", "deck:ID" or "outside:ID": under this the record knows it. */
   key: string;
-  kind: "wall" | "deck";
+  kind: "wall" | "deck" | "outside";
   id: string;
   /** Keys of the runs that lie in it and are not to be seen when it is closed. */
   runs: string[];
 }
 
-/** All surfaces that have anything of the plan hidden in them: walls in the order of the job, then decks. */
-export function surfacesOf(job: Pick<Job, "walls" | "decks">, plan: Pick<Plan, "runs">): Surface[] {
-  const of = (kind: "wall" | "deck", id: string): Surface => ({
+/** All surfaces that have anything of the plan hidden in them: walls in the order of the job, then decks and trenches. */
+export function surfacesOf(job: Pick<Job, "walls" | "decks" | "outsideWays">, plan: Pick<Plan, "runs">): Surface[] {
+  const of = (kind: Surface["kind"], id: string): Surface => ({
     key: `${kind}:${id}`,
     kind,
     id,
@@ -29,9 +29,11 @@ export function surfacesOf(job: Pick<Job, "walls" | "decks">, plan: Pick<Plan, "
       .filter((r) => r.legs.some((l) => l.surface.kind === kind && l.surface.id === id && isHidden(l)))
       .map((r) => r.id),
   });
-  return [...job.walls.map((w) => of("wall", w.id)), ...job.decks.map((d) => of("deck", d.id))].filter(
-    (s) => s.runs.length > 0,
-  );
+  return [
+    ...job.walls.map((w) => of("wall", w.id)),
+    ...job.decks.map((d) => of("deck", d.id)),
+    ...job.outsideWays.map((w) => of("outside", w.id)),
+  ].filter((s) => s.runs.length > 0);
 }
 
 /** What must be so before a surface is closed; each with what still stands against it. */
@@ -68,7 +70,7 @@ export function closingList(
     })).filter((s) => s.runs.length > 0),
     rules: plan.facts.filter((f) => f.severity === "stop" && isOn(f, surface, mine, job.points)),
     damage: damagesOf(entries).filter((d) => mine.has(d.run) && d.repair === null),
-    photo: !job.photos.some((p) => (surface.kind === "wall" ? p.wall : p.deck) === surface.id),
+    photo: !job.photos.some((p) => p[surface.kind] === surface.id),
   };
 }
 
@@ -97,7 +99,8 @@ function isOn(f: Fact, surface: Surface, runs: ReadonlySet<string>, points: Job[
     const at = points.find((p) => p.id === f.subject.id)?.place;
     return at !== undefined && "wall" in at && at.wall === surface.id;
   }
-  const place = f.where?.[surface.kind];
+  if (f.subject.kind === "outside") return surface.kind === "outside" && f.subject.id === surface.id;
+  const place = surface.kind === "outside" ? undefined : f.where?.[surface.kind];
   if (place !== undefined) return place === surface.id;
   if (f.where?.wall !== undefined || f.where?.deck !== undefined) return false;
   const run = f.where?.run ?? (f.subject.kind === "run" ? f.subject.id : undefined);
@@ -144,7 +147,7 @@ export function surfaceState(list: ClosingList, entries: readonly SiteEntry[], k
  * @returns by id of the line how many things stand against it
  */
 export function refusedReleases(
-  job: Pick<Job, "walls" | "decks" | "photos" | "points">,
+  job: Pick<Job, "walls" | "decks" | "outsideWays" | "photos" | "points">,
   plan: Plan,
   before: readonly SiteEntry[],
   lines: readonly SiteEntry[],

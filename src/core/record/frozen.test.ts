@@ -73,7 +73,7 @@ describe("a surface that is released", () => {
   it("may still be named, loaded and photographed, and is free when it is opened again or was never released", () => {
     for (const set of [{ label: "Z9" }, { watts: 900 }, { name: "by the sink" }])
       expect(frozenChanges(job, change("points", point.id, set), released)).toEqual([]);
-    const photo = { id: "p", wall: wall.id, deck: null, picture: "p", u: 0, v: 0, text: "", at: "" };
+    const photo = { id: "p", wall: wall.id, deck: null, outside: null, picture: "p", u: 0, v: 0, text: "", at: "" };
     expect(frozenChanges(job, { ...job, photos: [photo] }, released)).toEqual([]);
     // A place is the same whatever order it is written in.
     const { on, ...rest } = point.place;

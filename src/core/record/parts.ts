@@ -2,10 +2,14 @@ import { holeKey } from "../laid/run-measures";
 import { toFace } from "../base/wall-frame";
 import { type House } from "../house/house";
 import { roomServed } from "../house/rooms-of";
+import { outsideOf } from "../house/outside";
 import { sectionsOf } from "../house/sections";
 import { type TaskKind, minutes, wallHoleMinutes } from "../rules/times";
 import type { Hole, Plan, Run } from "../laid/laid";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
+import { lightRows } from "../plan/light-row";
+import { runsIn } from "../trades/outside/outside-facts";
+import { extensionsOf } from "../trades/retrofit/extension";
 import { surfacesOf } from "./closing";
 import { ringPart } from "./marks";
 
@@ -14,8 +18,8 @@ export interface Part {
   /** Name of it in the job; also the mark it is told by. */
   id: string;
   kind: TaskKind;
-  /** Where it is done: a wall's face, a deck, a point, a section or along a run. */
-  at: { kind: "wall" | "deck" | "point" | "section" | "run" | "circuit"; id: string };
+  /** Where it is done: a wall's face, a deck, a point, a section, along a run, in a way out of doors or a row of lights. */
+  at: { kind: "wall" | "deck" | "point" | "section" | "run" | "circuit" | "outside" | "row"; id: string };
   /** Group that it is done with, without moving on: "deck:ID", "room:ID" or "circuit:ID". */
   group: string;
   /** Runs it serves. */
@@ -142,6 +146,7 @@ export function partsOf(h: House, plan: Plan): Part[] {
       noisy: true,
     });
   }
+  out.push(...outsideParts(h, plan), ...extensionParts(h, plan));
   for (const r of plan.runs) {
     const at = { kind: "run", id: r.id } as const;
     const group = `circuit:${r.circuit}`;
@@ -160,12 +165,81 @@ export function partsOf(h: House, plan: Plan): Part[] {
   out.push(...clipParts(plan, roomOfWall));
   for (const s of surfaces) {
     const at = { kind: s.kind, id: s.id } as const;
-    const group = s.kind === "wall" ? roomOfWall(s.id) : s.key;
+    const group = s.kind === "wall" ? roomOfWall(s.id) : s.kind === "deck" ? s.key : roomOfWay(h, s.id);
     const more = { at, group, runs: s.runs, count: 1, noisy: false };
     out.push({ id: `photo:${s.key}`, kind: "photo", usual: minutes.photo, ...more });
     out.push({ id: `close:${s.key}`, kind: "close", usual: minutes.release, ...more });
   }
   return out;
+}
+
+/** The yard a way out of doors begins in, as a group. */
+const roomOfWay = (h: House, way: string): string => {
+  const laid = outsideOf(h).find((w) => w.way.id === way);
+  return `room:${laid ? h.faces[laid.faces[0]]!.room.id : ""}`;
+};
+
+/** Trenches to dig and fill, wires to hang, lights to set. */
+function outsideParts(h: House, plan: Plan): Part[] {
+  const out: Part[] = [];
+  for (const w of outsideOf(h)) {
+    const runs = runsIn(w.way.id, plan.runs).map((r) => r.id);
+    if (!runs.length) continue;
+    const more = { at: { kind: "outside", id: w.way.id } as const, group: roomOfWay(h, w.way.id), runs };
+    const metres = w.length / 1000;
+    if (w.way.kind === "catenary") {
+      const count = w.spans.length;
+      out.push({
+        id: `hang:outside:${w.way.id}`,
+        kind: "hang",
+        count,
+        usual: count * minutes.hang,
+        noisy: true,
+        ...more,
+      });
+      continue;
+    }
+    const dig = { count: metres, usual: metres * minutes.digMetre, noisy: false };
+    out.push({ id: `dig:outside:${w.way.id}`, kind: "dig", ...dig, ...more });
+    const fill = { count: metres, usual: metres * minutes.fillMetre, noisy: false };
+    out.push({ id: `fill:outside:${w.way.id}`, kind: "fill", ...fill, ...more });
+  }
+  for (const f of lightRows(h, [])) {
+    const more = { at: { kind: "row", id: f.row.id } as const, group: `room:${f.row.room}`, runs: [], noisy: false };
+    const id = `row:${f.row.id}`;
+    const metres = f.dug / 1000;
+    if (f.row.carried === "ground")
+      out.push({ id: `dig:${id}`, kind: "dig", count: metres, usual: metres * minutes.digMetre, ...more });
+    const count = f.lights.length;
+    out.push({ id: `lights:${id}`, kind: "lights", count, usual: count * minutes.light, ...more });
+    if (f.row.carried === "ground")
+      out.push({ id: `fill:${id}`, kind: "fill", count: metres, usual: metres * minutes.fillMetre, ...more });
+  }
+  return out;
+}
+
+/** Old circuits made dead and broken into, and the joints of old cable with new. */
+function extensionParts(h: House, plan: Plan): Part[] {
+  return extensionsOf(h, plan).flatMap((f): Part[] => {
+    if (!f.runs.length) return [];
+    const { id } = f.circuit;
+    const runs = f.runs.map((r) => r.id);
+    const at = { kind: "circuit", id } as const;
+    const group = `circuit:${id}`;
+    return [
+      { id: `isolate:circuit:${id}`, kind: "isolate", at, group, runs, count: 1, usual: minutes.isolate, noisy: false },
+      ...f.joints.map((j): Part => ({
+        id: `joint:point:${j.point}`,
+        kind: "joint",
+        at: { kind: "point", id: j.point },
+        group,
+        runs: j.run === null ? [] : [j.run],
+        count: 1,
+        usual: minutes.joint,
+        noisy: false,
+      })),
+    ];
+  });
 }
 
 /** Minutes of a hole: in a joist, in other timber, or through a wall by its thickness. */

@@ -149,7 +149,17 @@ describe("the order the work forces", () => {
         ? {
             ...open,
             photos: [
-              { id: "p", wall: null, deck: down.at.id, picture: "p", u: 0, v: 0, text: "", at: "2026-11-26T10:00:00Z" },
+              {
+                id: "p",
+                wall: null,
+                deck: down.at.id,
+                outside: null,
+                picture: "p",
+                u: 0,
+                v: 0,
+                text: "",
+                at: "2026-11-26T10:00:00Z",
+              },
             ],
           }
         : open;

@@ -9,20 +9,27 @@ import { type Part, partsOf } from "./parts";
 
 /** What a kind of work waits for: kinds that share a run with it, and kinds at the same place. */
 const before: Record<TaskKind, { run?: readonly TaskKind[]; place?: readonly TaskKind[] }> = {
+  isolate: {},
   "boards-up": {},
-  bore: { place: ["boards-up"] },
-  chase: {},
-  box: {},
+  // Nobody drills or cuts beside an old circuit that is still live.
+  bore: { run: ["isolate"], place: ["boards-up"] },
+  chase: { run: ["isolate"] },
+  box: { run: ["isolate"] },
   section: {},
-  "draw-in": { run: ["boards-up", "bore", "chase", "box", "section"] },
+  dig: {},
+  hang: {},
+  lights: { place: ["dig"] },
+  "draw-in": { run: ["isolate", "boards-up", "bore", "chase", "box", "section", "dig", "hang"] },
   clip: { run: ["draw-in"] },
   cover: { run: ["draw-in"], place: ["clip"] },
   tails: { run: ["draw-in"] },
+  joint: { run: ["draw-in", "isolate"] },
   test: { run: ["draw-in", "clip", "tails"] },
   ring: { run: ["test"] },
   photo: { place: ["clip", "cover", "chase"], run: ["draw-in"] },
   "boards-down": { run: ["test"], place: ["clip", "photo"] },
   close: { run: ["test"], place: ["clip", "cover", "photo", "boards-down"] },
+  fill: { run: ["test"], place: ["lights", "photo", "close"] },
 };
 
 /** The step of a run that a kind of work is; null where the steps do not name it. */
@@ -58,7 +65,20 @@ export interface Task {
 
 const placeOf = (p: Part): string => `${p.at.kind}:${p.at.id}`;
 
-const toldAtPlace: ReadonlySet<TaskKind> = new Set(["boards-up", "box", "tails", "section", "ring", "boards-down"]);
+const toldAtPlace: ReadonlySet<TaskKind> = new Set([
+  "boards-up",
+  "box",
+  "tails",
+  "section",
+  "ring",
+  "boards-down",
+  "dig",
+  "hang",
+  "lights",
+  "fill",
+  "isolate",
+  "joint",
+]);
 
 /** Keys of the record that a part is told under: its runs, or the place where no run alone is meant. */
 export const keysOf = (p: Part): string[] => (toldAtPlace.has(p.kind) ? [placeOf(p)] : p.runs);
@@ -87,12 +107,15 @@ export function partsDone(
   const isDone = (p: Part): boolean => {
     const place = placeOf(p);
     if (p.kind === "photo") return photographed.has(place) || closed.has(place);
-    if (p.kind === "close" || closed.has(place)) return closed.has(place);
+    if (p.kind === "close" || (closed.has(place) && p.kind !== "fill")) return closed.has(place);
     if (p.kind === "draw-in" || p.kind === "test") return stepDone(p.runs[0]!, stepOf[p.kind]!);
     // What a later step shows to be there is there.
     const later: Partial<Record<TaskKind, Step>> = {
       chase: "drawn-in",
       section: "drawn-in",
+      dig: "drawn-in",
+      hang: "drawn-in",
+      isolate: "drawn-in",
       box: "tested",
       tails: "tested",
     };
@@ -154,7 +177,11 @@ export function tasksOf(
   const done = partsDone(
     parts,
     entries,
-    new Set(h.job.photos.map((p) => (p.wall === null ? `deck:${p.deck}` : `wall:${p.wall}`))),
+    new Set(
+      h.job.photos.map((p) =>
+        p.wall !== null ? `wall:${p.wall}` : p.deck !== null ? `deck:${p.deck}` : `outside:${p.outside}`,
+      ),
+    ),
     closed,
   );
   const cannots = cannotsOf(entries);

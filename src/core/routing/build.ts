@@ -4,6 +4,7 @@ import type { House } from "../house/house";
 import { cableOf } from "../rules/catalogue";
 import { addDeck } from "./deck-lanes";
 import { type RouteGraph, compile, draft } from "./graph";
+import { addOutside } from "./outside-lanes";
 import { joinMeetingDecks } from "./meeting-decks";
 import { addWalls } from "./wall-edges";
 import { collectLines } from "./wall-lines";
@@ -14,6 +15,7 @@ export function buildGraph(h: House): RouteGraph {
   const lines = collectLines(h);
   const surface = h.job.circuits.some((c) => c.walls === "surface" || isMetalClad(cableOf(c.cable, h.catalogue)));
   addWalls(g, h, lines, surface);
+  addOutside(g, h, lines);
   const terminal = new Int32Array(h.points.length).fill(-1);
   h.points.forEach((p, i) => {
     const l = lines[p.face];

@@ -20,6 +20,8 @@ const STUD_HOLE = 0.5;
 
 /** Price of a mm of cable in a section of containment, as a share of that beside it: what is there is used. */
 export const LIKED = 0.6;
+/** The same of a trench or a wire that the user has drawn: it is there to be taken. */
+export const DRAWN = 0.2;
 /** What each mm in a section that is full costs on top, mm of cable: gone round where there is any other way. */
 export const FULL = 30;
 
@@ -33,14 +35,22 @@ const RISE = 0.75;
 const WARM_CSA = 2.5;
 const GROUPING = 6;
 
-const every = new WeakMap<RouteGraph, Uint8Array>();
+const every = new WeakMap<RouteGraph, { armour: Uint8Array; surface: Uint8Array }>();
 
-/** Edges a circuit may use: surface cable and armour anywhere off the openings, hidden cable within zones. */
+/**
+ * Edges a circuit may use: armour anywhere off the openings, and alone through ground and air; surface cable the same on walls; hidden
+ * cable within zones.
+ */
 export function usableFor(h: House, g: RouteGraph, c: Circuit): Uint8Array {
-  if (c.walls !== "surface" && !isMetalClad(cableOf(c.cable, h.catalogue))) return g.hidden;
+  const armour = isMetalClad(cableOf(c.cable, h.catalogue));
+  if (c.walls !== "surface" && !armour) return g.hidden;
   let all = every.get(g);
-  if (!all) every.set(g, (all = new Uint8Array(g.a.length).fill(1)));
-  return all;
+  if (!all) {
+    all = { armour: new Uint8Array(g.a.length).fill(1), surface: new Uint8Array(g.a.length).fill(1) };
+    for (let e = 0; e < g.a.length; e++) if (g.kind[e] === EDGE.outside) all.surface[e] = 0;
+    every.set(g, all);
+  }
+  return armour ? all.armour : all.surface;
 }
 
 /** True for faces whose plaster a circuit's cable is chased into. */
@@ -81,7 +91,8 @@ export function edgeCosts(
       else if (hidden) once = g.timbers[e]! * STUD_HOLE * cost.bore;
       if (g.wet[e]) perMm += WET;
       if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > h.faces[ref]!.floor + LADDER) perMm += cost.height;
-    } else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(g.ref2[e]!);
+    } else if (kind === EDGE.outside) perMm *= DRAWN;
+    else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(g.ref2[e]!);
     else if (kind === EDGE.corner) once = half(ref) + half(h.faces[ref]!.right);
     else if (kind === EDGE.rise) once = RISE * cost.bore + (g.ref2[e]! >= 0 ? half(g.ref2[e]!) : 0);
     else if (kind === EDGE.lane) {

@@ -1,7 +1,7 @@
 import type { XYZ } from "../base/wall-frame";
 
 /** Kinds of edge. A run's legs follow from the kinds it uses. */
-export const EDGE = { wall: 0, corner: 1, rise: 2, lane: 3, bay: 4, bore: 5, through: 6, drop: 7 } as const;
+export const EDGE = { wall: 0, corner: 1, rise: 2, lane: 3, bay: 4, bore: 5, through: 6, drop: 7, outside: 8 } as const;
 export type EdgeKind = (typeof EDGE)[keyof typeof EDGE];
 
 /** A place where one joist may be bored, found once and shared by the runs that pass. */
@@ -32,7 +32,7 @@ export interface GraphDraft {
   b: Int32Array;
   length: Float64Array;
   kind: Uint8Array;
-  /** Face for wall, corner and through edges; deck for rise, lane, bay and drop; bore place for bore edges. */
+  /** Face for wall, corner and through edges; deck for rise, lane, bay and drop; bore place for bore edges; way out of doors. */
   ref: Int32Array;
   /** Far face of a through edge; face of a rise; else −1. */
   ref2: Int32Array;

@@ -5,6 +5,7 @@ import { type XYZ, toFace } from "../base/wall-frame";
 import type { House, PlacedPoint } from "../house/house";
 import type { Circuit, LegMethod, PinnedLeg } from "../job/model";
 import { STUD_DEPTH, hiddenIn } from "../house/hidden-in";
+import { outsideOf } from "../house/outside";
 import { sectionsOf } from "../house/sections";
 import { cableOf } from "../rules/catalogue";
 import { cutIn } from "../rules/sections";
@@ -16,6 +17,8 @@ interface Piece {
   method: LegMethod;
   a: XYZ;
   b: XYZ;
+  /** What it goes through between its ends, where it is no straight line. */
+  by?: readonly XYZ[];
   section?: string;
 }
 
@@ -85,6 +88,10 @@ export function legsOf(
     const a = place(g, nodes[i]!);
     const b = place(g, nodes[i + 1]!);
     const piece: Piece = { ...surfaceOf(h, g, c, e), a, b };
+    if (kind === EDGE.outside) {
+      const { path } = outsideOf(h)[g.ref[e]!]!;
+      piece.by = (g.a[e] === nodes[i] ? path : [...path].reverse()).slice(1, -1);
+    }
     const last = pieces[pieces.length - 1];
     if (last && joins(last, piece)) {
       last.b = b;
@@ -94,7 +101,7 @@ export function legsOf(
   return pieces.map((p) => ({
     surface: p.surface,
     method: p.method,
-    path: [[...p.a], [...p.b]],
+    path: [p.a, ...(p.by ?? []), p.b].map(([x, y, z]): [number, number, number] => [tidy(x), tidy(y), tidy(z)]),
     depth: depthOf(h, p),
     protected: armour,
     ...(p.section === undefined ? {} : { section: p.section }),
@@ -127,6 +134,10 @@ function surfaceOf(
     }
     case EDGE.through:
       return { surface: { kind: "through", id: h.faces[ref]!.wall.id }, method: "through-wall" };
+    case EDGE.outside: {
+      const { way } = outsideOf(h)[ref]!;
+      return { surface: { kind: "outside", id: way.id }, method: way.kind === "trench" ? "buried" : "catenary" };
+    }
     case EDGE.lane:
       return { surface: { kind: "deck", id: h.decks[ref]!.deck.id }, method: "along-joist" };
     case EDGE.bay:
@@ -142,7 +153,7 @@ const crossing = (m: LegMethod): boolean => m === "across-bay" || m === "through
 
 function joins(p: Piece, q: Piece): boolean {
   if (p.surface.id !== q.surface.id || p.surface.kind !== q.surface.kind) return false;
-  if (p.section !== q.section) return false;
+  if (p.section !== q.section || p.by || q.by) return false;
   if (p.method !== q.method && !(crossing(p.method) && crossing(q.method))) return false;
   const d = (a: XYZ, b: XYZ): XYZ => [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
   const u = d(p.a, p.b);
@@ -153,6 +164,10 @@ function joins(p: Piece, q: Piece): boolean {
 }
 
 function depthOf(h: House, p: Piece): number {
+  if (p.surface.kind === "outside") {
+    const way = h.job.outsideWays.find((w) => w.id === p.surface.id);
+    return way?.kind === "trench" ? way.depth : 0;
+  }
   if (cutIn.has(p.method)) return h.job.settings.chaseDepth;
   if (p.method === "stud-void") return STUD_DEPTH;
   if (p.surface.kind === "deck" && p.section !== undefined) return 0;

@@ -220,10 +220,14 @@ function extended(
   if (!fresh.length) return { pairs: [], bound: 0 };
   const pairs: Pairs["pairs"] = [];
   if (c.kind === "ring") {
-    const legs = h.job.foundCables.flatMap((f): [number, number][] => {
+    const said = h.job.extensions.find((x) => x.circuit === c.id)?.broken ?? null;
+    const chosen = said ? [ids.indexOf(said.from), ids.indexOf(said.to)] : [];
+    const traced = h.job.foundCables.flatMap((f): [number, number][] => {
       const [a, b] = [ids.indexOf(f.from), f.to === null ? -1 : ids.indexOf(f.to)];
       return f.fate === "keep" && a >= 0 && b >= 0 && isOld[a] && isOld[b] ? [[a, b]] : [];
     });
+    // The leg that the user says is broken, traced or not; else the one that takes least.
+    const legs = chosen.length && chosen.every((i) => i >= 0 && isOld[i]) ? [chosen as [number, number]] : traced;
     let best: { leg: [number, number]; order: number[]; added: number } | null = null;
     for (const [a, b] of legs) {
       const list = [a, ...fresh, b];

@@ -1,9 +1,11 @@
 import type { House } from "../house/house";
 import type { Circuit, Costs, PinnedLeg } from "../job/model";
-import type { Cable } from "../rules/cables";
+import { type Cable, isMetalClad } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
 import { sectionFill, cablesThere } from "../trades/containment/section-fill";
+import { outsideOf } from "../house/outside";
 import { sectionOfLeg, sectionsOf } from "../house/sections";
-import { FULL, LIKED, borePrice, edgeCosts, usableFor } from "./edge-costs";
+import { DRAWN, FULL, LIKED, borePrice, edgeCosts, usableFor } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
 import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
 import type { Task } from "./tasks";
@@ -217,7 +219,7 @@ export class Site {
   /** Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever their cable. */
   private plainFor(c: Circuit, opened: Uint8Array, key: string): Float64Array {
     const { h, g } = this;
-    const kind = `${c.walls} ${usableFor(h, g, c) === g.hidden ? "zones" : "all"} ${this.care.short.has(c.id)}`;
+    const kind = `${c.walls} ${usableFor(h, g, c) === g.hidden ? "zones" : isMetalClad(cableOf(c.cable, h.catalogue))} ${this.care.short.has(c.id)}`;
     let x = this.plain.get(kind);
     if (!x || x.opened !== key)
       this.plain.set(kind, (x = { opened: key, cost: edgeCosts(h, g, c, opened, this.costs(c)) }));
@@ -280,7 +282,7 @@ export class Site {
     const weights = this.costs(t.circuit);
     return {
       cost: this.costsFor(t.circuit, t.cable),
-      perMm: weights.cable * (this.sectionEdges.size ? LIKED : 1),
+      perMm: weights.cable * (isMetalClad(t.cable) && outsideOf(h).length ? DRAWN : this.sectionEdges.size ? LIKED : 1),
       bend: weights.bend,
       throughBox: THROUGH_BOX,
       ends: [h.pointOfId.get(t.from)!, h.pointOfId.get(t.to)!],

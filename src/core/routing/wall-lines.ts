@@ -6,6 +6,7 @@ import { toFace, toSpace } from "../base/wall-frame";
 import { type Face, type House, deckReaches, decksOfFace } from "../house/house";
 import type { LaidDeck } from "../house/deck";
 import { BAND, type PointOnFace, THIN_WALL } from "../house/wall-zones";
+import { outsideOf } from "../house/outside";
 import { sectionsOnFace } from "../house/sections";
 import { BESIDE_STUD, studAt } from "../house/studs";
 import { boreLinesBeside } from "./bore-lines";
@@ -212,6 +213,13 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
         us.push(x.a.u, x.b.u);
         vs.push(x.a.v, x.b.v);
       }
+  // Where a way out of doors leaves the wall.
+  for (const { way, faces } of outsideOf(h))
+    [way.from, way.to].forEach((p, i) => {
+      if (faces[i] !== f.n) return;
+      us.push(p.u);
+      vs.push(p.v);
+    });
   // Strips of the other face count on a thin wall: those lines come from there, but not the ways past what stands on this side.
   if (f.shape.thickness <= THIN_WALL + EPS)
     for (const p of f.reverse) {

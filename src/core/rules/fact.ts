@@ -7,7 +7,7 @@ export type Severity = z.infer<typeof severitySchema>;
 
 /** A change that would put a fact right: fields of one thing in the job set to new values. */
 export const fixSchema = z.object({
-  collection: z.enum(["points", "circuits", "pins", "decks", "walls", "sections"]),
+  collection: z.enum(["points", "circuits", "pins", "decks", "walls", "sections", "outsideWays"]),
   id: z.string(),
   /** New values by field; `remove` takes the thing out. */
   set: z.record(z.string(), z.unknown()).optional(),
@@ -26,6 +26,8 @@ export const subjectKinds = [
   "cut",
   "trunking",
   "section",
+  "outside",
+  "row",
   "cable",
   "input",
 ] as const;

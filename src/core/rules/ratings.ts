@@ -87,8 +87,8 @@ export const armourSection: Readonly<Record<string, readonly [number, number, nu
 /** Resistance of steel-wire armour, mΩ per m for 1 mm² at 20 °C. Typical. */
 export const ARMOUR_RESISTANCE = 155;
 
-export const groupings = ["bunched", "wall", "tray"] as const;
-/** Grouping factor by number of circuits: bunched or enclosed; single layer on wall or floor; single layer on perforated tray. */
+export const groupings = ["bunched", "wall", "tray", "ground"] as const;
+/** Grouping factor by number of circuits: bunched or enclosed; single layer on wall or floor; single layer on perforated tray; touching in the ground (typical). */
 export const groupingFactors: Record<
   (typeof groupings)[number],
   readonly (readonly [circuits: number, factor: number])[]
@@ -129,6 +129,14 @@ export const groupingFactors: Record<
     [8, 0.72],
     [9, 0.72],
   ],
+  ground: [
+    [1, 1],
+    [2, 0.75],
+    [3, 0.65],
+    [4, 0.6],
+    [5, 0.55],
+    [6, 0.5],
+  ],
 };
 
 /** Ambient temperature factor by °C for 70 and 90 °C insulation. */
@@ -154,6 +162,35 @@ export const ambientFactors: Record<70 | 90, readonly (readonly [degrees: number
     [60, 0.71],
   ],
 };
+
+/** The same for cable in the ground, by °C of the soil: its table starts from 20. Source: BS 7671:2018+A2:2022 Table 4B2. */
+export const groundFactors: Record<70 | 90, readonly (readonly [degrees: number, factor: number])[]> = {
+  70: [
+    [20, 1],
+    [25, 0.95],
+    [30, 0.89],
+    [35, 0.84],
+    [40, 0.77],
+    [45, 0.71],
+    [50, 0.63],
+    [55, 0.55],
+    [60, 0.45],
+  ],
+  90: [
+    [20, 1],
+    [25, 0.96],
+    [30, 0.93],
+    [35, 0.89],
+    [40, 0.85],
+    [45, 0.8],
+    [50, 0.76],
+    [55, 0.71],
+    [60, 0.65],
+  ],
+};
+/** Temperature of the air, and of the soil, where nobody says another, °C. */
+export const USUAL_AIR = 30;
+export const USUAL_SOIL = 20;
 
 /** Factor for passing through insulation, by length in mm; base method C, never with methods 100 to 103. */
 export const insulationFactors: readonly (readonly [length: number, factor: number])[] = [
@@ -207,6 +244,12 @@ export function groupingFactor(circuits: number, how: (typeof groupings)[number]
 /** Factor for the ambient temperature: between rows the next hotter counts; 25 °C and cooler alike. */
 export function ambientFactor(degrees: number, insulation: 70 | 90): number | null {
   return ambientFactors[insulation].find(([t]) => degrees <= t)?.[1] ?? null;
+}
+
+/** Factor for the warmth round a leg: of the air, or of the soil for method D; 20 °C of soil and cooler alike. */
+export function warmthFactor(method: Method, degrees: number, insulation: 70 | 90): number | null {
+  if (method !== "D") return ambientFactor(degrees, insulation);
+  return groundFactors[insulation].find(([t]) => degrees <= t)?.[1] ?? null;
 }
 
 /** Factor for a length through insulation, mm: straight between the rows, 0.5 from 500 mm on. */

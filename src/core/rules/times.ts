@@ -18,6 +18,13 @@ export const minutes = {
   ring: 8,
   photo: 2,
   release: 3,
+  /** By hand, 600 deep and as wide as a spade; in soft ground. */
+  digMetre: 20,
+  fillMetre: 10,
+  hang: 30,
+  light: 20,
+  isolate: 10,
+  joint: 10,
   /** Setting up at one place for one kind of work. */
   setUp: 5,
 } as const;
@@ -55,20 +62,26 @@ export const minutesFor = (p: TimedParts): number =>
 
 /** Kinds of work on site, in the order that the work forces. */
 export const taskKinds = [
+  "isolate",
   "boards-up",
   "bore",
   "chase",
   "box",
   "section",
+  "dig",
+  "hang",
+  "lights",
   "draw-in",
   "clip",
   "cover",
   "tails",
+  "joint",
   "test",
   "ring",
   "photo",
   "boards-down",
   "close",
+  "fill",
 ] as const;
 export type TaskKind = (typeof taskKinds)[number];
 
@@ -94,6 +107,12 @@ export const workKinds: Record<TaskKind, WorkKind> = {
   ring: { name: "Test rings end to end", one: "ring", many: "rings", each: minutes.ring },
   photo: { name: "Photograph", one: "face", many: "faces", each: minutes.photo },
   "boards-down": { name: "Boards down", one: "m", many: "m", each: minutes.boardMetre.down },
+  isolate: { name: "Isolate and break into", one: "circuit", many: "circuits", each: minutes.isolate },
+  joint: { name: "Join old and new", one: "joint", many: "joints", each: minutes.joint },
+  dig: { name: "Dig", one: "m", many: "m", each: minutes.digMetre },
+  hang: { name: "Hang the wire", one: "span", many: "spans", each: minutes.hang },
+  lights: { name: "Set lights", one: "light", many: "lights", each: minutes.light },
+  fill: { name: "Bed, tape and fill", one: "m", many: "m", each: minutes.fillMetre },
   close: { name: "Release for closing", one: "face", many: "faces", each: minutes.release },
 };
 

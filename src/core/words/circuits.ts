@@ -217,6 +217,24 @@ export const circuitWords = {
     message: `${c(f, n)} is extended by breaking the leg ${n.point(txt(f, "from"))} to ${n.point(txt(f, "to"))}: two joints, ${num(f, "points")} new ${num(f, "points") === 1 ? "point" : "points"} in between, and it stays a ring.`,
     remedy: "Isolate, prove dead, prove the tester; test the ring end to end afterwards.",
   }),
+  "extend.shape": (f, n) =>
+    f.case === "other"
+      ? {
+          message: `${c(f, n)} reads as a ${txt(f, "found")} and is taken for a ${txt(f, "taken")}.`,
+          remedy: `Make it a ${txt(f, "found")} in the job, or find out why it reads so.`,
+        }
+      : {
+          message: `Nobody has read whether ${c(f, n)} is a ring or a radial.`,
+          remedy: "Isolate, prove dead, take its legs out of the board and read from leg to leg.",
+        },
+  "extend.leg": (f, n) => ({
+    message: `The leg ${n.point(txt(f, "from"))} to ${n.point(txt(f, "to"))} of ${c(f, n)} is to be broken, and no cable between them was traced.`,
+    remedy: "Join the two ends of one cable at the one point and read them at the other.",
+  }),
+  "extend.joint": (f, n) => ({
+    message: `There are no boards to lift by ${n.point(txt(f, "point"))} for a joint of ${c(f, n)}.`,
+    remedy: "Join in the old point's box, or in a new box on the wall.",
+  }),
   "retrofit.trace": (f, n) => ({
     message: `${c(f, n)} is to be extended, but no leg of it has been traced from point to point.`,
     remedy: "Enter the cables found in Survey: from where to where.",

@@ -1,13 +1,22 @@
 import { mm } from "../base/figures";
 import type { House } from "../house/house";
+import type { OutsideWay } from "../job/model";
 import { stepNames } from "../job/site-entry";
 import type { ClosingList, Surface } from "../record/closing";
 import type { Damage } from "../record/damage";
 import { findingOf, namesOf } from "./findings";
 
-/** "Kitchen, wall 2"; a deck by its own name. */
+/** "T1, trench to the shed". */
+export const outsideName = (w: Pick<OutsideWay, "label" | "kind" | "name">): string =>
+  `${w.label}, ${w.name || w.kind}`;
+
+/** "Kitchen, wall 2"; a deck or a trench by its own name. */
 export function surfaceName(h: House, s: Pick<Surface, "kind" | "id">): string {
   if (s.kind === "deck") return h.job.decks.find((d) => d.id === s.id)?.name ?? s.id;
+  if (s.kind === "outside") {
+    const way = h.job.outsideWays.find((w) => w.id === s.id);
+    return way ? outsideName(way) : s.id;
+  }
   const face = h.faces[h.faceOfWall.get(s.id) ?? -1];
   return face ? `${face.room.name}, wall ${face.wall.index + 1}` : s.id;
 }

@@ -36,7 +36,8 @@ export function placeOfLine(h: House, plan: Pick<Plan, "runs"> | null, key: stri
   if (kind === "point") return label(id);
   if (kind === "section") return h.job.sections.find((s) => s.id === id)?.label ?? id;
   if (kind === "circuit") return h.job.circuits.find((c) => c.id === id)?.label ?? id;
-  if (kind === "wall" || kind === "deck") return surfaceName(h, { kind, id });
+  if (kind === "row") return h.job.lightRows.find((r) => r.id === id)?.label ?? id;
+  if (kind === "wall" || kind === "deck" || kind === "outside") return surfaceName(h, { kind, id });
   const run = plan?.runs.find((r) => r.id === key);
   return run ? `${label(run.from)} to ${label(run.to)}` : label(key);
 }

@@ -95,14 +95,19 @@ export const routeWords = {
       ? { message: `${leg(f, n)}: its wall is no longer there.`, ...again(f) }
       : f.case === "deck-gone"
         ? { message: `${leg(f, n)}: its deck is no longer there.`, ...again(f) }
-        : f.case === "section-gone"
-          ? { message: `${leg(f, n)}: the containment it was to lie in is no longer there.`, ...again(f) }
-          : f.case === "askew"
-            ? { message: `${leg(f, n)} runs askew to the joists.`, remedy: "Run along the joists, then across." }
-            : {
-                message: `${leg(f, n)} leaves ${f.where?.wall !== undefined ? n.wall(f.where.wall) : n.deck(f.where?.deck ?? "")}.`,
-                ...again(f),
-              },
+        : f.case === "way-gone"
+          ? {
+              message: `${leg(f, n)}: the way out of doors it was to take is no longer there, or lies elsewhere.`,
+              ...again(f),
+            }
+          : f.case === "section-gone"
+            ? { message: `${leg(f, n)}: the containment it was to lie in is no longer there.`, ...again(f) }
+            : f.case === "askew"
+              ? { message: `${leg(f, n)} runs askew to the joists.`, remedy: "Run along the joists, then across." }
+              : {
+                  message: `${leg(f, n)} leaves ${f.where?.wall !== undefined ? n.wall(f.where.wall) : n.deck(f.where?.deck ?? "")}.`,
+                  ...again(f),
+                },
   "route.through-box": (f, n) => ({
     message: `${leg(f, n)} passes through the box of ${n.point(txt(f, "point"))}.`,
     remedy: "Move one of the points, or join the circuits' order.",

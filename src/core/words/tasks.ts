@@ -13,6 +13,10 @@ import type { Part } from "../record/parts";
 import type { PartState, Task } from "../record/tasks";
 import { surfaceName } from "./closing";
 import { holeWords } from "./holes";
+import { extensionPart, outsidePart } from "./outside-tasks";
+import { type PartWords, say } from "./part-words";
+
+export type { PartWords };
 
 /** Name of the place a task is done at: a room, a deck, a circuit. */
 export function groupName(h: House, group: string): string {
@@ -48,6 +52,12 @@ export const doneWords: Record<Part["kind"], string> = {
   ring: "Tested end to end",
   photo: "Photographed",
   "boards-down": "Boards down",
+  isolate: "Dead, and broken into",
+  joint: "Joined",
+  dig: "Dug",
+  hang: "Hung",
+  lights: "Set",
+  fill: "Filled",
   close: "Released",
 };
 
@@ -63,20 +73,6 @@ export const cannotReasons = [
 /** Reasons why what a card asks for is not read. */
 export const notReadReasons = ["No instrument here", "Read before, on paper", "Not at this visit"] as const;
 
-/** One thing to do, said so that no second look is needed: where, the one number, and from what it is measured. */
-export interface PartWords {
-  /** What and where. */
-  over: string;
-  /** The one number; empty where there is none. */
-  number: string;
-  /** From what it is measured, and what goes with it. */
-  under: string;
-  /** The same as a sentence to be spoken. */
-  spoken: string;
-  /** Further marks, each with its number. */
-  more: { what: string; number: string }[];
-}
-
 const runName = (h: House, plan: Plan, key: string): string => {
   const r = plan.runs.find((x) => x.id === key);
   const label = pointLabels(h.job);
@@ -84,19 +80,6 @@ const runName = (h: House, plan: Plan, key: string): string => {
   return r ? `${circuit} ${label(r.from)}–${label(r.to)}` : key;
 };
 const capital = (s: string): string => (s ? s[0]!.toUpperCase() + s.slice(1) : s);
-/** Narrow spaces and dashes as a voice reads them. */
-const spokenOf = (parts: readonly string[]): string =>
-  parts
-    .filter(Boolean)
-    .join(", ")
-    .replace(/[\u202f\u00a0]/g, "")
-    .replace(/–/g, " to ")
-    .replace(/Ø/g, "diameter ");
-
-function say(over: string, number: string, under: string, more: PartWords["more"] = []): PartWords {
-  return { over, number, under, more, spoken: spokenOf([over, number, under]) };
-}
-
 /** Which corner a place on a wall is nearer to, and how far that is. */
 function fromCorner(u: number, length: number): { at: number; from: string } {
   return u <= length / 2 ? { at: u, from: "the left-hand corner" } : { at: length - u, from: "the right-hand corner" };
@@ -179,7 +162,8 @@ function clipPart(h: House, plan: Plan, p: Part): PartWords {
 
 /** Says a part: what to do, where, and the one number. */
 export function partWords(h: House, plan: Plan, p: Part): PartWords {
-  const wallName = (): string => surfaceName(h, { kind: p.at.kind === "deck" ? "deck" : "wall", id: p.at.id });
+  const wallName = (): string =>
+    surfaceName(h, { kind: p.at.kind === "deck" || p.at.kind === "outside" ? p.at.kind : "wall", id: p.at.id });
   const label = pointLabels(h.job);
   const placed = h.points[h.pointOfId.get(p.at.id) ?? -1];
   switch (p.kind) {
@@ -272,8 +256,16 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
       return say(
         `${wallName()}: a photo`,
         "",
-        `${p.at.kind === "wall" ? "the whole wall" : "the whole deck with its cables"}, a tape in the picture`,
+        `${p.at.kind === "wall" ? "the whole wall" : p.at.kind === "outside" ? "the whole trench with its cable and its bed" : "the whole deck with its cables"}, a tape in the picture`,
       );
+    case "isolate":
+    case "joint":
+      return extensionPart(h, plan, p);
+    case "dig":
+    case "hang":
+    case "lights":
+    case "fill":
+      return outsidePart(h, plan, p);
     case "close":
       return say(`${wallName()}: release for closing`, "", "when nothing stands against it");
   }

@@ -67,6 +67,8 @@ describe("the armoured feed to the kiln", () => {
     expect(out.plan.takeoff.filter((t) => /Gland/.test(t.item)).map((t) => t.size)).toEqual([
       "20, M20, indoor type",
       "20, M20, outdoor type",
+      // Those of the lights along the path.
+      "20S, M20, outdoor type",
     ]);
   });
   it("into plastic the tag carries the earth, indoors and out; a board is never of plastic", () => {

@@ -77,6 +77,7 @@ export const points = [
   socket("s14", 2, on("bed2-w2", 4700, 300)),
   socket("s15", 1, on("bed2-w3", 2600, 300)),
   socket("s16", 1, on("bed1-w1", 700, 300), { existing: true }),
+  socket("s18", 2, on("bed1-w4", 2600, 300), { mount: "surface" }),
   socket("s17", 1, on("bed1-w3", 3700, 300), { existing: true }),
   light("l5", ceiling("loft-front", 1900, 2100)),
   light("l6", ceiling("loft-front", 4500, 2100)),
@@ -98,6 +99,8 @@ export const points = [
   { id: "fn1", label: "FN1", kind: "fan", place: on("shower-w4", 250, 2100), water: 4 },
   // A fused unit on a spur of the ring, and behind it a light over the worktop with its own switch; nothing is labelled yet.
   { id: "f1", label: "F1", kind: "fused-unit", place: on("kitchen-w2", 3350, 1056), fuse: 3 },
+  // By the garden door: what feeds the lights along the path.
+  { id: "f2", label: "F2", kind: "fused-unit", name: "Path lights", place: on("glaze-w2", 3050, 1080), fuse: 3 },
   switching("w8", 1, on("kitchen-w2", 3350, 1320), ["b2"]),
   {
     id: "b2",
@@ -129,6 +132,7 @@ export const circuits = [
       { point: "f1", from: "s5" },
       { point: "w8", from: "f1" },
       { point: "b2", from: "w8" },
+      { point: "f2", from: "s9" },
     ],
   },
   {
@@ -186,6 +190,7 @@ export const circuits = [
     way: null,
     points: ["k1"],
     walls: "surface",
+    farEarth: "house",
   },
   {
     id: "old",
@@ -196,7 +201,7 @@ export const circuits = [
     rcd: 30,
     cable: "te-2.5",
     way: 6,
-    points: ["s16", "s17"],
-    state: "keep",
+    points: ["s16", "s17", "s18"],
+    state: "extend",
   },
 ];

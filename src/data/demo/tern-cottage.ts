@@ -1,5 +1,6 @@
 import { type Job, canonical, jobSchema } from "../../core/job/model";
 import { FIRST, LOFT, decks, fixtures, openings, rooms, walls } from "./cottage-building";
+import { extensions, grounds, lightRows, outsideWays, posts } from "./cottage-outside";
 import { sections } from "./cottage-sections";
 import { packs, stock } from "./cottage-supplies";
 import { circuits, points } from "./cottage-wiring";
@@ -70,6 +71,11 @@ export function ternCottage(id = "tern-cottage"): Job {
         },
       ],
       sections,
+      grounds,
+      posts,
+      outsideWays,
+      lightRows,
+      extensions,
       drums: [
         { id: "drum-1", label: "Drum 1", cable: "te-2.5", length: 100_000, mark: 12_400 },
         { id: "drum-2", label: "Drum 2", cable: "te-2.5", length: 18_000, mark: 82_000, rising: true },

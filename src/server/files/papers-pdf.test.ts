@@ -204,6 +204,7 @@ describe("papers as PDF", () => {
       id: picture,
       wall,
       deck: null,
+      outside: null,
       picture,
       u: 400,
       v: 900,

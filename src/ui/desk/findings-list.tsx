@@ -20,6 +20,8 @@ function concerns({ subject, where }: Fact, s: Selection, points: ReadonlySet<st
       return where?.run === s.id || (subject.kind === "run" && subject.id === s.id);
     case "deck":
       return where?.deck === s.id;
+    case "outside":
+      return (subject.kind === "outside" || subject.kind === "row") && subject.id === s.id;
     case "section":
     case "point":
     case "circuit":

@@ -10,6 +10,7 @@ import {
   DrumsPanel,
   GroupForm,
   JoistCard,
+  OutsidePanel,
   Palette,
   PointsPanel,
   RoutesPanel,
@@ -48,6 +49,7 @@ export function Inspector() {
       {stage === "points" ? <PointsPanel /> : null}
       {stage === "circuits" ? <CircuitsPanel /> : null}
       {stage === "containment" ? <SectionsPanel /> : null}
+      {stage === "outside" ? <OutsidePanel /> : null}
       {stage === "materials" ? (
         <>
           <DrumsPanel />

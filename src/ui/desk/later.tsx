@@ -17,6 +17,9 @@ const parts = {
   section: () => import("../stages/containment/section-form"),
   sections: () => import("../stages/containment/sections-panel"),
   sectionBench: () => import("../stages/containment/section-bench"),
+  outside: () => import("../stages/outside/outside-panel"),
+  outsideStage: () => import("../stages/outside/outside-stage"),
+  oldWiring: () => import("../stages/old-wiring/old-wiring-sheet"),
   wall: () => import("../stages/survey/wall/wall-form"),
   containment: () => import("../stages/sheets/containment"),
   boring: () => import("../stages/boring-sheet"),
@@ -42,6 +45,7 @@ export const DrumsPanel = dynamic(() => parts.drums().then((m) => m.DrumsPanel))
 export const SuppliesPanel = dynamic(() => parts.supplies().then((m) => m.SuppliesPanel));
 export const WorkPanel = dynamic(() => parts.work().then((m) => m.WorkPanel));
 export const WallForm = dynamic(() => parts.wall().then((m) => m.WallForm));
+export const OutsidePanel = dynamic(() => parts.outside().then((m) => m.OutsidePanel));
 export const SectionForm = dynamic(() => parts.section().then((m) => m.SectionForm));
 export const SectionsPanel = dynamic(() => parts.sections().then((m) => m.SectionsPanel));
 export const SectionBench = dynamic(() => parts.sectionBench().then((m) => m.SectionBench));

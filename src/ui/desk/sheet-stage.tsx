@@ -15,10 +15,21 @@ const SiteBookSheet = dynamic(() => import("../stages/sheets/site-book").then((m
   loading: waiting,
 });
 
+const OutsideStage = dynamic(() => import("../stages/outside/outside-stage").then((m) => m.OutsideStage), {
+  loading: waiting,
+});
+const OldWiringSheet = dynamic(() => import("../stages/old-wiring/old-wiring-sheet").then((m) => m.OldWiringSheet), {
+  loading: waiting,
+});
+
 /** The stages that work on a sheet; each is fetched when it is first looked at. */
 export function SheetStage() {
   const stage = useDesk((s) => s.stage);
   switch (stage) {
+    case "outside":
+      return <OutsideStage />;
+    case "old-wiring":
+      return <OldWiringSheet />;
     case "fixings":
       return <FixingsSheet />;
     case "ends":

@@ -10,7 +10,9 @@ export const stages = [
   { id: "survey", name: "Survey" },
   { id: "points", name: "Points" },
   { id: "circuits", name: "Circuits" },
+  { id: "old-wiring", name: "Old wiring" },
   { id: "routes", name: "Routes" },
+  { id: "outside", name: "Outside" },
   { id: "timber", name: "Timber" },
   { id: "containment", name: "Containment" },
   { id: "fixings", name: "Fixings" },
@@ -31,6 +33,8 @@ export const viewOf = (x: unknown): View | null => views.find((v) => v === x) ??
 export function stageOfRule(rule: string): StageId {
   const head = rule.split(".")[0];
   if (rule === "timber.long-span") return "survey";
+  if (head === "outside" || head === "buried" || head === "overhead" || head === "lights") return "outside";
+  if (head === "extend" || head === "retrofit") return "old-wiring";
   if (head === "found" || head === "supply") return "survey";
   if (head === "point" || head === "party" || head === "kitchen" || head === "height") return "points";
   if (rule === "bath.socket" || rule === "bath.ip" || head === "alarm") return "points";
@@ -67,6 +71,16 @@ function sectionWords(job: Job, plan: Plan | null, chased: number): string {
   return `${n(sections, "section")}${full ? `, ${full} too full` : ""}`;
 }
 
+/** What the stage out of doors says: what is dug, hung and lit. */
+function outsideWords(job: Job): string {
+  const parts = [
+    job.outsideWays.length ? n(job.outsideWays.length, "way") : "",
+    job.lightRows.length ? n(job.lightRows.length, "row of lights", "rows of lights") : "",
+  ].filter(Boolean);
+  if (parts.length) return parts.join(", ");
+  return job.rooms.some((r) => r.kind === "yard") ? "nothing drawn" : "no yard";
+}
+
 /** What each stage says of itself in the order of work. Counts only; the numbers come from the plan. */
 export function stageStates(job: Job, plan: Plan | null, siteBook: readonly SiteEntry[]): Record<StageId, StageState> {
   const open = (id: StageId): number =>
@@ -81,6 +95,7 @@ export function stageStates(job: Job, plan: Plan | null, siteBook: readonly Site
   const ways = job.points.filter((p) => p.kind === "board").reduce((n, b) => n + b.ways, 0);
   const chased = plan?.takeoff.filter((t) => t.item === "Capping").reduce((s, t) => s + t.quantity, 0) ?? 0;
   const clips = plan?.clips.reduce((s, c) => s + c.marks.length, 0) ?? 0;
+  const old = job.circuits.filter((c) => c.state === "extend");
   const done = progress(
     siteBook,
     (plan?.runs ?? []).map((r) => ({ id: r.id, steps: plan ? neededSteps(plan, r.id) : [] })),
@@ -89,7 +104,9 @@ export function stageStates(job: Job, plan: Plan | null, siteBook: readonly Site
     survey: state("survey", `${n(job.rooms.length, "room")}, ${n(job.decks.length, "deck")}`, job.rooms.length > 0),
     points: state("points", `${job.points.length} placed, ${wired.size} wired`, job.points.length > 0),
     circuits: state("circuits", n(job.circuits.length, "circuit"), job.circuits.length > 0),
+    "old-wiring": state("old-wiring", old.length ? `${n(old.length, "circuit")} to add to` : "nothing added to", true),
     routes: state("routes", plan ? `${n(laid, "run")} laid` : "working out", laid > 0),
+    outside: state("outside", outsideWords(job), true),
     timber: state("timber", n(plan?.holes.length ?? 0, "hole"), laid > 0),
     containment: state("containment", sectionWords(job, plan, chased), laid > 0),
     fixings: state("fixings", n(clips, "clip"), laid > 0),

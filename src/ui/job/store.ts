@@ -39,6 +39,8 @@ export type Selection =
   | { kind: "deck"; id: string }
   /** `show`: picked from a list, so that the drawing goes to it. */
   | { kind: "section"; id: string; show?: true }
+  /** A part of the ground, a post, a trench or wire, or a row of lights. */
+  | { kind: "outside"; id: string }
   | null;
 
 /** What pressing the plan does, when it does more than pick. */

@@ -48,11 +48,13 @@ export function usePlanner(): void {
     let timer: ReturnType<typeof setTimeout> | undefined;
 
     const begin = (): void => {
-      worker = new Worker(new URL("../../workers/plan.worker.ts", import.meta.url), { type: "module" });
+      const own = new Worker(new URL("../../workers/plan.worker.ts", import.meta.url), { type: "module" });
+      worker = own;
       told = null;
-      // A worker that cannot start, or falls over outside a question, says so here and never answers.
-      worker.onerror = (e) => fault(e.message || "the planner could not be started");
-      worker.onmessageerror = () => fault("the planner's answer could not be read");
+      // A worker that cannot start, or falls over outside a question, says so here and never answers. One that was ended while its
+      // program was still on the way says so too, and is no longer asked.
+      own.onerror = (e) => own === worker && fault(e.message || "the planner could not be started");
+      own.onmessageerror = () => own === worker && fault("the planner's answer could not be read");
       remote = wrap<PlanWorker>(worker);
     };
     const renew = (): void => {

@@ -1,9 +1,10 @@
-/** A photo of a wall or deck taken on this phone; `at` ISO 8601. */
+/** A photo of a wall, a deck or an open trench taken on this phone; `at` ISO 8601. */
 export interface KeptPhoto {
   id: string;
   wall: string | null;
-  /** Not there in photos kept by the first edition, which were of walls. */
+  /** Not there in photos kept by earlier editions, which were of walls, then of decks. */
   deck?: string | null;
+  outside?: string | null;
   /** The middle of the wall at a height a person looks at, mm. */
   u: number;
   v: number;

@@ -11,6 +11,7 @@ async function send(job: string, p: KeptPhoto): Promise<{ ok: true } | { ok: fal
   const q = new URLSearchParams({ id: p.id, u: String(p.u), v: String(p.v), at: p.at });
   if (p.wall !== null) q.set("wall", p.wall);
   else if (p.deck) q.set("deck", p.deck);
+  else if (p.outside) q.set("outside", p.outside);
   const answer = await fetch(`/api/jobs/${job}/photos?${q}`, {
     method: "POST",
     body: p.picture,
@@ -56,7 +57,7 @@ export function usePhotos(job: string) {
   const take = useCallback(
     async (
       file: File,
-      at: { wall: string | null; deck: string | null; u: number; v: number },
+      at: { wall: string | null; deck: string | null; outside: string | null; u: number; v: number },
     ): Promise<string | null> => {
       const small = await shrunk(file);
       if ("message" in small) return small.message;

@@ -191,7 +191,8 @@ function Site({ job, plan, catalogue, siteBook, send, replan }: Planned & Known 
     const face = of.kind === "wall" ? house.faces[house.faceOfWall.get(of.id)!]! : null;
     const bad = await take(file, {
       wall: face ? of.id : null,
-      deck: face ? null : of.id,
+      deck: of.kind === "deck" ? of.id : null,
+      outside: of.kind === "outside" ? of.id : null,
       u: of.at?.u ?? (face ? Math.round(face.shape.length / 2) : 0),
       v: of.at?.v ?? (face ? 1200 : 0),
     });
@@ -376,7 +377,17 @@ function withPhotos(job: Job, photos: readonly KeptPhoto[]): Job {
         ...job,
         photos: [
           ...job.photos,
-          ...more.map(({ id, wall, deck = null, u, v, at }) => ({ id, wall, deck, picture: id, u, v, at, text: "" })),
+          ...more.map(({ id, wall, deck = null, outside = null, u, v, at }) => ({
+            id,
+            wall,
+            deck,
+            outside,
+            picture: id,
+            u,
+            v,
+            at,
+            text: "",
+          })),
         ],
       }
     : job;

@@ -24,13 +24,19 @@ export function WaitingList({
   refused: readonly Refused[];
   photos: readonly KeptPhoto[];
 }) {
+  const photoOf = ({ wall, deck, outside }: KeptPhoto) =>
+    wall !== null
+      ? ({ kind: "wall", id: wall } as const)
+      : outside
+        ? ({ kind: "outside", id: outside } as const)
+        : ({ kind: "deck", id: deck ?? "" } as const);
   const rows = [
     ...lines.map((e) => ({ id: e.id, at: e.at, what: lineWords(house, plan, e), why: null as string | null })),
     ...refused.map((r) => ({ id: r.entry.id, at: r.entry.at, what: lineWords(house, plan, r.entry), why: r.message })),
     ...photos.map((p) => ({
       id: p.id,
       at: p.at,
-      what: `Photo of ${surfaceName(house, p.wall === null ? { kind: "deck", id: p.deck ?? "" } : { kind: "wall", id: p.wall })}`,
+      what: `Photo of ${surfaceName(house, photoOf(p))}`,
       why: p.refused,
     })),
   ].sort((a, b) => (a.at < b.at ? 1 : a.at > b.at ? -1 : 0));

@@ -16,7 +16,8 @@ export function AsLaid({ circuit }: { circuit: string }) {
   const house = useDesk((s) => s.house);
   const plan = usePlan();
   const laid = useMemo(
-    () => (plan ? laidCircuits(house, plan.runs, plan.holes).find((x) => x.circuit.id === circuit) : undefined),
+    () =>
+      plan ? laidCircuits(house, plan.runs, plan.holes, plan.found).find((x) => x.circuit.id === circuit) : undefined,
     [house, plan, circuit],
   );
   if (!laid) return null;

@@ -330,10 +330,10 @@ export const groups = {
   walls: ["zone", "chase", "route", "hole", "work"],
   timber: ["timber"],
   points: ["point", "height", "kitchen"],
-  circuits: ["alarm", "bath", "circuit", "found", "lighting", "retrofit", "supply", "test"],
+  circuits: ["alarm", "bath", "circuit", "extend", "found", "lighting", "retrofit", "supply", "test"],
   containment: ["fill", "bend", "fold", "clip", "fire"],
   ends: ["gland", "mi", "end", "stock", "armour", "board", "party"],
-  outside: ["outside", "overhead", "buried"],
+  outside: ["outside", "overhead", "buried", "lights"],
 } as const;
 
 /** The rules of a group, in the order of the book. */

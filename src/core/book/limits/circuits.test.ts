@@ -29,6 +29,21 @@ import {
   socket,
 } from "./by-hand.fixture";
 
+/** A found ring of S1 and S2 with a new S3, added to in a given way. */
+const addedTo = (more: object, cables: object[] = ringFound) =>
+  makePlan(
+    house({
+      points: [
+        board,
+        socket("s1", 800, 450, { existing: true }),
+        socket("s2", 3200, 450, { existing: true }),
+        socket("s3", 2000),
+      ],
+      circuits: [circuit({ kind: "ring", state: "extend", points: ["s1", "s2", "s3"], device: { rating: 32 } })],
+      foundCables: cables,
+      extensions: [{ id: "x", circuit: "c", ...more }],
+    }),
+  ).facts;
 const light = {
   id: "l1",
   label: "L1",
@@ -315,6 +330,24 @@ judgeLimits("circuits", {
   "retrofit.break": {
     allowed: () => extended([]),
     broken: () => ({ facts: extended(ringFound), severity: "note" }),
+  },
+  "extend.shape": {
+    allowed: () => addedTo({ shape: "ring" }),
+    broken: () => ({ facts: addedTo({ shape: "radial" }), severity: "stop" }),
+  },
+  "extend.leg": {
+    allowed: () => addedTo({ shape: "ring", broken: { from: "s2", to: "s1" } }),
+    broken: () => ({
+      facts: addedTo({ shape: "ring", broken: { from: "s1", to: "s2" } }, [ringFound[0]!, ringFound[2]!]),
+      severity: "warn",
+    }),
+  },
+  "extend.joint": {
+    allowed: () => addedTo({ shape: "ring", joints: [{ point: "s1", where: "new-box" }] }),
+    broken: () => ({
+      facts: addedTo({ shape: "ring", joints: [{ point: "s1", where: "under-floor" }] }),
+      severity: "stop",
+    }),
   },
   "retrofit.trace": {
     allowed: () => extended(ringFound),

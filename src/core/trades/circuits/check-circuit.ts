@@ -7,7 +7,6 @@ import { type Fact, fact } from "../../rules/fact";
 import {
   ARMOUR_RESISTANCE,
   type Method,
-  ambientFactor,
   armourMethods,
   armourRatings,
   armourSection,
@@ -19,6 +18,7 @@ import {
   groupingFactor,
   type groupings,
   insulationFactor,
+  warmthFactor,
   ELECTRODE_MOST,
   RING_LEG,
   type Earthing,
@@ -147,7 +147,7 @@ export function circuitFault(i: CircuitInput): { path: string; message: string }
         path: `legs.${n}.insulated`,
         message: `got ${l.insulated} with method ${l.method}; a length through insulation goes with method "C" only, the other methods hold it already`,
       };
-    if (ambientFactor(l.ambient, hot) === null)
+    if (warmthFactor(l.method, l.ambient, hot) === null)
       return { path: `legs.${n}.ambient`, message: `got ${l.ambient}; must be at most 60` };
     if (l.cable && loopResistance(l.cable, i.earth) === null)
       return { path: "cable", message: `got "${l.cable.id}"; there is no conductor resistance for it` };
@@ -217,7 +217,7 @@ export const externalLoop = (i: Pick<CircuitInput, "ze" | "earthing">): number =
 export const carried = (i: CircuitInput, l: CircuitLeg): number =>
   tableCurrent(l.cable ?? i.cable, l.method, i.accessories)! *
   groupingFactor(l.grouped, l.arrangement) *
-  ambientFactor(l.ambient, (l.cable ?? i.cable).family === "armoured" && i.accessories === 90 ? 90 : 70)! *
+  warmthFactor(l.method, l.ambient, (l.cable ?? i.cable).family === "armoured" && i.accessories === 90 ? 90 : 70)! *
   insulationFactor(l.insulated);
 
 /** A ring on a 30 or 32 A device: each leg carries 20 A and not what the device does. */

@@ -5,10 +5,10 @@ import { pathLength } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
 import { sectionOfLeg, sectionsOf } from "../../house/sections";
-import type { Hole, Run } from "../../laid/laid";
+import type { FoundWay, Hole } from "../../laid/laid";
 import { holesByRun } from "../../laid/run-measures";
 import { cableOf } from "../../rules/catalogue";
-import type { Method } from "../../rules/ratings";
+import { type Method, USUAL_SOIL } from "../../rules/ratings";
 import {
   type CircuitInput,
   type CircuitLeg,
@@ -21,6 +21,9 @@ import {
 } from "./check-circuit";
 import { cablesThere } from "../containment/section-fill";
 import { type Load, circuitLoad } from "./load";
+import { type RatedRun, oldRuns } from "./old-part";
+
+export type { RatedRun };
 
 /** Insulation over a ceiling up to which the milder of its two methods holds, mm. */
 const THICK = 100;
@@ -45,9 +48,6 @@ export function methodOf(h: House, leg: PinnedLeg, circuit = ""): Method {
   if (leg.method !== "stud-void" || !wall?.insulated) return "C";
   return wall.againstBoard ? "102" : "103";
 }
-
-/** What of a run its rating depends on. */
-export type RatedRun = Pick<Run, "id" | "circuit" | "from" | "to" | "cable" | "legs" | "pathLength">;
 
 /** A leg as it is rated: which of which run. */
 export interface LaidLeg extends CircuitLeg {
@@ -196,6 +196,10 @@ function counting(h: House, runs: readonly RatedRun[]): { together: Together; wa
       const { circuits, there } = sections.get(section.section.id)!;
       return new Set([...circuits, circuit]).size + there;
     }
+    if (l.surface.kind === "outside") {
+      const here = runs.filter((r) => warm.has(r.circuit) && r.legs.some((x) => x.surface.id === l.surface.id));
+      return new Set([...here.map((r) => r.circuit), circuit]).size;
+    }
     const others = (o: Hole): string[] =>
       [...new Set(o.runs.map((x) => circuitOf.get(x)!))].filter((x) => x !== circuit && warm.has(x));
     if (l.method === "through-joists")
@@ -209,17 +213,23 @@ function counting(h: House, runs: readonly RatedRun[]): { together: Together; wa
 }
 
 /**
- * Every new circuit as it is laid: its legs with their method, grouping and insulation, what each carries, and loop and drop at every
+ * Every new circuit as it is laid, and one that is added to with its old part, where `found` says that runs: its legs with their method, grouping and insulation, what each carries, and loop and drop at every
  * point. Circuits kept as they are, without a known cable or run, or with something that no table holds, are left out.
  */
-export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonly Hole[]): LaidCircuit[] {
+export function laidCircuits(
+  h: House,
+  runs: readonly RatedRun[],
+  holes: readonly Hole[],
+  found: readonly FoundWay[] = [],
+): LaidCircuit[] {
   const through = holesByRun(holes);
   const { together, warm } = counting(h, runs);
   const main = mainBoard(h.job)?.id ?? "";
   return h.job.circuits.flatMap((listed): LaidCircuit[] => {
     const c = asWired(listed, h.job.points);
     const cable = cableOf(c.cable, h.catalogue);
-    const own = runs.filter((r) => r.circuit === c.id);
+    const laidNow = runs.filter((r) => r.circuit === c.id);
+    const own = laidNow.length ? [...laidNow, ...oldRuns(h, listed, runs, found)] : laidNow;
     if (!cable || c.state === "keep" || !own.length) return [];
     const board = c.board ?? main;
     const behind = behindFuse(c, (id) => h.points[h.pointOfId.get(id) ?? -1]?.point.kind);
@@ -230,7 +240,13 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
       return r.legs.map((l, i) => {
         // Armour and mineral insulation are rated by their own methods; on walls and joists it is clipped.
         const section = sectionOfLeg(h, l, c.id);
-        const method = isMetalClad(own) ? (section?.row.rated === "E" ? "E" : "C") : methodOf(h, l, c.id);
+        const method = isMetalClad(own)
+          ? section?.row.rated === "E" || l.method === "catenary"
+            ? "E"
+            : l.method === "buried"
+              ? "D"
+              : "C"
+          : methodOf(h, l, c.id);
         return {
           run: r.id,
           leg: i,
@@ -238,9 +254,13 @@ export function laidCircuits(h: House, runs: readonly RatedRun[], holes: readonl
           method,
           ...(own === cable ? {} : { cable: own }),
           ...(fuse === undefined ? {} : { fuse }),
-          ...(section ? { arrangement: section.row.grouping } : {}),
+          ...(section
+            ? { arrangement: section.row.grouping }
+            : method === "D"
+              ? { arrangement: "ground" as const }
+              : {}),
           grouped: warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : 1,
-          ambient: c.ambient,
+          ambient: method === "D" ? USUAL_SOIL : c.ambient,
           // The tables for insulated places hold it already.
           insulated: method === "C" ? c.insulated : 0,
         };

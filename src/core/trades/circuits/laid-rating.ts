@@ -1,5 +1,5 @@
 import type { House } from "../../house/house";
-import type { Hole } from "../../laid/laid";
+import type { FoundWay, Hole } from "../../laid/laid";
 import { type Fact, fact } from "../../rules/fact";
 import { externalLoop } from "./check-circuit";
 import { type RatedRun, laidCircuits } from "./laid-circuit";
@@ -13,8 +13,13 @@ const ONCE: readonly (string | undefined)[] = ["rcd-relied", "electrode"];
  * What every new circuit carries as it is laid: capacity, fault loop and drop, about the circuit; and once for the job what was taken
  * for its supply where that is not known.
  */
-export function laidRatings(h: House, runs: readonly RatedRun[], holes: readonly Hole[]): Fact[] {
-  const all = laidCircuits(h, runs, holes);
+export function laidRatings(
+  h: House,
+  runs: readonly RatedRun[],
+  holes: readonly Hole[],
+  found: readonly FoundWay[] = [],
+): Fact[] {
+  const all = laidCircuits(h, runs, holes, found);
   const once = new Map<string, Fact>();
   const out = all.flatMap(({ circuit, input, result, legs }): Fact[] =>
     result.facts.flatMap((f): Fact[] => {

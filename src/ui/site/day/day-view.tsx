@@ -35,9 +35,9 @@ const RingCard = dynamic(() => cards.ring().then((m) => m.RingCard));
 const GuidesOfPoint = dynamic(() => cards.guide().then((m) => m.GuidesOfPoint));
 const TestCard = dynamic(() => cards.run().then((m) => m.TestCard));
 
-/** What a photo is of: a wall or deck as a whole, or a place on a wall, mm. */
+/** What a photo is of: a wall, a deck or an open trench as a whole, or a place on a wall, mm. */
 export interface PhotoOf {
-  kind: "wall" | "deck";
+  kind: "wall" | "deck" | "outside";
   id: string;
   at?: { u: number; v: number };
 }
@@ -311,7 +311,12 @@ function Doing({
             camera
             big
             icon={<Camera size={20} />}
-            onFile={(f) => void photo({ kind: part.at.kind === "deck" ? "deck" : "wall", id: part.at.id }, f)}
+            onFile={(f) =>
+              void photo(
+                { kind: part.at.kind === "deck" || part.at.kind === "outside" ? part.at.kind : "wall", id: part.at.id },
+                f,
+              )
+            }
           >
             Take it, tape in the picture
           </FileButton>,

@@ -1,6 +1,6 @@
 "use client";
 import { useMemo } from "react";
-import { drawAtWall, drawBoreLine, drawHere, faceOf } from "../../../core/drawings/part-drawing";
+import { drawAtWall, drawBoreLine, drawHere, drawOutsidePart, faceOf } from "../../../core/drawings/part-drawing";
 import type { House } from "../../../core/house/house";
 import type { Plan } from "../../../core/laid/laid";
 import { holeKey } from "../../../core/laid/run-measures";
@@ -32,6 +32,7 @@ export function PartCard({
     });
   }, [house, plan, part, done]);
   const wall = useMemo(() => drawAtWall(house, plan, part), [house, plan, part]);
+  const outside = useMemo(() => drawOutsidePart(house, plan, part), [house, plan, part]);
   const here = useMemo(() => (face ? drawHere(house, face.room.id, face.wall.id) : null), [house, face]);
   return (
     <div className="grid grid-cols-[minmax(0,1fr)] gap-2 border border-line bg-panel p-3" data-part={part.id}>
@@ -44,6 +45,7 @@ export function PartCard({
       <p className="text-[17px]">{w.under}</p>
       {line ? <SceneView scene={line} tall={190} beside={16} /> : null}
       {!line && wall ? <SceneView scene={wall} tall={250} beside={40} /> : null}
+      {outside ? <SceneView scene={outside} tall={230} beside={30} /> : null}
       {here ? (
         <div className="max-w-44">
           <SceneView scene={here} tall={190} beside={10} />

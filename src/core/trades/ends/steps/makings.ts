@@ -5,15 +5,24 @@ import { conduitWork, trayWork, trunkingWork } from "./containment-work";
 import { boxFixing, chase, coil, firstTest } from "./first-fix";
 import { boardEnd, isolator, jointBox, mainSwitch } from "./joints";
 import { appliance, rose, wallLight } from "./lights";
+import { breakIn, catenaryWork, findShape, mendOld, oldDraws, softPlaster, trenchWork, underBoards } from "./retrofit";
 import { mineralFirst, mineralSecond } from "./mineral";
 
 /** Everything that is guided step by step, in the order it is met on a job. */
 export const makings: readonly Making[] = [
+  findShape,
+  breakIn,
+  underBoards,
+  oldDraws,
+  mendOld,
   boxFixing,
+  softPlaster,
   chase,
   trunkingWork,
   trayWork,
   conduitWork,
+  trenchWork,
+  catenaryWork,
   coil,
   jointBox,
   firstTest,

@@ -13,8 +13,8 @@ const refuse = (status: number, message: string): Response =>
   Response.json({ error: { code: status === 404 ? "not-found" : "invalid", message, path: "photo" } }, { status });
 
 /**
- * `POST /api/jobs/ID/photos?id=KEY&wall=WALL&u=MM&v=MM&at=TIME`, or `deck=DECK` in place of the wall; body the picture: a photo of a wall or
- * deck as it was taken on site. The key is made on the device: a photo sent twice is kept once.
+ * `POST /api/jobs/ID/photos?id=KEY&wall=WALL&u=MM&v=MM&at=TIME`, or `deck=DECK` or `outside=WAY` in place of the wall; body the picture: a photo of a
+ * wall, a deck or an open trench as it was taken on site. The key is made on the device: a photo sent twice is kept once.
  */
 export async function POST(request: Request, { params }: { params: Promise<{ id: string }> }): Promise<Response> {
   const no = await notAllowed(request, "record");
@@ -30,6 +30,7 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
     id: key,
     wall: q.get("wall"),
     deck: q.get("deck"),
+    outside: q.get("outside"),
     picture: key,
     u: Number(q.get("u") ?? 0),
     v: Number(q.get("v") ?? 0),
@@ -46,11 +47,13 @@ export async function POST(request: Request, { params }: { params: Promise<{ id:
   const db = await database();
   const found = await findJob(db, id);
   if (!found) return refuse(404, `job: there is none with the id ${JSON.stringify(id)}`);
-  const { wall, deck } = photo.data;
+  const { wall, deck, outside } = photo.data;
   if (wall !== null && !found.job.walls.some((w) => w.id === wall))
     return refuse(422, `wall: there is none with the id ${JSON.stringify(wall)} in this job`);
   if (deck !== null && !found.job.decks.some((d) => d.id === deck))
     return refuse(422, `deck: there is none with the id ${JSON.stringify(deck)} in this job`);
+  if (outside !== null && !found.job.outsideWays.some((w) => w.id === outside))
+    return refuse(422, `outside: there is no way out of doors with the id ${JSON.stringify(outside)} in this job`);
   await addPicture(db, id, { id: key, type: clean.type, data: clean.bytes.toString("base64") });
   const patch = [{ collection: "photos", id: key, before: null, after: photo.data }];
   const who = await whoIs(request.headers);

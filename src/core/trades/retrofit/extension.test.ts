@@ -1,0 +1,280 @@
+import { describe, expect, it } from "vitest";
+import { layHouse } from "../../house/house";
+import { type Job, jobSchema } from "../../job/model";
+import { makePlan } from "../../plan/plan";
+import { partsOf } from "../../record/parts";
+import { tasksOf } from "../../record/tasks";
+import { partWords } from "../../words/tasks";
+import { laidCircuits } from "../circuits/laid-circuit";
+import { extensionFacts, extensionFigures, jointCores } from "./extension";
+import { DRAW_BENDS, wayOffers } from "./new-ways";
+
+const corners = [
+  { x: 0, y: 0 },
+  { x: 0, y: 3000 },
+  { x: 4000, y: 3000 },
+  { x: 4000, y: 0 },
+];
+const socket = (id: string, u: number, more: object = {}) => ({
+  id,
+  label: id.toUpperCase(),
+  kind: "socket",
+  place: { on: "wall", wall: "w1", u, v: 450 },
+  ...more,
+});
+/** A room over a deck of joists with an old circuit: S1 and S2 found on the north wall, S3 new between them. */
+const job = (kind: "ring" | "radial", more: Record<string, unknown> = {}): Job =>
+  jobSchema.parse({
+    id: "j",
+    name: "Job",
+    storeys: [{ id: "g", name: "Ground", level: 217, height: 2400 }],
+    rooms: [{ id: "r", storey: "g", name: "Room", kind: "living", height: 2400, outline: corners }],
+    walls: [0, 1, 2, 3].map((index) => ({ id: `w${index}`, room: "r", index, thickness: 200 })),
+    openings: [],
+    fixtures: [],
+    decks: [
+      {
+        id: "d",
+        name: "Floor",
+        kind: "solid-joists",
+        outline: corners,
+        underside: 0,
+        access: "boards-up",
+        joists: { direction: "north-south", depth: 195, breadth: 47, spacing: 400, first: 200 },
+      },
+    ],
+    points: [
+      {
+        id: "db",
+        label: "DB1",
+        kind: "board",
+        ways: 8,
+        existing: true,
+        place: { on: "wall", wall: "w3", u: 2000, v: 1400 },
+      },
+      socket("s1", 800, { existing: true }),
+      socket("s2", 3200, { existing: true }),
+      socket("s3", 2000),
+    ],
+    circuits: [
+      {
+        id: "c",
+        label: "C1",
+        name: "Sockets",
+        kind,
+        device: { rating: kind === "ring" ? 32 : 20 },
+        rcd: 30,
+        cable: "te-2.5",
+        way: 1,
+        points: ["s1", "s2", "s3"],
+        state: "extend",
+      },
+    ],
+    foundCables: [
+      { id: "f1", from: "db", to: "s1", colours: "old" },
+      { id: "f2", from: "s1", to: "s2", colours: "old" },
+      ...(kind === "ring" ? [{ id: "f3", from: "s2", to: "db", colours: "old" }] : []),
+    ],
+    pins: [],
+    drums: [],
+    ...more,
+  });
+const worked = (j: Job) => {
+  const h = layHouse(j);
+  const plan = makePlan(j);
+  return { h, plan, f: extensionFigures(h, plan, "c")! };
+};
+const x = (more: object) => ({ extensions: [{ id: "x", circuit: "c", ...more }] });
+
+describe("an old ring that is added to", () => {
+  it("is broken where least cable is taken, joined at both ends, and stays one ring with its old part", () => {
+    const { h, plan, f } = worked(job("ring"));
+    expect(f.broken).toEqual({ from: "s1", to: "s2" });
+    expect(f.joints.map((j) => [j.point, j.where]).sort()).toEqual([
+      ["s1", "at-point"],
+      ["s2", "at-point"],
+    ]);
+    expect(f.added).toEqual(["s3"]);
+    const [laid] = laidCircuits(h, plan.runs, plan.holes, plan.found);
+    // Round from the board: the old leg, both new ones, the old leg home; the broken one is no more.
+    expect(laid!.way).toEqual(expect.arrayContaining(["s1", "s3", "s2"]));
+    expect(laid!.legs.map((l) => l.run)).not.toContain("old:f2");
+    expect(new Set(laid!.legs.map((l) => l.run))).toEqual(new Set(["old:f1", "old:f3", ...plan.runs.map((r) => r.id)]));
+    // Where no way is taken for its old cables they count straight from point to point.
+    const straight = laidCircuits(h, plan.runs, plan.holes)[0]!;
+    expect(straight.legs.reduce((n, l) => n + l.length, 0)).toBeLessThan(laid!.legs.reduce((n, l) => n + l.length, 0));
+  });
+  it("is broken at the leg the user names, which is told when nobody traced it", () => {
+    const said = (broken: object) => worked(job("ring", x({ broken, shape: "ring" })));
+    expect(said({ from: "s2", to: "db" }).f.broken).toEqual({ from: "s2", to: "db" });
+    const { h, plan } = said({ from: "db", to: "s1" });
+    expect(extensionFacts(h, plan)).toEqual([]);
+    const untraced = worked(
+      job("ring", {
+        ...x({ broken: { from: "s1", to: "s2" }, shape: "ring" }),
+        foundCables: [
+          { id: "f1", from: "db", to: "s1" },
+          { id: "f3", from: "s2", to: "db" },
+        ],
+      }),
+    );
+    expect(untraced.f.broken).toEqual({ from: "s1", to: "s2" });
+    expect(extensionFacts(untraced.h, untraced.plan).map((f) => f.rule)).toEqual(["extend.leg"]);
+  });
+  it("reads end to end what its old cables are long: 7.41 and 12.1 mΩ a metre", () => {
+    const { plan, f } = worked(job("ring"));
+    const metres =
+      plan.found.reduce(
+        (s, w) =>
+          s +
+          [...w.legs, ...w.traced].reduce(
+            (n, l) => n + Math.hypot(...[0, 1, 2].map((k) => l.path[1]![k]! - l.path[0]![k]!)),
+            0,
+          ),
+        0,
+      ) / 1000;
+    expect(f.endToEnd!.r1).toBeCloseTo((metres * 7.41) / 1000, 6);
+    expect(f.endToEnd!.r2).toBeCloseTo((metres * 12.1) / 1000, 6);
+    expect(worked(job("radial")).f.endToEnd).toBeNull();
+  });
+  it("with two legs in one pull: the whole length, and where it is folded", () => {
+    const { f } = worked(job("ring", x({ doubled: true })));
+    expect(f.doubled).toHaveLength(1);
+    const [d] = f.doubled;
+    expect(d!.at).toBe("s3");
+    expect(d!.length).toBeCloseTo(
+      f.runs.reduce((s, r) => s + r.cutLength, 0),
+      6,
+    );
+    expect(d!.cut).toBe(f.runs[0]!.cutLength);
+    expect(worked(job("ring")).f.doubled).toEqual([]);
+  });
+});
+
+describe("an old radial that is added to", () => {
+  it("goes on from one old point, with one joint, and is judged from the board on", () => {
+    const { h, plan, f } = worked(job("radial"));
+    expect(f.broken).toBeNull();
+    expect(f.joints).toHaveLength(1);
+    const [laid] = laidCircuits(h, plan.runs, plan.holes, plan.found);
+    const far = Object.fromEntries(laid!.places.map((p) => [p.point, p.zs]));
+    expect(far.s3!).toBeGreaterThan(far[f.joints[0]!.point]!);
+  });
+  it("is not begun before it is read, and stopped where it reads as the other", () => {
+    const told = (shape: string) => {
+      const { h, plan } = worked(job("radial", x({ shape })));
+      return extensionFacts(h, plan).map((f) => [f.rule, f.case, f.severity]);
+    };
+    expect(told("unknown")).toEqual([["extend.shape", "unknown", "warn"]]);
+    expect(told("ring")).toEqual([["extend.shape", "other", "stop"]]);
+    expect(told("radial")).toEqual([]);
+  });
+  it("has no joint under a floor that does not lift", () => {
+    const joint = (decks?: object[]) => {
+      const at = worked(job("radial")).f.joints[0]!.point;
+      const { h, plan } = worked(
+        job("radial", {
+          ...x({ shape: "radial", joints: [{ point: at, where: "under-floor" }] }),
+          ...(decks ? { decks } : {}),
+        }),
+      );
+      return extensionFacts(h, plan).map((f) => f.rule);
+    };
+    expect(joint()).toEqual([]);
+    expect(joint([])).toEqual(["extend.joint"]);
+  });
+  it("buys a box and a connector for each core where it is joined apart; nothing at the old point", () => {
+    const bought = (where: string, hatch = true) => {
+      const at = worked(job("radial")).f.joints[0]!.point;
+      const { plan } = worked(job("radial", x({ joints: [{ point: at, where, hatch }] })));
+      return plan.takeoff.filter((t) => /oint box|connector/.test(t.item)).map((t) => [t.item, t.quantity]);
+    };
+    expect(bought("at-point")).toEqual([]);
+    expect(bought("under-floor")).toEqual([
+      ["Joint box", 1],
+      ["Lever connector", 3],
+    ]);
+    expect(bought("under-floor", false)).toEqual([
+      ["Lever connector", 3],
+      ["Maintenance-free joint box", 1],
+    ]);
+  });
+  it("is made dead first and joined after it is drawn in: the cards say the leg and the colours", () => {
+    const { h, plan } = worked(job("radial"));
+    const parts = partsOf(h, plan);
+    const isolate = parts.find((p) => p.kind === "isolate")!;
+    const joint = parts.find((p) => p.kind === "joint")!;
+    // Nothing is drilled, cut or drawn in before.
+    const states = tasksOf(h, plan, []).flatMap((t) => t.parts);
+    expect(states.filter((s) => s.part.runs.length && s.state.kind === "ready").map((s) => s.part.kind)).toEqual(
+      expect.arrayContaining(["isolate"]),
+    );
+    expect(states.find((s) => s.part.kind === "box")!.state).toMatchObject({ kind: "waits", for: { kind: "isolate" } });
+    expect(partWords(h, plan, isolate).over).toMatch(/^C1: isolate, lock off/);
+    expect(partWords(h, plan, joint).more).toEqual([
+      { what: "line", number: "red to brown" },
+      { what: "neutral", number: "black to blue" },
+      { what: "earth", number: "bare, green sleeve to bare, green-yellow sleeve" },
+    ]);
+    expect(jointCores("new")[1]).toMatchObject({ old: "blue", new: "blue" });
+    expect(jointCores("unknown")[0]!.old).toBe("brown, or red: prove which");
+  });
+  it("leaves the spare under the floor in the cut, and only there where it goes under boards", () => {
+    const cut = (more: object) => worked(job("radial", x(more))).plan.runs[0]!.cutLength;
+    const waste = 1 + job("radial").settings.wastePercent / 100;
+    expect(cut({ spare: 800 }) - cut({ spare: 0 })).toBeCloseTo(800 * waste, 6);
+    expect(cut({ spare: 800, way: "surface" })).toBeCloseTo(cut({ spare: 0 }), 6);
+  });
+});
+
+describe("ways of a new cable side by side", () => {
+  const offers = (j: Job) => {
+    const { h, plan } = worked(j);
+    return Object.fromEntries(wayOffers(h, plan.runs, plan.holes, plan.found).map((o) => [o.way, o]));
+  };
+  it("along one wall with the joists across: 1 200 along and 450 twice down; boards over all of it, a hole in each joist", () => {
+    const o = offers(job("radial"));
+    expect(o["under-boards"]).toMatchObject({ no: null, length: 1200 + 900, holes: 3, boards: 2 * 600 + 1200 });
+    expect(o.skirting).toMatchObject({ no: null, skirting: 1200, chase: 900 });
+    expect(o.surface).toMatchObject({ no: null, seen: 2100, length: 2100 });
+    expect(o["old-cable"]!.no).toEqual({ kind: "no-old-cable" });
+    expect(o.chased!.length).toBeGreaterThanOrEqual(1200);
+  });
+  it("with the joists a board at each end and no hole", () => {
+    const decks = job("radial").decks.map((d) => ({ ...d, joists: { ...d.joists, direction: "east-west" as const } }));
+    expect(offers(job("radial", { decks }))["under-boards"]).toMatchObject({ holes: 0, boards: 1200 });
+  });
+  it("is refused by what stands in the way: no boards, a door on either side, in plaster", () => {
+    expect(offers(job("radial", { decks: [] }))["under-boards"]!.no).toEqual({ kind: "no-boards" });
+    const door = (id: string, u: number, wall = "w1") => ({
+      id,
+      wall,
+      kind: "door",
+      u,
+      v: 0,
+      width: 300,
+      height: 2000,
+    });
+    expect(offers(job("radial", { openings: [door("a", 1200), door("b", 2500)] })).skirting).toMatchObject({
+      no: { kind: "door" },
+    });
+    expect(offers(job("radial", { openings: [door("a", 2500)] })).skirting!.no).toBeNull();
+    const old = {
+      id: "f9",
+      from: "s3",
+      to: "s2",
+      fate: "take-out",
+      traced: [{ wall: "w1", from: { u: 2000, v: 450 }, to: { u: 3200, v: 450 } }],
+    };
+    const j = job("radial", {
+      foundCables: [
+        { id: "f1", from: "db", to: "s1" },
+        { id: "f2", from: "s1", to: "s2" },
+        old,
+        { ...old, id: "f8", to: "s1", traced: [{ wall: "w1", from: { u: 2000, v: 450 }, to: { u: 800, v: 450 } }] },
+      ],
+    });
+    expect(offers(j)["old-cable"]!.no).toEqual({ kind: "in-plaster", length: 1200 });
+    expect(DRAW_BENDS).toBe(2);
+  });
+});
