@@ -272,6 +272,14 @@ export function drawCatenarySide(w: LaidOutside, spans: LaidOutside["spans"] = w
   };
 }
 
+/** A room no farther from a yard than a thick wall stands beside it, mm. */
+const BEHIND = 700;
+/** How far apart two outlines stand along x or y, by the boxes round them, mm. */
+function apart(p: Ground["outline"], q: Ground["outline"]): number {
+  const [a, b] = [bounds(p), bounds(q)];
+  return Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1, 0);
+}
+
 /** Yards of a job from above with their ground, trees, posts, ways and rows of lights; `picked` is drawn strong. x east, y down (south). */
 export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: string | null = null): Scene {
   const p = pen();
@@ -279,7 +287,7 @@ export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: 
   const yards = h.job.rooms.filter((r) => r.kind === "yard");
   const storeys = new Set(yards.map((r) => r.storey));
   for (const r of h.job.rooms)
-    if (storeys.has(r.storey)) {
+    if (storeys.has(r.storey) && (r.kind === "yard" || yards.some((y) => apart(r.outline, y.outline) <= BEHIND))) {
       const yard = r.kind === "yard";
       p.area(
         r.outline.map(flat),

@@ -13,7 +13,7 @@ const THICKEST = 600;
 const LEAF = 0.92;
 
 /** What of the house is drawn on the plan of its rooms. */
-export type PlanHouse = Pick<House, "faces"> & { job: Pick<Job, "rooms" | "fixtures" | "openings"> };
+export type PlanHouse = Pick<House, "faces"> & { job: Pick<Job, "rooms" | "fixtures" | "openings" | "grounds"> };
 
 /** A place of a wall on plan: x east, y down (south), mm; `into` the room. */
 const on = (f: Face, u: number, into = 0): XY => {
@@ -103,6 +103,15 @@ export function planScene(h: PlanHouse, storey: string, room: string | null = nu
       ink: "soft",
       type: "bold",
     });
+  }
+  for (const g of job.grounds) {
+    if (job.rooms.find((r) => r.id === g.room)?.storey !== storey) continue;
+    p.area(
+      g.outline.map((c): XY => [c.x, -c.y]),
+      undefined,
+      g.kind === "tree" ? "good" : "soft",
+      { layer: "GROUND", id: g.id, width: 1, dash: [4, 4] },
+    );
   }
   const each = <T extends { wall: string }>(list: readonly T[], draw: (f: Face, x: T) => Shape[]): Shape[] =>
     faces.flatMap((f) => list.filter((x) => x.wall === f.wall.id).flatMap((x) => draw(f, x)));

@@ -53,7 +53,8 @@ export function storeyBand(job: Job, storey: string): { low: number; high: numbe
 /** The legs of a run that lie on a storey, from above: x east, y down (south), mm. Plumb legs are drawn as the dot they are. */
 export function legsFromAbove(run: Run, band: { low: number; high: number }): { leg: number; points: XY[] }[] {
   return run.legs.flatMap((l, leg) =>
-    l.path.every((p) => p[2] >= band.low && p[2] <= band.high)
+    // A trench belongs to the storey of the wall it leaves, however deep it is.
+    (l.surface.kind === "outside" ? [l.path[0]!] : l.path).every((p) => p[2] >= band.low && p[2] <= band.high)
       ? [{ leg, points: l.path.map((p): XY => [p[0], -p[1]]) }]
       : [],
   );

@@ -44,6 +44,7 @@ export type XY = readonly [x: number, y: number];
 /** Layers of drawings of the house, as drawing files name them; runs lie on one layer a circuit, `RUNS-` and its label. */
 export type Layer =
   | "ROOMS"
+  | "GROUND"
   | "WALLS"
   | "NAMES"
   | "OPENINGS"

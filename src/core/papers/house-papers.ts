@@ -54,7 +54,7 @@ export function boresPaper(h: House, plan: Plan): Paper {
       [w.timber, w.of, w.room].filter(Boolean).join(", "),
       w.from,
       toMark(Math.abs(o.at)),
-      w.height,
+      [w.height, w.fall ?? ""].filter(Boolean).join(", "),
       mm(o.diameter),
       o.plated ? "plate" : "",
     ];

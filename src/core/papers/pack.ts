@@ -7,6 +7,7 @@ import type { Now } from "../record/day";
 import { boardPaper, boxesPaper, glandPapers, openedPapers } from "./end-papers";
 import { boresPaper, circuitsPaper, cutsPaper, notifyPaper, roomPaper, storeyPaper, testsPaper } from "./house-papers";
 import { buyPaper, dayPaper } from "./list-papers";
+import { outsidePaper } from "./outside-paper";
 import type { Paper, PaperKind } from "./paper";
 import { joistSticks, runSticks, wallStick } from "./stick-papers";
 import { wallSheet } from "./wall-sheet";
@@ -61,6 +62,7 @@ export function papersOf(h: House, plan: Plan, siteBook: readonly SiteEntry[], w
     ],
     glands: () => glandPapers(h, plan),
     opened: () => openedPapers(h, plan),
+    outside: () => (wanted.room === null ? [outsidePaper(h, plan)] : []),
     circuits: () => (job.circuits.length ? [circuitsPaper(h, plan)] : []),
     cuts: () => (plan.runs.length ? [cutsPaper(h, plan)] : []),
     buy: () => (plan.runs.length ? [buyPaper(h, plan, siteBook)] : []),

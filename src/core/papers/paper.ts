@@ -4,7 +4,7 @@ import type { Scene } from "../drawings/scene";
 // prettier-ignore
 export const paperKinds = [
   "plan", "room", "wall", "stick", "joists", "runs", "bores", "boxes", "glands", "opened",
-  "circuits", "cuts", "buy", "day", "tests", "notify",
+  "outside", "circuits", "cuts", "buy", "day", "tests", "notify",
 ] as const;
 export type PaperKind = (typeof paperKinds)[number];
 export const paperNames: Record<PaperKind, string> = {
@@ -18,6 +18,7 @@ export const paperNames: Record<PaperKind, string> = {
   boxes: "Box and board cards",
   glands: "Gland templates, true scale",
   opened: "Trunking opened flat, folds at true scale",
+  outside: "Trenches, wires and lights outside",
   circuits: "Circuit chart",
   cuts: "Cut list",
   buy: "Buying list",

@@ -1,7 +1,8 @@
 import { mm } from "../base/figures";
 import { insidePolygon } from "../base/polygon";
-import { type House, roomFloor } from "../house/house";
+import { type Face, type House, roomFloor } from "../house/house";
 import type { Hole } from "../laid/laid";
+import { RISE } from "../trades/outside/fall";
 
 /** Parts of a stud wall by their names in a plan. */
 export const partWords: Record<string, string> = {
@@ -23,6 +24,8 @@ export interface HoleWords {
   from: string;
   /** “97.5 down from the top”, “2 325 above the floor”. */
   height: string;
+  /** “rises 15 to the inside” for a hole to the weather; left out elsewhere. */
+  fall?: string;
   /** “over Kitchen” for a deck, “to Hall” for a hole through a wall; empty where no room is there. */
   room: string;
 }
@@ -103,12 +106,19 @@ export function holeWords(h: House, o: Hole): HoleWords {
     from,
     height,
     room: to ? `to ${to.room.name}` : "",
+    ...fallWords(f, to),
   };
+}
+
+/** To the weather a hole rises inward, so that no water runs in: from which side, and by how much. */
+function fallWords(f: Face | undefined, to: Face | undefined): Pick<HoleWords, "fall"> {
+  const yard = [f, to].find((x) => x?.room.kind === "yard");
+  return yard && f && to ? { fall: `${RISE} lower on the side of ${yard.room.name}, sealed there` } : {};
 }
 
 /** The whole in one line: “Joist 4, span 2 of 3, Ceiling deck, over Kitchen: 1 240 from its west bearing, 97.5 down from the top”. */
 export function holeLine(h: House, o: Hole): string {
   const w = holeWords(h, o);
   const what = [w.timber, w.of, w.room].filter(Boolean).join(", ");
-  return `${what[0]!.toUpperCase()}${what.slice(1)}: ${[w.along, w.height].filter(Boolean).join(", ")}`;
+  return `${what[0]!.toUpperCase()}${what.slice(1)}: ${[w.along, w.height, w.fall ?? ""].filter(Boolean).join(", ")}`;
 }

@@ -3,7 +3,8 @@ import { figure, mm } from "../base/figures";
 import { type Say, leg, limit, measured, num, txt } from "./say";
 
 /** Overhead, buried and through walls. */
-const beneathWords: Record<string, string> = {
+/** What passes beneath a wire. */
+export const beneathWords: Record<string, string> = {
   road: "a road",
   vehicles: "where vehicles reach",
   foot: "where people walk",

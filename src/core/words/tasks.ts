@@ -93,7 +93,9 @@ function holePart(h: House, plan: Plan, p: Part): PartWords {
   return say(
     `${capital([w.timber, w.of, w.room].filter(Boolean).join(", "))}, from ${w.from}`,
     toMark(o.at < 0 ? -o.at : o.at),
-    [w.height, `bit ${o.diameter}`, o.plated ? "steel plate over it" : "", serves].filter(Boolean).join(", "),
+    [w.height, w.fall ?? "", `bit ${o.diameter}`, o.plated ? "steel plate over it" : "", serves]
+      .filter(Boolean)
+      .join(", "),
   );
 }
 

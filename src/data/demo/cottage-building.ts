@@ -68,7 +68,7 @@ export const rooms = [
     kind: "yard",
     height: 2400,
     startWall: 0,
-    outline: box(-8000, 8450, 0, 11275),
+    outline: box(-6000, 8450, 0, 11275),
   },
   {
     id: "shed",

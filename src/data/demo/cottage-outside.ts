@@ -10,14 +10,14 @@ const box = (x0: number, y0: number, x1: number, y1: number) => [
 export const grounds = [
   { id: "flags", room: "yard", kind: "paving", name: "Flags", outline: box(0, 8450, 5500, 11275), level: 0 },
   { id: "cart", room: "yard", kind: "drive", name: "Cart way", outline: box(0, 9500, 5500, 10700), level: -40 },
-  { id: "grass", room: "garden", kind: "lawn", name: "Grass", outline: box(-8000, 8450, 0, 11275), level: -60 },
-  { id: "walk", room: "garden", kind: "path", name: "Garden path", outline: box(-8000, 9500, 0, 10300), level: -60 },
-  { id: "pear", room: "garden", kind: "tree", name: "Pear tree", outline: box(-5200, 10500, -3600, 11275) },
+  { id: "grass", room: "garden", kind: "lawn", name: "Grass", outline: box(-6000, 8450, 0, 11275), level: -60 },
+  { id: "walk", room: "garden", kind: "path", name: "Garden path", outline: box(-6000, 9500, 0, 10300), level: -60 },
+  { id: "pear", room: "garden", kind: "tree", name: "Pear tree", outline: box(-4200, 10500, -2900, 11275) },
 ];
 
 export const posts = [
   { id: "post-1", room: "garden", label: "P1", x: -300, y: 10500, height: 900, breadth: 90 },
-  { id: "post-2", room: "garden", label: "P2", x: -7700, y: 9300, height: 900, breadth: 90 },
+  { id: "post-2", room: "garden", label: "P2", x: -5700, y: 9300, height: 900, breadth: 90 },
 ];
 
 /** The trench goes down by the corner of the house and comes up at the shed; water crosses it. */
@@ -44,7 +44,7 @@ export const lightRows = [
     from: "f2",
     path: [
       { x: -200, y: 9900 },
-      { x: -7800, y: 9900 },
+      { x: -5800, y: 9900 },
     ],
     sides: 2,
     width: 1200,

@@ -20,10 +20,10 @@ export const PlanRooms = memo(function PlanRooms({
   hatches: string;
 }) {
   const { faces } = house;
-  const { rooms, fixtures, openings } = house.job;
+  const { rooms, fixtures, openings, grounds } = house.job;
   const shapes = useMemo(
-    () => planScene({ faces, job: { rooms, fixtures, openings } }, storey, room),
-    [faces, rooms, fixtures, openings, storey, room],
+    () => planScene({ faces, job: { rooms, fixtures, openings, grounds } }, storey, room),
+    [faces, rooms, fixtures, openings, grounds, storey, room],
   );
   return (
     <g>

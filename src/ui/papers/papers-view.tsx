@@ -28,6 +28,7 @@ const uses: Record<PaperKind, string> = {
   boxes: "every box from the front with the measures of its cables; boards in the order they are tied",
   glands: "faces that are drilled by, and the end plates of trunkings",
   opened: "each piece with its marks, each fold to lay on",
+  outside: "the ground from above, each trench, wire and row of lights from the side, with its marks",
   circuits: "ways, devices, cables and points, for the board",
   cuts: "every length, by cable",
   buy: "what is still to buy, in the cheapest packs",

@@ -129,6 +129,19 @@ function CircuitForm({ c }: { c: Circuit }) {
         options={(Object.keys(kindWords) as Circuit["kind"][]).map((k) => ({ value: k, name: kindWords[k] }))}
         onCommit={(kind) => put({ kind })}
       />
+      {c.kind === "outbuilding" ? (
+        <SelectField
+          label="Earth out there"
+          name="far earth"
+          value={c.farEarth ?? ""}
+          options={[
+            { value: "", name: "not said yet" },
+            { value: "house", name: "the house's, taken out with the cable" },
+            { value: "electrode", name: "an electrode of its own, and an RCD" },
+          ]}
+          onCommit={(e) => put({ farEarth: e === "" ? null : e })}
+        />
+      ) : null}
       <NumberField
         label="Device"
         unit="A"
