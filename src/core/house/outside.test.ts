@@ -4,7 +4,7 @@ import { rectOutline } from "../base/polygon";
 import { sagOf } from "../rules/sag";
 import { clearances, depthAt, shallowest } from "../trades/outside/outside-facts";
 import { layHouse } from "./house";
-import { groundUnder, layOutside, outsideOf, placeAlong } from "./outside";
+import { groundUnder, layOutside, levelAt, outsideOf, placeAlong } from "./outside";
 import { across, strip, yardJob } from "./yard.fixture";
 
 const laid = (way: object, more: object = {}) => outsideOf(layHouse(yardJob({ outsideWays: [way], ...more })))[0]!;
@@ -102,6 +102,10 @@ describe("the ground under a line", () => {
     ];
     expect(under([lawn, path, tree])).toEqual(want);
     expect(under([{ ...path, id: "z" }, lawn, tree])).toEqual(want);
+  });
+  it("at a step the lower side counts, and a post on it stands on that", () => {
+    const ground = groundUnder(layHouse(yardJob({ grounds: [strip("lawn", 3000, 6000, -100)] })), line, 0);
+    expect([2999, 3000, 3001].map((at) => levelAt(ground, at))).toEqual([0, -100, -100]);
   });
   it("nothing drawn is the yard itself", () => expect(under([])).toEqual([[0, 6000, null, 0, false]]));
 });

@@ -78,4 +78,6 @@ it("draws each so that what is said of it is told: depth, clearance, lights, the
 it("a hole to the weather is started lower on that side and sealed there; one between rooms is not", () => {
   const through = plan.holes.find((o) => o.in.kind === "wall")!;
   expect(holeLine(h, through)).toMatch(/15 lower on the side of out, sealed there$/);
+  const indoors = { ...job, rooms: job.rooms.map((r) => ({ ...r, kind: "hall" as const })) };
+  expect(holeLine(layHouse(indoors), through)).not.toMatch(/sealed/);
 });

@@ -117,6 +117,9 @@ describe("a row of lights along a path of 5 600", () => {
     expect(f.lights[2]!.at).toBe(2400);
     expect(told({ onPosts: true }, { posts })).toEqual([]);
     expect(told({ onPosts: true }, { posts: [{ ...posts[0], y: 5950 }] })).toEqual([["lights.gap", ""]]);
+    // Lights that stand close: the one post takes the nearest of them alone.
+    const many = figures({ count: 40, onPosts: true, sides: 1 }, { posts: [{ ...posts[0], x: 2000 }] });
+    expect(many.lights.filter((l) => l.post)).toHaveLength(1);
     expect(figures({ onPosts: false }, { posts }).lights.every((l) => l.post === null)).toBe(true);
   });
   it("along an arbour: a box at each light with three ways and those kept free, drops, conduit with a bend a drop and two a change of side", () => {

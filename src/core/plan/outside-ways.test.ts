@@ -7,6 +7,9 @@ import { partsOf } from "../record/parts";
 import { tasksOf } from "../record/tasks";
 import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { checkPlan } from "./checker";
+import { outsideOf } from "../house/outside";
+import { buildGraph } from "../routing/build";
+import { EDGE } from "../routing/graph";
 import { makePlan } from "./plan";
 import { sandBags } from "./outside-take-off";
 
@@ -30,6 +33,20 @@ describe("armour across a yard", () => {
     );
     expect(plan.facts.filter((f) => f.severity === "stop")).toEqual([]);
     expect(plan.cable.bound!).toBeLessThanOrEqual(plan.cable.total);
+  });
+  it("the other way round as well: a trench given from the shed is walked from its far end", () => {
+    const back = across("trench");
+    const { h, plan } = planned({
+      outsideWays: [{ ...back, from: back.to, to: back.from, turns: [{ x: 2500, y: 6000 }] }],
+    });
+    expect(plan.facts.filter((f) => f.rule === "route.broken")).toEqual([]);
+    const leg = plan.runs[0]!.legs.find((l) => l.surface.kind === "outside")!;
+    expect(pathLength(leg.path)).toBeCloseTo(outsideOf(h)[0]!.cable, 6);
+  });
+  it("in the graph it is one edge as long as its cable, and none that hidden cable may take", () => {
+    const g = buildGraph(layHouse(yardJob(trench)));
+    const e = g.kind.indexOf(EDGE.outside);
+    expect([g.length[e], g.hidden[e]]).toEqual([7200, 0]);
   });
   it("without a way there is none, since the yard is open on both sides", () =>
     expect(planned({}).plan.facts.map((f) => f.rule)).toContain("route.unreachable"));

@@ -59,6 +59,13 @@ describe("the armoured feed to the kiln", () => {
       ]);
     }
   });
+  it("takes the trench that is drawn, though along the walls it would be 2 m shorter", () => {
+    const legs = plan.runs.find((r) => r.id === KILN)!.legs.map((l) => l.method);
+    expect(legs).toContain("buried");
+    const without = laid((j) => ({ ...j, outsideWays: [] })).plan.runs.find((r) => r.id === KILN)!;
+    expect(without.legs.map((l) => l.method)).not.toContain("buried");
+    expect(plan.runs.find((r) => r.id === KILN)!.pathLength - without.pathLength).toBeGreaterThan(2000);
+  });
   it("out of doors the other type is bought and guided", () => {
     const out = laid(at("k1", { place: { on: "wall", wall: "yard-w2", u: 900, v: 1150 } }));
     const f = endFigures(out.h, out.plan, "k1")!;

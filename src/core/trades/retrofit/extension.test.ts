@@ -6,6 +6,7 @@ import { partsOf } from "../../record/parts";
 import { tasksOf } from "../../record/tasks";
 import { partWords } from "../../words/tasks";
 import { laidCircuits } from "../circuits/laid-circuit";
+import { bridgedLeg } from "../circuits/old-part";
 import { extensionFacts, extensionFigures, jointCores } from "./extension";
 import { DRAW_BENDS, wayOffers } from "./new-ways";
 
@@ -151,6 +152,18 @@ describe("an old ring that is added to", () => {
   });
 });
 
+it("the leg that new runs bridge is told by the old points where one of them ends", () => {
+  const { h } = worked(job("ring"));
+  const run = (from: string, to: string) => ({ circuit: "c", from, to });
+  const [c] = h.job.circuits;
+  // Through S2, an old point itself, from the board to S1.
+  expect(bridgedLeg(h, c!, [run("db", "s3"), run("s3", "s2"), run("s2", "s3"), run("s3", "s1")])).toEqual({
+    from: "db",
+    to: "s1",
+  });
+  expect(bridgedLeg(h, c!, [run("db", "s3")])).toBeNull();
+});
+
 describe("an old radial that is added to", () => {
   it("goes on from one old point, with one joint, and is judged from the board on", () => {
     const { h, plan, f } = worked(job("radial"));
@@ -276,5 +289,33 @@ describe("ways of a new cable side by side", () => {
     });
     expect(offers(j)["old-cable"]!.no).toEqual({ kind: "in-plaster", length: 1200 });
     expect(DRAW_BENDS).toBe(2);
+    // In a stud wall nothing holds it, but round three bends it sticks; round two it comes.
+    const stud = job("radial").walls.map((w) => ({ ...w, build: "stud" as const }));
+    const bent = (...at: [number, number][]) => {
+      const way = (to: string, us: [number, number][]) => ({
+        id: `o-${to}`,
+        from: "s3",
+        to,
+        fate: "take-out",
+        traced: us.slice(1).map(([u, v], i) => ({ wall: "w1", from: { u: us[i]![0], v: us[i]![1] }, to: { u, v } })),
+      });
+      const mirrored = at.map(([u, v]): [number, number] => [4000 - u, v]);
+      return offers(
+        job("radial", {
+          walls: stud,
+          foundCables: [
+            { id: "f1", from: "db", to: "s1" },
+            { id: "f2", from: "s1", to: "s2" },
+            way("s2", at),
+            way("s1", mirrored),
+          ],
+        }),
+      )["old-cable"]!;
+    };
+    expect(bent([2000, 450], [2000, 2000], [3200, 2000], [3200, 450]).no).toBeNull();
+    expect(bent([2000, 450], [2000, 2000], [2600, 2000], [2600, 1500], [3200, 1500]).no).toEqual({
+      kind: "bends",
+      bends: 3,
+    });
   });
 });
