@@ -21,6 +21,9 @@ async function smallJob(): Promise<{ id: string; job: Job }> {
     points: file.job.points.filter((p) => points.has(p.id)),
     foundCables: [],
     foundTrunkings: [],
+    extensions: [],
+    lightRows: [],
+    outsideWays: [],
     sections: [],
     photos: [],
   };

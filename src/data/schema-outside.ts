@@ -65,7 +65,7 @@ export const lightRows = pgTable(
     label: text("label").notNull(),
     name: text("name").notNull(),
     room: text("room").notNull(),
-    from: text("from").notNull(),
+    from: text("from"),
     path: jsonb("path").$type<LightRow["path"]>().notNull(),
     sides: integer("sides").notNull(),
     width: doublePrecision("width").notNull(),

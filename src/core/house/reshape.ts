@@ -67,6 +67,15 @@ function redraw(
     });
     if (JSON.stringify(path) !== JSON.stringify(s.path)) out.push(changeOf(job, "sections", s.id, { ...s, path }));
   }
+  // A way out of doors leaves its wall where it did.
+  for (const x of job.outsideWays) {
+    const moved = (e: typeof x.from): typeof x.from => {
+      const w = went.find((y) => y.source === e.wall && y.mine(e.u));
+      return w ? { ...e, wall: w.wall, u: w.to(e.u) } : e;
+    };
+    const now = { ...x, from: moved(x.from), to: moved(x.to) };
+    if (JSON.stringify(now) !== JSON.stringify(x)) out.push(changeOf(job, "outsideWays", x.id, now));
+  }
   return out;
 }
 

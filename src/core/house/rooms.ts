@@ -15,6 +15,7 @@ import type { Change } from "../job/patch";
 import { accessories } from "../rules/accessories";
 import type { Interval } from "../base/interval";
 import { bearingsOn, extentOf, usualDirection } from "./bearings";
+import { outsideWithout } from "./outside-kept";
 import { type NewId, changeOf, wallsOf } from "./change-of";
 import { ceilingPointsOf } from "./reshape";
 
@@ -144,6 +145,11 @@ export function removeRoom(job: Job, id: string): Change[] {
     if (s.path.some((p) => p.on === "wall" && walls.has(p.wall))) out.push(changeOf(job, "sections", s.id, null));
   for (const x of job.forbidden)
     if (x.place.on === "wall" && walls.has(x.place.wall)) out.push(changeOf(job, "forbidden", x.id, null));
+  out.push(
+    ...outsideWithout(job, { walls, rooms: new Set([id]) }).filter(
+      (c) => !out.some((x) => x.collection === c.collection && x.id === c.id),
+    ),
+  );
   for (const w of walls) out.push(changeOf(job, "walls", w, null));
   out.push(changeOf(job, "rooms", id, null));
   return out;
@@ -177,6 +183,7 @@ export function withoutPoints(job: Job, gone: ReadonlySet<string>): Change[] {
           gangOf: Object.fromEntries(Object.entries(p.gangOf).filter(([x]) => !gone.has(x))),
         }),
       );
+  out.push(...outsideWithout(job, { points: gone }));
   for (const p of gone) out.push(changeOf(job, "points", p, null));
   return out;
 }

@@ -83,8 +83,8 @@ export const lightRowSchema = z.strictObject({
   label: z.string().trim().min(1).max(12),
   name: z.string().trim().max(40).default(""),
   room: idSchema,
-  /** The point that feeds it: a fused unit, a switch or a junction box on a wall. */
-  from: idSchema,
+  /** The point that feeds it: a fused unit, a switch or a junction box on a wall; null while there is none. */
+  from: idSchema.nullable(),
   /** Middle of the path, from the end that is fed. */
   path: z.array(xySchema).min(2).max(20),
   sides: z.union([z.literal(1), z.literal(2)]).default(2),

@@ -51,7 +51,7 @@ const job = (r: object = {}, more: object = {}) => {
 };
 const figures = (r: object = {}, more: object = {}) => {
   const j = job(r, more);
-  return lightRowFigures(layHouse(j), j.lightRows[0]!)!;
+  return lightRowFigures(layHouse(j), j.lightRows[0]!);
 };
 const told = (r: object = {}, more: object = {}) => lightRowFacts(figures(r, more)).map((f) => [f.rule, f.case ?? ""]);
 
@@ -149,10 +149,11 @@ describe("a row of lights along a path of 5 600", () => {
     expect(told({ carried: "arbour", line: 2099, height: 2000 })).toEqual([["lights.conduit", ""]]);
     expect(told({ carried: "arbour", line: 2100, height: 2000 })).toEqual([]);
   });
-  it("fed from what is on no circuit is told; from what is not there it is not worked out", () => {
+  it("fed from what is on no circuit is told; from nothing as well", () => {
     expect(told({}, { circuits: [] })).toEqual([["lights.fed", ""]]);
-    const j = job();
-    expect(lightRowFigures(layHouse(j), { ...j.lightRows[0]!, from: "gone" })).toBeNull();
+    // Fed from nothing it is measured from the end of its path, and told.
+    expect(told({ from: null })).toEqual([["lights.fed", "nothing"]]);
+    expect(figures({ from: null }).legs[0]!.length).toBeCloseTo(Math.hypot(500, 300) + 600 + 1100 + 600, 6);
   });
   it("any path and number: lights keep within it, in order, and no leg is shorter than between its lights", () => {
     fc.assert(

@@ -141,10 +141,9 @@ function onPosts(row: LightRow, lights: RowLight[], gap: number, posts: readonly
 const liveCores = (row: Pick<LightRow, "sensor" | "override">, feed: boolean): number =>
   row.sensor === "far" || (feed && row.sensor === "near" && row.override) ? THROUGH_SENSOR : 2;
 
-/** Works a row out; null where the point that feeds it is not there. `laid` are the circuits as laid, for what comes before it. */
-export function lightRowFigures(h: House, row: LightRow, laid: readonly LaidCircuit[] = []): LightRowFigures | null {
-  const from = h.points[h.pointOfId.get(row.from) ?? -1];
-  if (!from) return null;
+/** Works a row out. `laid` are the circuits as laid, for what comes before it. */
+export function lightRowFigures(h: House, row: LightRow, laid: readonly LaidCircuit[] = []): LightRowFigures {
+  const from = row.from === null ? undefined : h.points[h.pointOfId.get(row.from) ?? -1];
   const cable = cableOf(row.cable, h.catalogue) ?? null;
   const length = lengthOf(row.path);
   const end = Math.min(row.end, length / 2);
@@ -166,8 +165,9 @@ export function lightRowFigures(h: House, row: LightRow, laid: readonly LaidCirc
   const upright = ground ? row.line + row.height : 0;
   const drop = ground ? 0 : Math.abs(row.line - row.height) + DRIP_LOOP;
   const ends = 2 * TAIL + (ground ? 2 * DRIP_LOOP : 0);
-  const [x, y, z] = from.space;
-  const floor = h.faces[from.face]?.floor ?? 0;
+  // Fed from nothing yet, it is measured from the end of the path.
+  const [x, y, z] = from?.space ?? [row.path[0]!.x, row.path[0]!.y, 0];
+  const floor = h.faces[from?.face ?? -1]?.floor ?? 0;
   const first = lights[0]!;
   const toFirst =
     Math.hypot(first.place.x - x, first.place.y - y) +
@@ -177,7 +177,7 @@ export function lightRowFigures(h: House, row: LightRow, laid: readonly LaidCirc
   const legs: RowLeg[] = lights.map((l, i) => {
     const before = lights[i - 1];
     return {
-      from: before ? `${row.label}.${before.n}` : from.point.label,
+      from: before ? `${row.label}.${before.n}` : (from?.point.label ?? "?"),
       to: `${row.label}.${l.n}`,
       length: before
         ? Math.hypot(l.place.x - before.place.x, l.place.y - before.place.y) + 2 * upright + ends
@@ -189,15 +189,13 @@ export function lightRowFigures(h: House, row: LightRow, laid: readonly LaidCirc
   const main = legs.reduce((s, l) => s + l.length, 0);
   const perMetre = cable ? (voltDrop(cable) ?? 0) : 0;
   const volts = legs.reduce((s, l) => s + (perMetre * l.amps * l.length) / 1e6, 0);
-  const circuit = h.job.circuits.find((c) => wiredTo(c).includes(row.from))?.id ?? null;
+  const circuit = h.job.circuits.find((c) => row.from !== null && wiredTo(c).includes(row.from))?.id ?? null;
   const feed = laid.find((c) => c.circuit.id === circuit)?.places.find((p) => p.point === row.from);
   const ohms = cable ? (loopResistance(cable) ?? 0) : 0;
   // Behind a fused unit its fuse may open before the device does.
-  const { kind, fuse } = from.point;
+  const unit = from?.point.kind === "fused-unit" ? from.point : null;
   const behind =
-    feed && kind === "fused-unit" && feed.most !== null
-      ? Math.max(feed.most, fuseLoopLimit(fuse))
-      : (feed?.most ?? null);
+    feed && unit && feed.most !== null ? Math.max(feed.most, fuseLoopLimit(unit.fuse)) : (feed?.most ?? null);
   const through = lights.find((l) => l.post)?.post?.breadth ?? 100;
   return {
     row,
@@ -256,7 +254,7 @@ export function lightRowFacts(f: LightRowFigures): Fact[] {
       unit: "cores",
       of: { cable: cable.id },
     });
-  if (f.circuit === null) told("lights.fed", { of: { point: row.from } });
+  if (f.circuit === null) told("lights.fed", row.from === null ? { case: "nothing" } : { of: { point: row.from } });
   if (f.percent !== null && f.percent > f.percentMost + 1e-9)
     told("lights.drop", {
       measured: f.percent,
@@ -272,4 +270,4 @@ export function lightRowFacts(f: LightRowFigures): Fact[] {
 
 /** All rows of a job with their figures. */
 export const lightRows = (h: House, laid: readonly LaidCircuit[]): LightRowFigures[] =>
-  h.job.lightRows.flatMap((r) => lightRowFigures(h, r, laid) ?? []);
+  h.job.lightRows.map((r) => lightRowFigures(h, r, laid));

@@ -93,8 +93,11 @@ export const outsideWords = {
     remedy: "A cable with a core more, or the sensor at the fed end without a switch past it.",
   }),
   "lights.fed": (f, n) => ({
-    message: `${named(f)}${n.point(txt(f, "point"))}, which feeds it, is on no circuit.`,
-    remedy: "Put that point on a circuit.",
+    message:
+      f.case === "nothing"
+        ? `${named(f)}it is fed from nothing.`
+        : `${named(f)}${n.point(txt(f, "point"))}, which feeds it, is on no circuit.`,
+    remedy: f.case === "nothing" ? "Choose the point that feeds it." : "Put that point on a circuit.",
   }),
   "lights.drop": (f) => ({
     message: `${named(f)}${figure(measured(f))} % at the last light; at most ${limit(f)} %.`,

@@ -29,7 +29,7 @@ CREATE TABLE "light_rows" (
 	"label" text NOT NULL,
 	"name" text NOT NULL,
 	"room" text NOT NULL,
-	"from" text NOT NULL,
+	"from" text,
 	"path" jsonb NOT NULL,
 	"sides" integer NOT NULL,
 	"width" double precision NOT NULL,

@@ -23,6 +23,7 @@ import {
   align as aligned,
   copyPoints as copied,
 } from "../../core/house/places";
+import { outsideWithout } from "../../core/house/outside-kept";
 import { paintCircuit } from "../../core/house/on-circuit";
 import { joinWalls as joined, splitWall as split, turnRoom as turned } from "../../core/house/reshape";
 import {
@@ -146,6 +147,7 @@ export function removeCircuit(id: string): string | null {
     ...job.sections
       .filter((s) => s.out.includes(id))
       .map((s) => change("sections", s.id, { ...s, out: s.out.filter((c) => c !== id) })),
+    ...outsideWithout(job, { circuits: new Set([id]) }),
     change("circuits", id, null),
   ]);
 }

@@ -1,5 +1,6 @@
 "use client";
 import { Trash2 } from "lucide-react";
+import { outsideWithout } from "../../../core/house/outside-kept";
 import { say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
@@ -19,7 +20,14 @@ export function Remove({
       look="quiet"
       icon={<Trash2 size={14} />}
       onClick={() => {
-        const refused = edit([change(of, id, null)]);
+        const { job } = useDesk.getState();
+        const refused = edit(
+          of === "outsideWays"
+            ? outsideWithout(job, { ways: new Set([id]) })
+            : of === "posts"
+              ? outsideWithout(job, { posts: new Set([id]) })
+              : [change(of, id, null)],
+        );
         say(refused);
         if (!refused) useDesk.setState({ selection: null });
       }}

@@ -84,12 +84,15 @@ export function RowForm({ row }: { row: LightRow }) {
       <TextField label="Name" value={row.name} most={40} required={false} onCommit={(name) => put({ name })} />
       <SelectField
         label="Fed from"
-        value={row.from}
-        options={feedsOf(house).map((p) => ({
-          value: p.point.id,
-          name: `${p.point.label}${p.point.name ? `, ${p.point.name}` : ""}`,
-        }))}
-        onCommit={(from) => put({ from })}
+        value={row.from ?? ""}
+        options={[
+          { value: "", name: "nothing yet" },
+          ...feedsOf(house).map((p) => ({
+            value: p.point.id,
+            name: `${p.point.label}${p.point.name ? `, ${p.point.name}` : ""}`,
+          })),
+        ]}
+        onCommit={(from) => put({ from: from || null })}
       />
       <NumberField
         label="Lights"
