@@ -64,7 +64,9 @@ describe("out of doors", () => {
     await key("Enter");
     await page().waitForSelector("[data-row-figures]");
     await type("Lights", "4");
-    await page().waitForFunction(() => document.querySelectorAll("[data-row-form] tbody tr").length === 4);
+    await page().waitForFunction(
+      () => document.querySelectorAll('[aria-label="Lights of the row"] tbody tr').length === 4,
+    );
     expect((await job()).lightRows[0]).toMatchObject({ count: 4, from: "k" });
 
     await page().goto(`${app().address}/jobs/${id}?stage=materials`);

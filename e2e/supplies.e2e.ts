@@ -29,7 +29,7 @@ describe("what is to be bought", () => {
     await see(/too few/);
     await see(/not of this job/);
     await see(/left out of the order/);
-    expect(await given("buying.csv", id)).toMatch(/Grommet,20 mm,47,20,27,each,1 x 50,4\.50/);
+    expect(await given("buying.csv", id)).toMatch(/Grommet,20 mm,50,20,30,each,1 x 50,4\.50/);
     const sheet = await fetch(`${app().address}/api/jobs/${id}/materials.xlsx`);
     expect([sheet.ok, sheet.headers.get("content-type")]).toEqual([true, expect.stringContaining("spreadsheetml")]);
   });

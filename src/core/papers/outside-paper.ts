@@ -16,7 +16,7 @@ export function outsidePaper(h: House, plan: Plan): Paper | null {
   const ways = outsideOf(h);
   const rows = lightRows(h, laidCircuits(h, plan.runs, plan.holes, plan.found));
   if (!ways.length && !rows.length) return null;
-  const blocks: Block[] = [{ kind: "scene", scene: drawOutside(h, rows), tall: 90 }];
+  const blocks: Block[] = [{ kind: "scene", scene: drawOutside(h, rows), tall: 130 }];
   for (const w of ways) {
     blocks.push({ kind: "text", look: "heading", text: outsideName(w.way) });
     if (w.way.kind === "trench") {

@@ -1,7 +1,9 @@
 import { isMetalClad } from "../../rules/cables";
 import { mainBoard } from "../../job/boards";
-import { asWired, behindFuse, tripOf } from "../../job/wired";
+import { asWired, behindFuse, tripOf, wiredTo } from "../../job/wired";
+import { signedArea } from "../../base/polygon";
 import { pathLength } from "../../base/wall-frame";
+import { roomServed } from "../../house/rooms-of";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
 import { sectionOfLeg, sectionsOf } from "../../house/sections";
@@ -47,6 +49,15 @@ export function methodOf(h: House, leg: PinnedLeg, circuit = ""): Method {
   const wall = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1]?.wall;
   if (leg.method !== "stud-void" || !wall?.insulated) return "C";
   return wall.againstBoard ? "102" : "103";
+}
+
+/** Floor of the rooms that a circuit's points serve, m²; yards have none. */
+export function floorServed(h: House, c: Pick<Circuit, "points" | "spurs">): number {
+  const rooms = new Set(wiredTo(c).flatMap((id) => roomServed(h, id) ?? []));
+  return h.job.rooms.reduce(
+    (s, r) => (rooms.has(r.id) && r.kind !== "yard" ? s + Math.abs(signedArea(r.outline)) / 1e6 : s),
+    0,
+  );
 }
 
 /** A leg as it is rated: which of which run. */
@@ -289,6 +300,7 @@ export function laidCircuits(
       ze: h.job.supply.ze,
       earthing: h.job.supply.earthing,
       rcd: tripOf(h.job, c),
+      floorArea: floorServed(h, c),
     };
     if (!legs.length || circuitFault(input)) return [];
     const far = (legs: readonly LaidLeg[]): number => legs.reduce((s, l) => s + l.length, 0) / 1000;

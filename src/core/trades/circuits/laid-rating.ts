@@ -5,7 +5,7 @@ import { externalLoop } from "./check-circuit";
 import { type RatedRun, laidCircuits } from "./laid-circuit";
 
 /** What is judged of a circuit as laid; volt drop only where its current is known. */
-const JUDGED: readonly string[] = ["circuit.ring", "circuit.capacity", "circuit.loop", "circuit.drop"];
+const JUDGED: readonly string[] = ["circuit.ring", "circuit.capacity", "circuit.loop", "circuit.drop", "circuit.area"];
 /** Findings on the supply that are the same for all circuits: told once, of the circuit where they weigh most. */
 const ONCE: readonly (string | undefined)[] = ["rcd-relied", "electrode"];
 

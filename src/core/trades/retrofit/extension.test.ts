@@ -7,7 +7,8 @@ import { tasksOf } from "../../record/tasks";
 import { partWords } from "../../words/tasks";
 import { laidCircuits } from "../circuits/laid-circuit";
 import { bridgedLeg } from "../circuits/old-part";
-import { extensionFacts, extensionFigures, jointCores } from "./extension";
+import { pathLength } from "../../base/wall-frame";
+import { beforeAndAfter, cablesAt, extensionFacts, extensionFigures, jointCores, onSkirting } from "./extension";
 import { DRAW_BENDS, wayOffers } from "./new-ways";
 
 const corners = [
@@ -149,6 +150,59 @@ describe("an old ring that is added to", () => {
     );
     expect(d!.cut).toBe(f.runs[0]!.cutLength);
     expect(worked(job("ring")).f.doubled).toEqual([]);
+  });
+});
+
+describe("the whole circuit, before and after", () => {
+  it("as found and with what is added: longer, and its loop higher; the floor the same room", () => {
+    const { h, plan } = worked(job("radial"));
+    const { before, after } = beforeAndAfter(h, plan, "c");
+    expect(after!.metres).toBeCloseTo(before!.metres + plan.runs.reduce((s, r) => s + r.pathLength, 0) / 1000, 3);
+    expect(after!.zs).toBeGreaterThanOrEqual(before!.zs);
+    expect([before!.floor, after!.floor]).toEqual([12, 12]);
+    expect(beforeAndAfter(h, plan, "gone")).toEqual({ before: null, after: null });
+  });
+  it("a ring over 100 m² of floor is told", () => {
+    const big = [
+      { x: 0, y: 0 },
+      { x: 0, y: 10_000 },
+      { x: 10_100, y: 10_000 },
+      { x: 10_100, y: 0 },
+    ];
+    const told = (outline: object[]) =>
+      makePlan(
+        job("ring", {
+          rooms: [{ id: "r", storey: "g", name: "Room", kind: "living", height: 2400, outline }],
+          decks: [],
+        }),
+      )
+        .facts.filter((f) => f.rule === "circuit.area")
+        .map((f) => f.measured);
+    expect(told(big)).toEqual([101]);
+    expect(told(corners)).toEqual([]);
+  });
+  it("a socket on a skirting of 150 stands with its middle at 193", () =>
+    expect(onSkirting({ kind: "socket", gang: 2 }, 150)).toBe(193));
+});
+
+describe("which cable of two", () => {
+  it("with the leg to S1 joined at the board, at S1 its own cable reads its length and the other is open", () => {
+    const { h, plan, f } = worked(job("ring"));
+    const at = (point: string) => cablesAt(h, plan, f.circuit, point)!;
+    expect(at("s1").leg).toBe("s1");
+    const way = plan.found.find((w) => w.id === "f1")!;
+    const metres = [...way.legs, ...way.traced].reduce((s, l) => s + pathLength(l.path), 0) / 1000;
+    expect(at("s1").cables.map((c) => [c.to, c.ohms])).toEqual([
+      ["db", expect.closeTo(metres * 0.01951, 6)],
+      ["s2", null],
+    ]);
+    // On round: at S2 it is the cable from S1 that reads, and more.
+    const two = at("s2").cables;
+    expect(two.map((c) => [c.to, c.ohms !== null])).toEqual([
+      ["s1", true],
+      ["db", false],
+    ]);
+    expect(two[0]!.ohms!).toBeGreaterThan(metres * 0.01951);
   });
 });
 

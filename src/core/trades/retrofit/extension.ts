@@ -1,12 +1,15 @@
 import { type House, decksOfFace } from "../../house/house";
+import { boardOfCircuit } from "../../job/boards";
 import type { Circuit, Extension } from "../../job/model";
 import { extensionSchema } from "../../job/model";
 import { wiredTo } from "../../job/wired";
-import type { FoundWay, Run } from "../../laid/laid";
+import type { FoundWay, Hole, Run } from "../../laid/laid";
 import { type Fact, fact } from "../../rules/fact";
+import { plateOf } from "../../rules/accessories";
 import { cableOf } from "../../rules/catalogue";
 import { conductorResistance } from "../../rules/resistance";
-import { bridgedLeg, oldRuns } from "../circuits/old-part";
+import { type LaidCircuit, floorServed, laidCircuits } from "../circuits/laid-circuit";
+import { type RatedRun, bridgedLeg, oldRuns } from "../circuits/old-part";
 import { foundShape } from "../circuits/found";
 
 /** A core of a joint: what it carries, its colour in the old cable and in the new. */
@@ -137,6 +140,103 @@ function foundEndToEnd(h: House, plan: Planned, c: Circuit): ExtensionFigures["e
     r2 += (cpc * r.pathLength) / 1e6;
   }
   return old.length ? { r1, rn: r1, r2 } : null;
+}
+
+/** Height of a socket's middle where its plate stands on the skirting, mm above the floor. */
+export const onSkirting = (p: Parameters<typeof plateOf>[0], high: number): number => high + plateOf(p).height / 2;
+
+/** What a circuit comes to: its cable, loop and drop where they are worst, and the floor it serves. */
+export interface CircuitSum {
+  metres: number;
+  zs: number;
+  most: number | null;
+  percent: number;
+  floor: number;
+  iz: number;
+}
+
+function sumOf(h: House, x: LaidCircuit | undefined, c: Circuit): CircuitSum | null {
+  if (!x) return null;
+  const worst = x.places.reduce((a, b) => (b.zs > a.zs ? b : a), x.places[0]!);
+  return {
+    metres: x.legs.reduce((s, l) => s + l.length, 0) / 1000,
+    zs: worst.zs,
+    most: worst.most,
+    percent: Math.max(...x.places.map((p) => p.drop.percent)),
+    floor: floorServed(h, c),
+    iz: x.result.iz,
+  };
+}
+
+/** The circuit as it was found and as it will be, judged alike; null where too little of it is known. */
+export function beforeAndAfter(
+  h: House,
+  plan: Planned & { holes: readonly Hole[] },
+  circuit: string,
+): { before: CircuitSum | null; after: CircuitSum | null } {
+  const c = h.job.circuits.find((x) => x.id === circuit);
+  if (!c) return { before: null, after: null };
+  const old = new Set(h.job.points.filter((p) => p.existing).map((p) => p.id));
+  const was: Circuit = {
+    ...c,
+    state: "new",
+    points: c.points.filter((id) => old.has(id)),
+    spurs: c.spurs.filter((s) => old.has(s.point) && old.has(s.from)),
+  };
+  const found = oldRuns(h, { ...c, kind: "radial" }, [], plan.found);
+  const house: House = { ...h, job: { ...h.job, circuits: h.job.circuits.map((x) => (x.id === c.id ? was : x)) } };
+  const now = laidCircuits(h, plan.runs, plan.holes, plan.found).find((x) => x.circuit.id === c.id);
+  return {
+    before: sumOf(
+      house,
+      laidCircuits(house, found, []).find((x) => x.circuit.id === c.id),
+      was,
+    ),
+    after: sumOf(h, now, c),
+  };
+}
+
+/**
+ * Which of the cables at an old point is which: with line and earth of one leg joined at the board, each is read line to earth at the
+ * point; the one that leads there by that leg reads its length, Ω at 20 °C, the others are open.
+ */
+export function cablesAt(
+  h: House,
+  plan: Planned,
+  c: Circuit,
+  point: string,
+): { leg: string; cables: { to: string; ohms: number | null }[] } | null {
+  const board = boardOfCircuit(h.job, c)?.id;
+  const old = oldRuns(h, { ...c, kind: "radial" }, [], plan.found);
+  const far = (r: RatedRun, at: string): string => (r.from === at ? r.to : r.from);
+  const leg = old.find((r) => r.from === board || r.to === board);
+  if (!board || !leg) return null;
+  const ohms = (r: RatedRun): number => {
+    const cable = cableOf(r.cable, h.catalogue);
+    const [line, cpc] = [cable?.csa, cable?.cpc].map((x) => conductorResistance[String(x)] ?? 0);
+    return ((line! + cpc!) * r.pathLength) / 1e6;
+  };
+  // Along the leg that is joined, from the board on, until the point.
+  const used = new Set<RatedRun>();
+  let [at, run, sum] = [board, leg, 0];
+  let by: RatedRun | null = null;
+  for (;;) {
+    used.add(run);
+    sum += ohms(run);
+    at = far(run, at);
+    if (at === point) {
+      by = run;
+      break;
+    }
+    const next = old.find((r) => !used.has(r) && (r.from === at || r.to === at));
+    if (!next || at === board) break;
+    run = next;
+  }
+  const here = old.filter((r) => r.from === point || r.to === point);
+  return {
+    leg: far(leg, board),
+    cables: here.map((r) => ({ to: far(r, point), ohms: r === by ? sum : null })),
+  };
 }
 
 /** All circuits of a job that are added to. */

@@ -16,6 +16,7 @@ import { Button } from "../../kit/button";
 import { CheckField, NumberField, SelectField } from "../../kit/field";
 import { simulatedMeter } from "../../../instruments/simulated-meter";
 import { AsLaid } from "../as-laid";
+import { BeforeAfter, FixingsMiss, SkirtingHeight, WhichCable } from "./circuit-facts";
 import { link, useNames } from "../sheets/frame";
 import { Table } from "../table";
 
@@ -118,6 +119,7 @@ export function AddToCircuit({ f }: { f: ExtensionFigures }) {
             onCommit={takeBoxes}
           />
         </div>
+        <SkirtingHeight f={f} />
         <p className="max-w-[70ch] text-[13px] text-soft">
           In an old house a box may sit at the height of the skirting’s top: new-dwelling heights bind new dwellings.
           Into soft plaster the screw goes on into what holds.{" "}
@@ -174,6 +176,7 @@ export function AddToCircuit({ f }: { f: ExtensionFigures }) {
                 options={jointPlaces.map((w) => ({ value: w, name: jointPlaceNames[w] }))}
                 onCommit={(where) => set({ where })}
               />
+              <WhichCable f={f} point={j.point} />
               {j.where === "under-floor" ? (
                 <CheckField
                   label="under a hatch that lifts; else maintenance-free, closed"
@@ -210,7 +213,7 @@ export function AddToCircuit({ f }: { f: ExtensionFigures }) {
                   <input
                     type="radio"
                     name="new-way"
-                    className="size-4 accent-(--accent)"
+                    className="size-4 shrink-0 accent-(--accent)"
                     value={o.way}
                     checked={x.way === o.way}
                     disabled={o.no !== null}
@@ -240,6 +243,7 @@ export function AddToCircuit({ f }: { f: ExtensionFigures }) {
             onCommit={(doubled) => say(put({ doubled }))}
           />
         </div>
+        {x.way === "skirting" ? <FixingsMiss f={f} /> : null}
         {f.doubled.map((d) => (
           <p key={d.at} className="text-[14px]" data-doubled={d.at}>
             To {label(d.at)}: one length of {toCut(d.length)}, folded and cut at {mm(Math.round(d.cut))} from its first
@@ -263,6 +267,7 @@ export function AddToCircuit({ f }: { f: ExtensionFigures }) {
       </Step>
       <Step n={6} title="The whole circuit, old part included" done={false}>
         <div className="max-w-xl">
+          <BeforeAfter f={f} />
           <AsLaid circuit={f.circuit.id} />
         </div>
         <p className="max-w-[70ch] text-[13px] text-soft">

@@ -3,11 +3,12 @@ import { useCallback, useEffect, useMemo, useState } from "react";
 import { toast } from "sonner";
 import type { XY } from "../../../core/base/polygon";
 import { drawCatenarySide, drawRowSide, drawTrenchAlong, groundNames } from "../../../core/drawings/outside-scenes";
-import { drawTrench } from "../../../core/drawings/outside-drawings";
+import { drawFall, drawTrench } from "../../../core/drawings/outside-drawings";
 import { groundKinds } from "../../../core/job/model";
+import { RISE } from "../../../core/trades/outside/fall";
 import { shallowest } from "../../../core/trades/outside/outside-facts";
 import { SceneView } from "../../drawing/scene-view";
-import { useDesk } from "../../job/store";
+import { useDesk, useSnapshot } from "../../job/store";
 import { Button } from "../../kit/button";
 import { type Drawn, makeDrawn, makeUsual, nextPress, pressesOf } from "./draw";
 import { OutsidePlan } from "./outside-plan";
@@ -155,6 +156,11 @@ function Side({ ways, rows, id }: ReturnType<typeof useOutside> & { id: string |
       marker: marker || false,
     });
   }, [way]);
+  const { house } = useSnapshot();
+  const fall = useMemo(() => {
+    const thick = way ? Math.max(...way.laid.faces.map((n) => house.faces[n]?.shape.thickness ?? 0)) : 0;
+    return thick > 0 ? drawFall(Math.round(thick), RISE) : null;
+  }, [way, house]);
   if (!scene)
     return (
       <p className="border border-line bg-panel p-3 text-soft">
@@ -165,11 +171,15 @@ function Side({ ways, rows, id }: ReturnType<typeof useOutside> & { id: string |
     <div
       className="grid min-h-0 flex-[2] grid-cols-[minmax(0,1fr)] gap-2 overflow-auto lg:grid-cols-[minmax(0,1fr)_auto]"
       data-outside-side
+      role="group"
+      aria-label="From the side"
+      tabIndex={0}
     >
       <SceneView scene={scene} tall={250} />
-      {cross ? (
-        <div className="lg:w-72">
-          <SceneView scene={cross} tall={250} beside={72} />
+      {cross || fall ? (
+        <div className="grid content-start gap-2 lg:w-72">
+          {cross ? <SceneView scene={cross} tall={250} beside={72} /> : null}
+          {fall ? <SceneView scene={fall} tall={180} beside={72} /> : null}
         </div>
       ) : null}
     </div>

@@ -2,6 +2,7 @@
 import { count, figure, mm } from "../../../core/base/figures";
 import { feedsOf } from "../../../core/house/outside-made";
 import type { LightRow } from "../../../core/job/model";
+import { rowWiring } from "../../../core/trades/outside/row-wiring";
 import { change, edit, useDesk } from "../../job/store";
 import { CheckField, NumberField, SelectField, TextField } from "../../kit/field";
 import { Table } from "../table";
@@ -12,6 +13,7 @@ import { useOutside } from "./use-outside";
 export function RowForm({ row }: { row: LightRow }) {
   const house = useDesk((s) => s.house);
   const catalogue = useDesk((s) => s.catalogue);
+  const school = useDesk((s) => s.job.settings.schools.armourCores);
   const f = useOutside().rows.find((r) => r.row.id === row.id);
   const put = (next: Partial<LightRow>): string | null => edit([change("lightRows", row.id, { ...row, ...next })]);
   return (
@@ -80,6 +82,20 @@ export function RowForm({ row }: { row: LightRow }) {
           />
         </>
       ) : null}
+      <details className="text-[13.5px]" data-row-wiring>
+        <summary className="cursor-pointer">How it is wired, core by core</summary>
+        <Table
+          label="Cores of the row"
+          rows={rowWiring(row, school)}
+          keyOf={(c) => `${c.core} ${c.carries}`}
+          empty=""
+          columns={[
+            { name: "Core", cell: (c) => c.core },
+            { name: "Carries", cell: (c) => c.carries },
+            { name: "Goes", cell: (c) => c.goes },
+          ]}
+        />
+      </details>
       <TextField label="Label" value={row.label} most={12} onCommit={(label) => put({ label })} />
       <TextField label="Name" value={row.name} most={40} required={false} onCommit={(name) => put({ name })} />
       <SelectField

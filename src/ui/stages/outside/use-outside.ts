@@ -2,7 +2,7 @@
 import { useMemo } from "react";
 import { type LaidOutside, outsideOf } from "../../../core/house/outside";
 import { type LightRowFigures, lightRows } from "../../../core/plan/light-row";
-import { laidCircuits } from "../../../core/trades/circuits/laid-circuit";
+import { type LaidCircuit, laidCircuits } from "../../../core/trades/circuits/laid-circuit";
 import { loadedSpans, runsIn } from "../../../core/trades/outside/outside-facts";
 import { useSnapshot } from "../../job/store";
 
@@ -11,6 +11,8 @@ export interface OutsideFigures {
   laid: LaidOutside;
   runs: ReturnType<typeof runsIn>;
   spans: LaidOutside["spans"];
+  /** Circuits in it as they are laid, for volts and loop at their far ends. */
+  circuits: LaidCircuit[];
 }
 
 /** All ways out of doors and rows of lights with their figures, of the house the plan was made for. */
@@ -18,12 +20,18 @@ export function useOutside(): { ways: OutsideFigures[]; rows: LightRowFigures[] 
   const { house, plan } = useSnapshot();
   return useMemo(() => {
     const runs = plan?.runs ?? [];
+    const laidAll = plan ? laidCircuits(house, plan.runs, plan.holes, plan.found) : [];
     return {
       ways: outsideOf(house).map((laid) => {
         const mine = runsIn(laid.way.id, runs);
-        return { laid, runs: mine, spans: loadedSpans(house, laid, mine) };
+        return {
+          laid,
+          runs: mine,
+          spans: loadedSpans(house, laid, mine),
+          circuits: laidAll.filter((c) => mine.some((r) => r.circuit === c.circuit.id)),
+        };
       }),
-      rows: lightRows(house, plan ? laidCircuits(house, plan.runs, plan.holes, plan.found) : []),
+      rows: lightRows(house, laidAll),
     };
   }, [house, plan]);
 }

@@ -92,6 +92,19 @@ export function WayForm({ way }: { way: OutsideWay }) {
                   <dd className={`num ${c.height < c.least ? "text-stop" : ""}`}>{mm(Math.round(c.height))}</dd>
                 </div>
               ))}
+          {f.circuits.map((c) => {
+            const worst = Math.max(0, ...c.places.map((p) => p.drop.percent));
+            return (
+              <div key={c.circuit.id} className="contents">
+                <dt className="text-soft">
+                  {c.circuit.label}: drop at its far end with {figure(c.input.designCurrent, 1)} A
+                </dt>
+                <dd className="num">
+                  {figure(worst, 1)} of {c.result.drop.limit} %
+                </dd>
+              </div>
+            );
+          })}
           <dt className="text-soft">
             Hole through {mm(Math.round(thickness))}, rising {RISE} inward
           </dt>
