@@ -185,7 +185,9 @@ export function SolidView() {
       s.camera.position.set((b.x0 + b.x1) / 2, b.y0 + (b.y1 - b.y0) * 0.35, floor + EYE);
       s.controls.target.set((b.x0 + b.x1) / 2, b.y0 + (b.y1 - b.y0) * 0.36, floor + EYE - 40);
     } else {
-      const b = bounds(rooms.flatMap((x) => x.outline));
+      // Open ground without a wall does not push the house into the distance.
+      const walled = rooms.filter((x) => job.walls.some((w) => w.room === x.id && w.build !== "open"));
+      const b = bounds((walled.length ? walled : rooms).flatMap((x) => x.outline));
       const levels = rooms.map((x) => job.storeys.find((y) => y.id === x.storey)?.level ?? 0);
       const [low, high] = [Math.min(...levels), Math.max(...rooms.map((x, i) => levels[i]! + x.height))];
       const corners = [b.x0, b.x1].flatMap((x) =>

@@ -97,10 +97,11 @@ export function WayForm({ way }: { way: OutsideWay }) {
             return (
               <div key={c.circuit.id} className="contents">
                 <dt className="text-soft">
-                  {c.circuit.label}: drop at its far end with {figure(c.input.designCurrent, 1)} A
+                  {c.circuit.label}: drop at its far end
+                  {c.input.designCurrent > 0 ? ` with ${figure(c.input.designCurrent, 1)} A` : ", no load given"}
                 </dt>
                 <dd className="num">
-                  {figure(worst, 1)} of {c.result.drop.limit} %
+                  {c.input.designCurrent > 0 ? `${figure(worst, 1)} of ${c.result.drop.limit} %` : "not judged"}
                 </dd>
               </div>
             );
