@@ -138,6 +138,11 @@ describe("a wire", () => {
       [5000, "road", 5800, Math.round(1000 * (at(5000) + 40))],
     ]);
   });
+  it("a post named twice makes no span of no length", () => {
+    const w = laid(across("catenary", { posts: ["p", "p"] }), { posts: [post] });
+    expect(w.spans.map((s) => s.length)).toEqual([3000, 3000]);
+    expect(Number.isFinite(w.cable)).toBe(true);
+  });
   it("that has lost its post or its wall is not laid", () => {
     const h = layHouse(yardJob());
     const way = { ...yardJob({ outsideWays: [across("catenary")] }).outsideWays[0]! };

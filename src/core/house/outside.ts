@@ -222,7 +222,7 @@ export function layOutside(h: On, way: OutsideWay): LaidOutside | null {
   const supports: XYZ[] = [a, ...posts.map((p, i): XYZ => [p!.x, p!.y, levelAt(ground, far[i + 1]!) + p!.height]), b];
   const named = ["wall", ...posts.map((p) => p!.label), "wall"];
   const weight = weightOf(heaviest(h), way.wire);
-  const spans = supports.slice(1).map((to, i): CatenarySpan => {
+  const all = supports.slice(1).map((to, i): CatenarySpan => {
     const from = supports[i]!;
     return {
       at: far[i]!,
@@ -235,6 +235,8 @@ export function layOutside(h: On, way: OutsideWay): LaidOutside | null {
       supports: [named[i]!, named[i + 1]!],
     };
   });
+  // A post named twice, or one at the very wall, makes no span.
+  const spans = all.filter((s) => s.length > EPS);
   const path: XYZ[] = [a];
   for (const s of spans)
     for (let k = 1; k <= PIECES; k++) {

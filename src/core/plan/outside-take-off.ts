@@ -47,6 +47,7 @@ export function addOutside(h: House, runs: readonly Run[], put: Put): void {
       if (bags) put("Sand or sieved soil", `${BAG} kg bag`, bags, "each", circuit, "fill", place);
       for (const d of w.way.ducts) {
         const long = Math.max(0, Math.min(d.to, w.length) - d.from) / 1000;
+        if (long <= 0) continue;
         put("Duct", `${d.size} mm`, long, "m", circuit, "dig", place);
         put("Draw cord", "", long + 2, "m", circuit, "dig", place);
       }

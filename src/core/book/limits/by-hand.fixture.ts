@@ -281,7 +281,7 @@ export const ringFound = [
   { id: "f2", from: "s1", to: "s2", cable: "te-2.5" },
   { id: "f3", from: "s2", to: "db", cable: "te-2.5" },
 ];
-export const extended = (cables: object[]): Fact[] =>
+export const extended = (cables: object[], more: object = {}): Fact[] =>
   makePlan(
     house({
       points: [
@@ -292,6 +292,7 @@ export const extended = (cables: object[]): Fact[] =>
       ],
       circuits: [circuit({ kind: "ring", state: "extend", points: ["s1", "s2", "s3"], device: { rating: 32 } })],
       foundCables: cables,
+      ...more,
     }),
   ).facts;
 export const calc = (name: string, input: unknown): Fact[] => {

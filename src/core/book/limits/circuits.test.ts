@@ -31,19 +31,7 @@ import {
 
 /** A found ring of S1 and S2 with a new S3, added to in a given way. */
 const addedTo = (more: object, cables: object[] = ringFound) =>
-  makePlan(
-    house({
-      points: [
-        board,
-        socket("s1", 800, 450, { existing: true }),
-        socket("s2", 3200, 450, { existing: true }),
-        socket("s3", 2000),
-      ],
-      circuits: [circuit({ kind: "ring", state: "extend", points: ["s1", "s2", "s3"], device: { rating: 32 } })],
-      foundCables: cables,
-      extensions: [{ id: "x", circuit: "c", ...more }],
-    }),
-  ).facts;
+  extended(cables, { extensions: [{ id: "x", circuit: "c", ...more }] });
 const light = {
   id: "l1",
   label: "L1",
