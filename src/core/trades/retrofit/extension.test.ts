@@ -2,6 +2,8 @@ import { describe, expect, it } from "vitest";
 import { layHouse } from "../../house/house";
 import { type Job, jobSchema } from "../../job/model";
 import { makePlan } from "../../plan/plan";
+import { checkInvariants } from "../../job/invariants";
+import { applyPatch } from "../../job/patch";
 import { partsOf } from "../../record/parts";
 import { tasksOf } from "../../record/tasks";
 import { partWords } from "../../words/tasks";
@@ -9,6 +11,7 @@ import { laidCircuits } from "../circuits/laid-circuit";
 import { bridgedLeg } from "../circuits/old-part";
 import { pathLength } from "../../base/wall-frame";
 import { beforeAndAfter, cablesAt, extensionFacts, extensionFigures, jointCores, onSkirting } from "./extension";
+import { layNewWay } from "./lay-way";
 import { DRAW_BENDS, wayOffers } from "./new-ways";
 
 const corners = [
@@ -183,6 +186,53 @@ describe("the whole circuit, before and after", () => {
   });
   it("a socket on a skirting of 150 stands with its middle at 193", () =>
     expect(onSkirting({ kind: "socket", gang: 2 }, 150)).toBe(193));
+});
+
+describe("the way that is chosen is laid", () => {
+  const chosen = (way: "surface" | "skirting" | "under-boards", j = job("radial", x({ shape: "radial" }))) => {
+    const { h, f } = worked(j);
+    const next = applyPatch(j, layNewWay(h, j.extensions[0]!, way, f.runs));
+    expect(checkInvariants(next)).toEqual([]);
+    return { next, plan: makePlan(next) };
+  };
+  it("in mini-trunking along the top of the skirting: a section from point to point, bought, with the run in it", () => {
+    const { next, plan } = chosen("surface");
+    expect(next.sections.map((s) => [s.kind, s.path.map((p) => p.on === "wall" && [p.u, p.v])])).toEqual([
+      [
+        "mini-trunking",
+        [
+          [800, 450],
+          [800, 160],
+          [2000, 160],
+          [2000, 450],
+        ],
+      ],
+    ]);
+    expect(plan.runs[0]!.legs.every((l) => l.section === next.sections[0]!.id)).toBe(true);
+    expect(plan.takeoff.find((t) => t.item === "Mini-trunking")!.quantity).toBeCloseTo(1.748, 3);
+    expect(plan.facts.filter((f) => f.severity === "stop").map((f) => f.rule)).toEqual([]);
+  });
+  it("behind the skirting: pinned plumb down in the wall, along at 60, and up; another way lets go of it", () => {
+    const { next, plan } = chosen("skirting");
+    expect(plan.runs[0]!.pin).toBe(next.pins[0]!.id);
+    expect(plan.runs[0]!.legs.map((l) => [l.method, Math.round(pathLength(l.path))])).toEqual([
+      ["chase", 390],
+      ["surface", 1200],
+      ["chase", 390],
+    ]);
+    expect(plan.facts.filter((f) => f.severity === "stop").map((f) => f.rule)).toEqual([]);
+    const back = chosen("under-boards", next).next;
+    expect([back.pins, back.sections, back.circuits[0]!.walls]).toEqual([[], [], "hidden"]);
+    expect(chosen("under-boards", chosen("surface").next).next.sections).toEqual([]);
+  });
+  it("round the room the other way where a door stands between", () => {
+    const door = { id: "a", wall: "w1", kind: "door", u: 1200, v: 0, width: 300, height: 2000 };
+    const { next, plan } = chosen("surface", job("radial", { ...x({ shape: "radial" }), openings: [door] }));
+    const walls = next.sections[0]!.path.map((p) => (p.on === "wall" ? p.wall : ""));
+    expect([...new Set(walls)].sort()).toEqual(["w0", "w1", "w2", "w3"]);
+    // 800 and 2 000 of this wall, and round the others: 3 000, 4 000 and 3 000; down and up 290 twice.
+    expect(plan.runs[0]!.pathLength).toBeCloseTo(800 + 2000 + 10_000 + 580, 0);
+  });
 });
 
 describe("which cable of two", () => {

@@ -94,8 +94,8 @@ function underBoards(h: House, e: Ends): WayOffer {
   };
 }
 
-/** Round the walls of a room between two of its points at the floor: the shorter way, and whether a door lies in each. */
-function roundRoom(h: House, e: Ends): { length: number; door: boolean }[] {
+/** Round the walls of a room between two of its points at the floor, the better way first: to the right or the left, and whether a door bars it. */
+export function roundRoom(h: House, e: Omit<Ends, "run">): { length: number; door: boolean; right: boolean }[] {
   const { f, g } = e;
   if (!f || !g || f.room.id !== g.room.id) return [];
   const faces = h.faces.filter((x) => x.room.id === f.room.id).sort((p, q) => p.wall.index - q.wall.index);
@@ -103,7 +103,8 @@ function roundRoom(h: House, e: Ends): { length: number; door: boolean }[] {
   const whole = faces.reduce((s, x) => s + x.shape.length, 0);
   const at = (p: PlacedPoint, face: Face): number =>
     starts[faces.indexOf(face)]! + (p.point.place.on === "wall" ? p.point.place.u : 0);
-  const [x, y] = [at(e.a, f), at(e.b, g)].sort((p, q) => p - q) as [number, number];
+  const [pa, pb] = [at(e.a, f), at(e.b, g)];
+  const [x, y] = [Math.min(pa, pb), Math.max(pa, pb)];
   // Doors and sides without a wall: nothing goes along the floor there.
   const gaps = faces.flatMap((face, i) => [
     ...face.openings
@@ -114,8 +115,8 @@ function roundRoom(h: House, e: Ends): { length: number; door: boolean }[] {
   const inside = gaps.some(([p, q]) => p < y && q > x);
   const outside = gaps.some(([p, q]) => p < x || q > y);
   return [
-    { length: y - x, door: inside },
-    { length: whole - (y - x), door: outside },
+    { length: y - x, door: inside, right: pa <= pb },
+    { length: whole - (y - x), door: outside, right: pa > pb },
   ].sort((p, q) => Number(p.door) - Number(q.door) || p.length - q.length);
 }
 

@@ -7,6 +7,7 @@ import { wallLightFrom } from "../../../core/house/wall-light";
 import { pointLabels } from "../../../core/job/labels";
 import { type Extension, jointPlaces } from "../../../core/job/model";
 import { type ExtensionFigures, usualExtension } from "../../../core/trades/retrofit/extension";
+import { layNewWay } from "../../../core/trades/retrofit/lay-way";
 import { wayOffers } from "../../../core/trades/retrofit/new-ways";
 import { foundShapeWords } from "../../../core/words/circuits";
 import { jointPlaceNames, messWords, newWayNames, newWayRisks, noWayWords } from "../../../core/words/retrofit";
@@ -50,14 +51,7 @@ export function AddToCircuit({ f }: { f: ExtensionFigures }) {
   const legs = job.foundCables.filter(
     (k) => k.fate === "keep" && k.to !== null && [k.from, k.to].every((id) => job.points.some((p) => p.id === id)),
   );
-  const takeWay = (way: Extension["way"]): string | null => {
-    const walls = way === "surface" ? "surface" : "hidden";
-    const { circuit } = f;
-    return edit([
-      change("extensions", x.id, { ...x, way }),
-      ...(circuit.walls === walls ? [] : [change("circuits", circuit.id, { ...circuit, walls })]),
-    ]);
-  };
+  const takeWay = (way: Extension["way"]): string | null => edit(layNewWay(house, x, way, f.runs));
   const takeBoxes = (boxes: Extension["boxes"]): string | null =>
     edit([
       change("extensions", x.id, { ...x, boxes }),
