@@ -51,8 +51,8 @@ function roundAt(h: House, run: NewRun, height: number): At[] | null {
   return out;
 }
 
-/** The run pinned behind the skirting: plumb down in the wall, along, and plumb up. */
-function pinOfRound(h: House, run: NewRun, path: readonly At[]): Pin {
+/** The run pinned: in its section all the way; behind the skirting plumb down in the wall, along, and plumb up. */
+function pinOfRound(h: House, run: NewRun, path: readonly At[], section: Section | null): Pin {
   const legs = path.slice(1).flatMap((q, i): PinnedLeg[] => {
     const p = path[i]!;
     if (p.face !== q.face || (p.u === q.u && p.v === q.v)) return [];
@@ -61,10 +61,11 @@ function pinOfRound(h: House, run: NewRun, path: readonly At[]): Pin {
     return [
       {
         surface: { kind: "wall", id: p.face.wall.id },
-        method: plumb ? hidden.method : "surface",
+        method: section ? "mini-trunking" : plumb ? hidden.method : "surface",
         path: [p, q].map((x): [number, number, number] => [...toSpace(x.face.frame, x)]),
-        depth: plumb ? hidden.depth : 0,
+        depth: plumb && !section ? hidden.depth : 0,
         protected: false,
+        ...(section ? { section: section.id } : {}),
       },
     ];
   });
@@ -77,7 +78,7 @@ const prefix = (circuit: string): string => `way-${circuit}-`.slice(0, 30);
 
 /**
  * Lays the new runs of an old circuit by the way chosen, as far as it is a matter of the room: in mini-trunking along the skirting's
- * top (a section, with its pieces, corners and fixings), or behind the skirting (pinned). Any other way is the planner's, which goes
+ * top (a section, with its pieces, corners and fixings), or behind the skirting; either is pinned, since it is the user's word. Any other way is the planner's, which goes
  * under the boards or in chases; what an earlier choice laid goes.
  */
 export function layNewWay(h: House, extension: Extension, way: NewWay, runs: readonly NewRun[]): Change[] {
@@ -96,24 +97,24 @@ export function layNewWay(h: House, extension: Extension, way: NewWay, runs: rea
     if (way !== "surface" && way !== "skirting") return;
     const path = roundAt(h, r, way === "surface" ? ON_TOP : BEHIND);
     if (!path) return;
-    if (way === "skirting") return void made.set(pinId(r, r.number), pinOfRound(h, r, path));
+    if (way === "skirting") return void made.set(pinId(r, r.number), pinOfRound(h, r, path, null));
     const cable = cableOf(r.cable, h.catalogue);
     const section = cable ? cable.width * cable.thickness : 0;
     const size = sectionSizes("mini-trunking", h.catalogue).find(
       ({ inside }) => "width" in inside && inside.width * inside.height * FILL >= section,
     );
     if (!size) return;
-    sections.push(
-      sectionSchema.parse({
-        id: `${prefix(circuit.id)}${n + 1}`,
-        label: freeLabel("M", [...job.sections.filter((s) => !own(s)), ...sections]),
-        kind: "mini-trunking",
-        size: size.id,
-        path: path
-          .filter((p, i) => i === 0 || p.face !== path[i - 1]!.face || p.u !== path[i - 1]!.u || p.v !== path[i - 1]!.v)
-          .map((p) => ({ on: "wall", wall: p.face.wall.id, u: p.u, v: p.v })),
-      }),
-    );
+    const drawn = sectionSchema.parse({
+      id: `${prefix(circuit.id)}${n + 1}`,
+      label: freeLabel("M", [...job.sections.filter((s) => !own(s)), ...sections]),
+      kind: "mini-trunking",
+      size: size.id,
+      path: path
+        .filter((p, i) => i === 0 || p.face !== path[i - 1]!.face || p.u !== path[i - 1]!.u || p.v !== path[i - 1]!.v)
+        .map((p) => ({ on: "wall", wall: p.face.wall.id, u: p.u, v: p.v })),
+    });
+    sections.push(drawn);
+    made.set(pinId(r, r.number), pinOfRound(h, r, path, drawn));
   });
   for (const [id] of pins) {
     const there = job.pins.some((p) => p.id === id);
