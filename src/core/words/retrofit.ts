@@ -1,6 +1,6 @@
 import { mm } from "../base/figures";
 import type { Extension, NewWay } from "../job/model";
-import { DRAW_BENDS, type NoWay, type WayOffer } from "../trades/retrofit/new-ways";
+import { DRAW_BENDS, type Lifted, type NoWay, type WayOffer } from "../trades/retrofit/new-ways";
 
 /** The ways a new cable can go, as they are called. */
 export const newWayNames: Record<NewWay, string> = {
@@ -42,6 +42,16 @@ export function noWayWords(no: NoWay): string {
     case "bends":
       return `the old cable has ${no.bends} bends; ${DRAW_BENDS} at most draw`;
   }
+}
+
+/** Which boards come up for one run: "by S16 and by S18; 970 of boards across joists 1 to 3". */
+export function liftedWords(x: Lifted, label: (id: string) => string): string {
+  const [first, last] = [x.joists[0], x.joists[x.joists.length - 1]];
+  const over =
+    first === undefined
+      ? "with the joists between, none"
+      : `${mm(Math.round(x.across))} of boards across ${first === last ? `joist ${first}` : `joists ${first} to ${last}`}`;
+  return `A board by ${label(x.ends[0])} and one by ${label(x.ends[1])}; ${over}.`;
 }
 
 /** What a way leaves behind and takes up: "boards 2 200, 2 holes". */

@@ -12,7 +12,8 @@ import { bridgedLeg } from "../circuits/old-part";
 import { pathLength } from "../../base/wall-frame";
 import { beforeAndAfter, cablesAt, extensionFacts, extensionFigures, jointCores, onSkirting } from "./extension";
 import { layNewWay } from "./lay-way";
-import { DRAW_BENDS, wayOffers } from "./new-ways";
+import { liftedWords } from "../../words/retrofit";
+import { DRAW_BENDS, boardsToLift, wayOffers } from "./new-ways";
 
 const corners = [
   { x: 0, y: 0 },
@@ -363,6 +364,19 @@ describe("ways of a new cable side by side", () => {
     expect(o.surface).toMatchObject({ no: null, seen: 2100, length: 2100 });
     expect(o["old-cable"]!.no).toEqual({ kind: "no-old-cable" });
     expect(o.chased!.length).toBeGreaterThanOrEqual(1200);
+  });
+  it("says which boards come up: by both ends, and across the joists between by their numbers", () => {
+    const { h, plan } = worked(job("radial"));
+    const [l] = boardsToLift(h, plan.runs);
+    // Joists stand at 200, 600 … : between 800 and 2 000 lie those at 1 000, 1 400 and 1 800.
+    expect([l!.joists, l!.across]).toEqual([[3, 4, 5], 1200]);
+    expect(liftedWords(l!, (id) => id.toUpperCase())).toMatch(
+      /^A board by S[13] and one by S[13]; 1.200 of boards across joists 3 to 5\.$/,
+    );
+    const along = job("radial").decks.map((d) => ({ ...d, joists: { ...d.joists, direction: "east-west" as const } }));
+    const [none] = boardsToLift(worked(job("radial", { decks: along })).h, plan.runs);
+    expect(liftedWords(none!, (id) => id)).toMatch(/with the joists between, none\.$/);
+    expect(boardsToLift(worked(job("radial", { decks: [] })).h, plan.runs)).toEqual([]);
   });
   it("with the joists a board at each end and no hole", () => {
     const decks = job("radial").decks.map((d) => ({ ...d, joists: { ...d.joists, direction: "east-west" as const } }));

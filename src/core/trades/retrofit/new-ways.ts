@@ -67,10 +67,8 @@ const heights = ({ a, b, f, g }: Ends): number =>
 
 /** With a rod under the boards of the floor that both stand on: with the joists a board at each end, across them all the way. */
 function underBoards(h: House, e: Ends): WayOffer {
-  const deck = h.decks.find(
-    (d) => d.deck.kind === "solid-joists" && e.f && Math.abs(d.top + d.deck.boards.thickness - e.f.floor) <= 80,
-  );
-  if (!deck || !e.f || !e.g || e.f.floor !== e.g.floor) return none("under-boards", { kind: "no-boards" });
+  const deck = deckUnder(h, e.f, e.g);
+  if (!deck) return none("under-boards", { kind: "no-boards" });
   const [al, ac] = deck.along === "x" ? ([0, 1] as const) : ([1, 0] as const);
   const along = Math.abs(e.a.space[al] - e.b.space[al]);
   const [lo, hi] = [e.a.space[ac], e.b.space[ac]].sort((p, q) => p - q) as [number, number];
@@ -92,6 +90,35 @@ function underBoards(h: House, e: Ends): WayOffer {
       length,
     }),
   };
+}
+
+/** What is lifted to rod one run: a board by each end, and where the way crosses joists a run of boards over them, mm. */
+export interface Lifted {
+  run: string;
+  ends: [string, string];
+  /** Joists that the way crosses, by number, and the length of boards over them; none where it goes with them. */
+  joists: number[];
+  across: number;
+}
+
+/** Boards to lift for each new run that both stands and ends over one floor of solid joists. */
+export function boardsToLift(h: House, runs: readonly Pick<Run, "id" | "from" | "to">[]): Lifted[] {
+  return runs.flatMap((r): Lifted[] => {
+    const [a, b] = [r.from, r.to].map((id) => h.points[h.pointOfId.get(id) ?? -1]);
+    const deck = a && b ? deckUnder(h, h.faces[a.face], h.faces[b.face]) : null;
+    if (!a || !b || !deck) return [];
+    const ac = deck.along === "x" ? 1 : 0;
+    const [lo, hi] = [Math.min(a.space[ac], b.space[ac]), Math.max(a.space[ac], b.space[ac])];
+    const joists = deck.joists.filter((j) => j.at > lo && j.at < hi).map((j) => j.n);
+    return [{ run: r.id, ends: [r.from, r.to], joists, across: joists.length ? hi - lo : 0 }];
+  });
+}
+
+/** The floor of solid joists that two faces both stand on; null where there is none. */
+function deckUnder(h: House, f: Face | undefined, g: Face | undefined): House["decks"][number] | null {
+  if (!f || !g || f.floor !== g.floor) return null;
+  const on = (d: House["decks"][number]): boolean => Math.abs(d.top + d.deck.boards.thickness - f.floor) <= 80;
+  return h.decks.find((d) => d.deck.kind === "solid-joists" && on(d)) ?? null;
 }
 
 /** Round the walls of a room between two of its points at the floor, the better way first: to the right or the left, and whether a door bars it. */

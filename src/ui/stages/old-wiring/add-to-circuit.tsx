@@ -8,9 +8,16 @@ import { pointLabels } from "../../../core/job/labels";
 import { type Extension, jointPlaces } from "../../../core/job/model";
 import { type ExtensionFigures, usualExtension } from "../../../core/trades/retrofit/extension";
 import { layNewWay } from "../../../core/trades/retrofit/lay-way";
-import { wayOffers } from "../../../core/trades/retrofit/new-ways";
+import { boardsToLift, wayOffers } from "../../../core/trades/retrofit/new-ways";
 import { foundShapeWords } from "../../../core/words/circuits";
-import { jointPlaceNames, messWords, newWayNames, newWayRisks, noWayWords } from "../../../core/words/retrofit";
+import {
+  jointPlaceNames,
+  liftedWords,
+  messWords,
+  newWayNames,
+  newWayRisks,
+  noWayWords,
+} from "../../../core/words/retrofit";
 import { newId, say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
@@ -237,6 +244,17 @@ export function AddToCircuit({ f }: { f: ExtensionFigures }) {
             onCommit={(doubled) => say(put({ doubled }))}
           />
         </div>
+        {x.way === "under-boards"
+          ? boardsToLift(house, f.runs).map((l) => (
+              <p key={l.run} className="text-[14px]" data-lifted={l.run}>
+                {liftedWords(l, label)}
+              </p>
+            ))
+          : null}
+        <p className="max-w-[70ch] text-[13px] text-soft">
+          A drop that is to be drawn out again goes in oval tube: choose it in Containment, under plaster. At the board{" "}
+          {mm(job.settings.boardTail)} is left for the next one, as the settings have it.
+        </p>
         {x.way === "skirting" ? <FixingsMiss f={f} /> : null}
         {f.doubled.map((d) => (
           <p key={d.at} className="text-[14px]" data-doubled={d.at}>
