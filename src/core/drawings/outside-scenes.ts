@@ -1,24 +1,10 @@
 import { mm } from "../base/figures";
-import { bounds } from "../base/polygon";
-import type { House } from "../house/house";
-import { type LaidOutside, outsideOf, placeAlong } from "../house/outside";
+import { type LaidOutside } from "../house/outside";
 import type { Ground } from "../job/model";
 import { heightAt, lowestOf, sagOf } from "../rules/sag";
 import type { LightRowFigures } from "../plan/light-row";
 import { clearances, depthAt, heightOver, shallowest } from "../trades/outside/outside-facts";
-import { type Fill, type Ink, type Scene, type XY, pen } from "./scene";
-
-/** How much of it is seen through what lies on it. */
-const groundCover: Partial<Record<Ground["kind"], number>> = { lawn: 0.16, bed: 0.6, tree: 0.3 };
-const groundFill: Record<Exclude<Ground["kind"], "tree">, Fill> = {
-  lawn: "soft",
-  bed: "earth",
-  paving: "plaster",
-  path: "sand",
-  drive: "metal",
-  road: "metal",
-  caravans: "metal",
-};
+import { type Scene, type XY, pen } from "./scene";
 
 /** What each kind of ground is called. */
 export const groundNames: Record<Ground["kind"], string> = {
@@ -267,99 +253,6 @@ export function drawCatenarySide(w: LaidOutside, spans: LaidOutside["spans"] = w
   const low = Math.min(...clearances(w, spans).map((c) => c.height));
   return {
     label: `${w.way.label} from the side: ${spans.length === 1 ? "one span" : `${spans.length} spans`}, ${mm(Math.round(low))} at its lowest; ${mm(Math.round(heightOver(w, w.length / 2, spans)))} in the middle`,
-    shapes: p.shapes,
-    template: false,
-  };
-}
-
-/** A room no farther from a yard than a thick wall stands beside it, mm. */
-const BEHIND = 700;
-/** How far apart two outlines stand along x or y, by the boxes round them, mm. */
-function apart(p: Ground["outline"], q: Ground["outline"]): number {
-  const [a, b] = [bounds(p), bounds(q)];
-  return Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1, 0);
-}
-
-/** Yards of a job from above with their ground, trees, posts, ways and rows of lights; `picked` is drawn strong. x east, y down (south). */
-export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: string | null = null): Scene {
-  const p = pen();
-  const flat = (q: { x: number; y: number }): XY => [q.x, -q.y];
-  const yards = h.job.rooms.filter((r) => r.kind === "yard");
-  const storeys = new Set(yards.map((r) => r.storey));
-  for (const r of h.job.rooms)
-    if (storeys.has(r.storey) && (r.kind === "yard" || yards.some((y) => apart(r.outline, y.outline) <= BEHIND))) {
-      const yard = r.kind === "yard";
-      p.area(
-        r.outline.map(flat),
-        yard ? "panel" : "metal",
-        yard ? "soft" : "ink",
-        yard ? { dash: [8, 5] } : { cover: 0.5 },
-      );
-      const b = bounds(r.outline);
-      const room = { width: b.x1 - b.x0 };
-      if (yard) p.text(b.x0, -b.y1, r.name, { anchor: "start", drop: -0.5, ink: "soft", type: "bold", room });
-      else p.text((b.x0 + b.x1) / 2, -(b.y0 + b.y1) / 2, r.name, { ink: "soft", type: "bold", room });
-    }
-  const size = (g: Ground): number => {
-    const b = bounds(g.outline);
-    return (b.x1 - b.x0) * (b.y1 - b.y0);
-  };
-  for (const g of [...h.job.grounds].sort((a, b) => size(b) - size(a))) {
-    const on = g.id === picked;
-    const fill = g.kind === "tree" ? "soft" : groundFill[g.kind];
-    p.area(g.outline.map(flat), fill, on ? "accent" : g.kind === "tree" ? "good" : "soft", {
-      cover: groundCover[g.kind] ?? 0.7,
-      heavy: on,
-      ...(g.kind === "tree" ? { dash: [4, 4] } : {}),
-    });
-    const b = bounds(g.outline);
-    const level = g.kind !== "tree" && g.level ? `, ${g.level > 0 ? "+" : "−"}${mm(Math.abs(g.level))}` : "";
-    // In its corner, so that what lies in its middle is not written over.
-    p.text(b.x0, -b.y0, `${g.name || groundNames[g.kind]}${level}`, {
-      anchor: "start",
-      shift: 5,
-      drop: -0.45,
-      ink: "soft",
-      size: 11.5,
-      room: { width: b.x1 - b.x0, height: b.y1 - b.y0 },
-    });
-  }
-  for (const w of outsideOf(h)) {
-    const on = w.way.id === picked;
-    p.line(w.line.map(flat), "run1", { width: on ? 6 : 3.5, ...(w.way.kind === "catenary" ? { dash: [10, 5] } : {}) });
-    for (const d of w.way.kind === "trench" ? w.way.ducts : [])
-      p.line(
-        [d.from, d.to].map((x) => flat(placeAlong(w.line, x))),
-        "ink",
-        { width: on ? 9 : 7, dash: [2, 3] },
-      );
-    const mid = flat(placeAlong(w.line, w.length / 2));
-    p.text(mid[0], mid[1], w.way.label, { shift: 10, anchor: "start", ink: "run1", type: "bold" });
-  }
-  for (const q of h.job.posts) {
-    const half = q.breadth / 2;
-    p.rect(q.x - half, -q.y - half, q.breadth, q.breadth, "timber", q.id === picked ? "accent" : "ink");
-    p.text(q.x, -q.y, q.label, { drop: 1, size: 11 });
-  }
-  for (const f of rows) {
-    const on = f.row.id === picked;
-    const ink: Ink = on ? "accent" : "run2";
-    p.line(f.row.path.map(flat), "soft", { dash: [6, 4] });
-    p.line(
-      f.lights.map((l) => flat(l.place)),
-      ink,
-      { width: on ? 3 : 2 },
-    );
-    for (const l of f.lights) {
-      const [x, y] = flat(l.place);
-      p.circle(x, y, 70, "paper", ink, { heavy: true, least: 5 });
-      p.text(x, y, String(l.n), { drop: l.side === 1 ? -0.9 : 1.2, size: 11.5 });
-    }
-    const first = flat(f.row.path[0]!);
-    p.text(first[0], first[1], f.row.label, { anchor: "end", shift: -6, drop: 0.3, ink, type: "bold" });
-  }
-  return {
-    label: `Outside from above: ${h.job.grounds.length} parts of the ground, ${h.job.outsideWays.length} ways, ${rows.length} rows of lights`,
     shapes: p.shapes,
     template: false,
   };

@@ -1,5 +1,6 @@
 import { expect, it } from "vitest";
-import { drawCatenarySide, drawOutside, drawRowSide, drawTrenchAlong } from "../drawings/outside-scenes";
+import { drawOutside } from "../drawings/outside-plan-scene";
+import { drawCatenarySide, drawRowSide, drawTrenchAlong } from "../drawings/outside-scenes";
 import { layHouse } from "../house/house";
 import { outsideOf } from "../house/outside";
 import { across, strip, yardJob } from "../house/yard.fixture";

@@ -1,5 +1,6 @@
 import { figure, mm, toCut, toMark } from "../base/figures";
-import { drawCatenarySide, drawOutside, drawRowSide, drawTrenchAlong } from "../drawings/outside-scenes";
+import { drawOutside } from "../drawings/outside-plan-scene";
+import { drawCatenarySide, drawRowSide, drawTrenchAlong } from "../drawings/outside-scenes";
 import type { House } from "../house/house";
 import { outsideOf } from "../house/outside";
 import type { Plan } from "../laid/laid";

@@ -8,7 +8,7 @@ import { cableOf } from "../rules/catalogue";
 import { type Fact, fact } from "../rules/fact";
 import { fuseLoopLimit } from "../rules/ratings";
 import { NOMINAL } from "../rules/supply";
-import { loopResistance, voltDrop } from "../trades/circuits/check-circuit";
+import { WARM, loopResistance, voltDrop } from "../trades/circuits/check-circuit";
 import type { LaidCircuit } from "../trades/circuits/laid-circuit";
 import { RISE, fallOf } from "../trades/outside/fall";
 import { pathLights } from "../trades/outside/path-lights";
@@ -25,8 +25,6 @@ export const CLEAR_OF_HEADS = 2100;
 const DROP_MOST = { lighting: 3, other: 5 } as const;
 /** Gaps differ from even by so much at most before the eye sees it. */
 const UNEVEN = 0.1;
-/** Conductors run warm: a fifth more than at 20 °C. Source: BS 7671:2018+A2:2022 Appendix 3, in our words. */
-const WARM = 1.2;
 /** Supply, neutral and what a sensor lets through. */
 const THROUGH_SENSOR = 3;
 

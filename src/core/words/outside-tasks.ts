@@ -10,12 +10,7 @@ import { loadedSpans, runsIn, shallowest } from "../trades/outside/outside-facts
 import { extensionsOf } from "../trades/retrofit/extension";
 import { outsideName } from "./closing";
 import { type PartWords, say } from "./part-words";
-
-const jointWords = {
-  "at-point": "in the old point's own box",
-  "under-floor": "in a box under the floor",
-  "new-box": "in a new box on the wall",
-} as const;
+import { jointPlaceNames } from "./retrofit";
 
 /** An old circuit made dead, and a joint of old cable with new. */
 export function extensionPart(h: House, plan: Plan, p: Part): PartWords {
@@ -35,7 +30,7 @@ export function extensionPart(h: House, plan: Plan, p: Part): PartWords {
   return say(
     `${f.circuit.label}, at ${label(j.point)}: join old cable and new`,
     "",
-    `${jointWords[j.where]}${j.where === "under-floor" ? (j.hatch ? ", under a hatch that lifts" : ", maintenance-free, closed") : ""}; sheath under the relief, tug each core`,
+    `${jointPlaceNames[j.where]}${j.where === "under-floor" ? (j.hatch ? ", under a hatch that lifts" : ", maintenance-free, closed") : ""}; sheath under the relief, tug each core`,
     j.cores.map((x) => ({ what: x.carries, number: `${x.old} to ${x.new}` })),
   );
 }

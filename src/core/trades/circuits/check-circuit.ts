@@ -91,7 +91,7 @@ export interface PlaceFigures {
 }
 
 /** Warm conductors have this much more resistance than cold ones. */
-const WARM = 1.2;
+export const WARM = 1.2;
 
 const num = (x: number, places = 2): string => String(Number(x.toFixed(places)));
 

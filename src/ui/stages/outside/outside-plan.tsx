@@ -1,7 +1,7 @@
 "use client";
 import { type ReactNode, useEffect, useMemo, useRef, useState } from "react";
 import { type XY, bounds, insidePolygon, signedArea } from "../../../core/base/polygon";
-import { drawOutside } from "../../../core/drawings/outside-scenes";
+import { drawOutside } from "../../../core/drawings/outside-plan-scene";
 import { boundsOf } from "../../../core/drawings/scene";
 import type { House } from "../../../core/house/house";
 import { outsideOf } from "../../../core/house/outside";
