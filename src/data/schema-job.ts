@@ -1,7 +1,10 @@
 import { boolean, doublePrecision, integer, jsonb, pgTable, primaryKey, text, timestamp } from "drizzle-orm/pg-core";
 import type { Circuit, Deck, Job, Dwelling, Point, Room, Settings, Supply, Wall, Work } from "../core/job/model";
 
-/** Tables of the job model. Property names are those of the model, so that a row without its job is the model's value. Lengths mm. */
+/**
+ * Tables of the job model. Property names are those of the model, so that a row without its job is the model's value.
+ * Lengths mm.
+ */
 
 export const jobs = pgTable("jobs", {
   id: text("id").primaryKey(),

@@ -27,7 +27,10 @@ function apart(p: Ground["outline"], q: Ground["outline"]): number {
   return Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1, 0);
 }
 
-/** Yards of a job from above with their ground, trees, posts, ways and rows of lights; `picked` is drawn strong. x east, y down (south). */
+/**
+ * Yards of a job from above with their ground, trees, posts, ways and rows of lights; `picked` is drawn strong. x
+ * east, y down (south).
+ */
 export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: string | null = null): Scene {
   const p = pen();
   const flat = (q: { x: number; y: number }): XY => [q.x, -q.y];

@@ -18,7 +18,10 @@ export const groundNames: Record<Ground["kind"], string> = {
   tree: "tree",
 };
 
-/** A trench cut along its length, to scale: ground, bed, cable, tape, ducts and what it crosses. x along it, y down from its yard's level. */
+/**
+ * A trench cut along its length, to scale: ground, bed, cable, tape, ducts and what it crosses. x along it, y down
+ * from its yard's level.
+ */
 export function drawTrenchAlong(w: LaidOutside): Scene {
   const p = pen();
   const { way } = w;

@@ -83,7 +83,10 @@ export function drawBoreLine(h: House, plan: Plan, hole: string, drilled: (hole:
   return null;
 }
 
-/** A wall as one sees it before a piece of work, with what is to be done on it marked and measured from a corner and the floor. */
+/**
+ * A wall as one sees it before a piece of work, with what is to be done on it marked and measured from a corner and
+ * the floor.
+ */
 export function drawAtWall(h: House, plan: Plan, part: Part): Scene | null {
   const face = faceOf(h, part);
   if (!face) return null;

@@ -43,7 +43,10 @@ const studNear = (f: Face, u: number): number | undefined =>
 export const wallDatums = ["left", "right", "floor", "ceiling"] as const;
 export type WallDatum = (typeof wallDatums)[number];
 
-/** Marks of a wall from the chosen end: points, drops and level lines, holes in its studs, plates and masonry, edges of openings. Null when the wall is not there. */
+/**
+ * Marks of a wall from the chosen end: points, drops and level lines, holes in its studs, plates and masonry, edges of
+ * openings. Null when the wall is not there.
+ */
 export function wallTape(h: House, plan: Plan, wallId: string, datum: WallDatum): Tape | null {
   const f = h.faces[h.faceOfWall.get(wallId) ?? -1];
   if (!f) return null;

@@ -19,7 +19,10 @@ export interface GroundStretch {
   tree: boolean;
 }
 
-/** A stretch of a trench between two places where something changes: ground, fall or duct. Depths of the cable below the ground there. */
+/**
+ * A stretch of a trench between two places where something changes: ground, fall or duct. Depths of the cable below
+ * the ground there.
+ */
 export interface TrenchStretch extends GroundStretch {
   depthFrom: number;
   depthTo: number;
@@ -103,7 +106,10 @@ const distinctSorted = (xs: readonly number[], least: number, most: number): num
     .sort((a, b) => a - b)
     .filter((x, i, all) => i === 0 || x - all[i - 1]! > EPS);
 
-/** What lies under a line seen from above. Where parts of the ground lie over each other the smaller one is on top: a path in a lawn. */
+/**
+ * What lies under a line seen from above. Where parts of the ground lie over each other the smaller one is on top: a
+ * path in a lawn.
+ */
 export function groundUnder(h: Pick<House, "job">, line: readonly XY[], base: number): GroundStretch[] {
   const far = along(line);
   const length = far[far.length - 1]!;

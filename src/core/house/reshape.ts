@@ -92,7 +92,10 @@ export function moveCorner(job: Job, room: Room, corner: number, to: XY): Change
   );
 }
 
-/** Corners of an outline after one side is slid sideways by `by` mm into the room (negative: out): its neighbours keep their direction. */
+/**
+ * Corners of an outline after one side is slid sideways by `by` mm into the room (negative: out): its neighbours keep
+ * their direction.
+ */
 function slid(outline: readonly XY[], side: number, shift: XY): XY[] {
   const n = outline.length;
   const at = (i: number): XY => outline[((i % n) + n) % n]!;
@@ -151,7 +154,10 @@ export function moveWall(job: Job, room: Room, side: number, by: number): Change
   return out;
 }
 
-/** Puts a new corner into a wall at u: two walls, each with what lies on its part. An opening across the place is refused in words. */
+/**
+ * Puts a new corner into a wall at u: two walls, each with what lies on its part. An opening across the place is
+ * refused in words.
+ */
 export function splitWall(job: Job, room: Room, side: number, u: number, newId: NewId): Change[] | string {
   const f = wallFrame(room.outline, side, 0);
   if (!(u >= 10 && u <= f.length - 10))

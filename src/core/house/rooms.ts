@@ -54,7 +54,10 @@ export function nextLabel(taken: Set<string>, kind: Point["kind"]): string {
     }
 }
 
-/** A copy of a room with its walls, openings, fixtures and points, moved and, when wanted, turned over left for right. Points are on no circuit. */
+/**
+ * A copy of a room with its walls, openings, fixtures and points, moved and, when wanted, turned over left for right.
+ * Points are on no circuit.
+ */
 export function copyRoom(
   job: Job,
   room: Room,
@@ -231,7 +234,10 @@ export interface NewJoists {
   bearings: readonly Interval[];
 }
 
-/** A deck over (joists) or under (slab) all rooms of a storey; joists the short way, borne at its edges, where nothing else is told. */
+/**
+ * A deck over (joists) or under (slab) all rooms of a storey; joists the short way, borne at its edges, where nothing
+ * else is told.
+ */
 export function addDeck(
   job: Job,
   storey: string,

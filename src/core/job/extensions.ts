@@ -3,7 +3,10 @@ import { idSchema, length0 } from "./measures";
 
 /** How new cable gets from point to point in a house that is lived in. */
 export const newWays = ["under-boards", "skirting", "surface", "old-cable", "chased"] as const;
-/** Where an old cable and a new one are joined: in the old point's own box, in a box under the floor, or in a new box on the wall. */
+/**
+ * Where an old cable and a new one are joined: in the old point's own box, in a box under the floor, or in a new box
+ * on the wall.
+ */
 export const jointPlaces = ["at-point", "under-floor", "new-box"] as const;
 
 const joint = z.strictObject({
@@ -14,7 +17,10 @@ const joint = z.strictObject({
   hatch: z.boolean().default(true),
 });
 
-/** How a circuit found in the house is added to: what the tests said, which leg is broken, where it is joined, how the cable goes. */
+/**
+ * How a circuit found in the house is added to: what the tests said, which leg is broken, where it is joined, how the
+ * cable goes.
+ */
 export const extensionSchema = z.strictObject({
   id: idSchema,
   circuit: idSchema,

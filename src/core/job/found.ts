@@ -45,7 +45,10 @@ export const forbiddenSchema = z.strictObject({
   ]),
 });
 
-/** A picture attached to a wall, or to a deck or a trench as a whole; the picture itself is kept beside the job under `picture`. */
+/**
+ * A picture attached to a wall, or to a deck or a trench as a whole; the picture itself is kept beside the job under
+ * `picture`.
+ */
 export const photoSchema = z
   .strictObject({
     id: idSchema,
@@ -65,7 +68,10 @@ export const photoSchema = z
     message: "a photo is of a wall, of a deck or of a trench, and not of two of them",
   });
 
-/** A drawing to trace over: a picture under the plan of a storey. `scale` mm of house per pixel; x, y the place of its top left corner. */
+/**
+ * A drawing to trace over: a picture under the plan of a storey. `scale` mm of house per pixel; x, y the place of its
+ * top left corner.
+ */
 export const traceSchema = z.strictObject({
   id: idSchema,
   storey: idSchema,

@@ -11,7 +11,10 @@ export const isHidden = (l: Pick<PinnedLeg, "surface" | "depth" | "method">): bo
     ? l.depth > 0
     : (l.surface.kind === "deck" && l.method !== "surface") || (l.surface.kind === "outside" && l.method === "buried");
 
-/** Length of a run from middle to middle of its boxes, mm: its legs, and what lies between the end of one and the start of the next. */
+/**
+ * Length of a run from middle to middle of its boxes, mm: its legs, and what lies between the end of one and the start
+ * of the next.
+ */
 export function runLength(legs: Legs): number {
   let sum = 0;
   legs.forEach((l, i) => {
@@ -21,7 +24,10 @@ export function runLength(legs: Legs): number {
   return sum;
 }
 
-/** What of a run hangs at its two ends together, mm: its tails from the middle of each box, and the spare of the job's settings twice. */
+/**
+ * What of a run hangs at its two ends together, mm: its tails from the middle of each box, and the spare of the job's
+ * settings twice.
+ */
 export const leftAtEnds = (ends: readonly Pick<End, "measures">[], slack: number): number =>
   ends.reduce((sum, e) => sum + (e.measures.fromMiddle ?? 0), 0) + 2 * slack;
 

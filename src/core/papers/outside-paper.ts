@@ -12,7 +12,10 @@ import { outsideName } from "../words/closing";
 import { beneathWords } from "../words/outside";
 import type { Block, Paper } from "./paper";
 
-/** Trenches, wires and rows of lights: from above, each from the side to scale, and the marks to work by; null where there are none. */
+/**
+ * Trenches, wires and rows of lights: from above, each from the side to scale, and the marks to work by; null where
+ * there are none.
+ */
 export function outsidePaper(h: House, plan: Plan): Paper | null {
   const ways = outsideOf(h);
   const rows = lightRows(h, laidCircuits(h, plan.runs, plan.holes, plan.found));

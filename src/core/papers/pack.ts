@@ -37,7 +37,10 @@ export function builtWords(plan: Plan): string {
       : `as built where laid, ${held} of ${count(plan.runs.length, "run")}`;
 }
 
-/** The papers of a job that are wanted, in the order of a handover pack; none of what there is nothing of, nor of open walls with nothing on them. */
+/**
+ * The papers of a job that are wanted, in the order of a handover pack; none of what there is nothing of, nor of open
+ * walls with nothing on them.
+ */
 export function papersOf(h: House, plan: Plan, siteBook: readonly SiteEntry[], wanted: Wanted): Paper[] {
   const { job } = h;
   const rooms = job.rooms.filter((r) => wanted.room === null || r.id === wanted.room);

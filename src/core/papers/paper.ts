@@ -89,7 +89,10 @@ export interface Strip {
 /** Strips of a stick overlap by so much, so that one is laid on the other to the join mark, mm. */
 export const STICK_OVERLAP = 10;
 
-/** Cuts a stick into strips no longer than the paper is wide, mm; each but the first begins `STICK_OVERLAP` before the last one ended. */
+/**
+ * Cuts a stick into strips no longer than the paper is wide, mm; each but the first begins `STICK_OVERLAP` before the
+ * last one ended.
+ */
 export function stripsOf(length: number, marks: readonly { at: number; text: string }[], wide: number): Strip[] {
   const out: Strip[] = [];
   for (let from = 0; ; from += wide - STICK_OVERLAP) {

@@ -67,7 +67,10 @@ export function lengthsOf(h: House, run: LaidRun, ends: readonly End[]): { path:
 /** Cable in the loop below each end of a wire out of doors, so that water drips off, mm. Trade habit. */
 const CATENARY_LOOP = 300;
 
-/** What is left along a run besides its ends, mm: loops at a wire out of doors, and what an old circuit's new cable leaves under the floor. */
+/**
+ * What is left along a run besides its ends, mm: loops at a wire out of doors, and what an old circuit's new cable
+ * leaves under the floor.
+ */
 function leftOnTheWay(h: House, run: Pick<LaidRun, "circuit" | "legs">): number {
   const wires = run.legs.filter((l) => l.method === "catenary").length;
   const under = h.job.extensions.find((x) => x.circuit === run.circuit && x.way === "under-boards")?.spare ?? 0;

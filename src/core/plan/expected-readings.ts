@@ -50,7 +50,10 @@ function perMm(cable: Cable, temperature: number): Ohms | null {
   return steel === undefined ? null : { line, cpc: ARMOUR_RESISTANCE / steel / 1e6 };
 }
 
-/** What one run should read from end to end, its two conductors in series: its way and what hangs at both its ends. Ω; null as above. */
+/**
+ * What one run should read from end to end, its two conductors in series: its way and what hangs at both its ends. Ω;
+ * null as above.
+ */
 export function expectedOfRun(
   run: Pick<Run, "pathLength">,
   ends: readonly Pick<End, "measures">[],
@@ -62,7 +65,10 @@ export function expectedOfRun(
   return per && (per.line + per.cpc) * (run.pathLength + leftAtEnds(ends, slack));
 }
 
-/** What the tails of one run should read with its far end joined: line to protective conductor, and line to neutral. Ω; null as above. */
+/**
+ * What the tails of one run should read with its far end joined: line to protective conductor, and line to neutral. Ω;
+ * null as above.
+ */
 export function expectedOnTails(h: House, plan: Pick<Plan, "ends">, run: Run): ExpectedRun | null {
   const cable = cableOf(run.cable, h.catalogue);
   const per = cable && perMm(cable, 20);

@@ -21,7 +21,10 @@ export const DRIP_LOOP = 150;
 const TAIL = 150;
 /** Conduit over a path is clear of heads, mm. Trade habit. */
 export const CLEAR_OF_HEADS = 2100;
-/** Volt drop from the origin, %: of a lighting circuit, and of any other that feeds lights. Source: BS 7671:2018+A2:2022 525, Appendix 4. */
+/**
+ * Volt drop from the origin, %: of a lighting circuit, and of any other that feeds lights. Source: BS
+ * 7671:2018+A2:2022 525, Appendix 4.
+ */
 const DROP_MOST = { lighting: 3, other: 5 } as const;
 /** Gaps differ from even by so much at most before the eye sees it. */
 const UNEVEN = 0.1;

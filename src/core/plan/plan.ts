@@ -62,7 +62,10 @@ export interface PlanOptions {
   closed?: readonly string[];
 }
 
-/** Job in, whole plan out: the one function that screens, worker, exports and the command line call. Pure and deterministic but for `elapsed`. */
+/**
+ * Job in, whole plan out: the one function that screens, worker, exports and the command line call. Pure and
+ * deterministic but for `elapsed`.
+ */
 export function makePlan(job: Job, options: PlanOptions = {}): Plan {
   return planHouse(layHouse(job, options.catalogue), options);
 }

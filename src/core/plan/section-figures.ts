@@ -164,7 +164,10 @@ export interface Seal {
 /** Inside from which a section is sealed inside too, mm². Source: BS 7671:2018+A2:2022 527.2.4. */
 const SEAL_INSIDE = 710;
 
-/** Seals of a section: where it ends at the ceiling or the floor of a wall that meets a deck there. Nothing is taken out for capping. */
+/**
+ * Seals of a section: where it ends at the ceiling or the floor of a wall that meets a deck there. Nothing is taken
+ * out for capping.
+ */
 export function sealsOf(h: House, s: LaidSection): Seal[] {
   if (s.section.state === "found" || s.row.holds === "alone" || s.row.hidden) return [];
   return s.stretches.flatMap((x): Seal[] => {

@@ -21,7 +21,10 @@ import type { Clips, FoundWay, Hole, Run, TakeOffLine, End } from "../laid/laid"
 
 const gangName = (gang: number): string => (gang === 2 ? "2-gang" : "1-gang");
 
-/** Where and with what work a line of the take-off is needed: a room or deck ("room:ID", "deck:ID"), and the task that uses it. */
+/**
+ * Where and with what work a line of the take-off is needed: a room or deck ("room:ID", "deck:ID"), and the task that
+ * uses it.
+ */
 export interface Placed extends TakeOffLine {
   place: string;
   task: TaskKind;
@@ -51,7 +54,10 @@ const summed = <L extends TakeOffLine>(lines: readonly L[], keyOf: (l: L) => rea
   return [...sums.values()];
 };
 
-/** What to buy and bring, circuit by circuit: cable, boxes, plates, clips, grommets, capping, steel plates. Lengths in metres, unrounded. */
+/**
+ * What to buy and bring, circuit by circuit: cable, boxes, plates, clips, grommets, capping, steel plates. Lengths in
+ * metres, unrounded.
+ */
 export function takeOff(
   h: House,
   runs: readonly Run[],
@@ -179,7 +185,10 @@ function overChase(h: House, cable: Cable, room: string | null): { name: string;
   return { name: sectionRows[kind].name, size: (fits ?? sizes[sizes.length - 1]!).id };
 }
 
-/** What the sections of containment take, once for all their cables: lengths, corners, couplers, ends, fixings. Nothing for found ones. */
+/**
+ * What the sections of containment take, once for all their cables: lengths, corners, couplers, ends, fixings. Nothing
+ * for found ones.
+ */
 function addSections(h: House, roomOfWall: (wall: string) => string, put: Add): void {
   for (const s of sectionsOf(h)) {
     if (s.section.state === "found") continue;

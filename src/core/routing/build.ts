@@ -9,7 +9,10 @@ import { joinMeetingDecks } from "./meeting-decks";
 import { addWalls } from "./wall-edges";
 import { collectLines } from "./wall-lines";
 
-/** Builds the graph of all legal lines of the house. Deterministic: the same house gives the same nodes and edges in the same order. */
+/**
+ * Builds the graph of all legal lines of the house. Deterministic: the same house gives the same nodes and edges in
+ * the same order.
+ */
 export function buildGraph(h: House): RouteGraph {
   const g = draft(4096, 8192);
   const lines = collectLines(h);

@@ -19,7 +19,10 @@ export interface BorePlace {
   asked: boolean | null;
 }
 
-/** A graph, or a part of one, under construction: flat arrays with an entry for each node or edge, which grow as they are filled. */
+/**
+ * A graph, or a part of one, under construction: flat arrays with an entry for each node or edge, which grow as they
+ * are filled.
+ */
 export interface GraphDraft {
   nodes: number;
   edges: number;

@@ -20,7 +20,10 @@ export interface Pair {
   legal: boolean;
   carries: readonly Carried[];
 }
-/** The pairs of points to join for a circuit, with unreachable points left out and told; and the least cable any order could need. */
+/**
+ * The pairs of points to join for a circuit, with unreachable points left out and told; and the least cable any order
+ * could need.
+ */
 export interface Pairs {
   pairs: Pair[];
   bound: number | null;
@@ -29,7 +32,10 @@ export interface Pairs {
 /** Board that feeds a circuit, by its number in the house; −1 when there is none. */
 export const boardOf = (h: House, c: Circuit): number => h.pointOfId.get(boardOfCircuit(h.job, c)?.id ?? "") ?? -1;
 
-/** A cable off the order of a circuit: a spur, a branch, or one between lights and switches; from null: from the nearest point. */
+/**
+ * A cable off the order of a circuit: a spur, a branch, or one between lights and switches; from null: from the
+ * nearest point.
+ */
 interface Branch {
   from: string | null;
   to: string;
@@ -339,5 +345,8 @@ function stringChains(d: readonly (readonly number[])[], given: readonly (readon
   }
   return [...order, ...home.reverse()];
 }
-/** What a step between two that are not joined by a run pinned or done costs more, mm: more than many steps where no line leads. */
+/**
+ * What a step between two that are not joined by a run pinned or done costs more, mm: more than many steps where no
+ * line leads.
+ */
 const APART = 20 * NO_WAY;

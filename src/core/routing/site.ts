@@ -13,7 +13,10 @@ import { presets } from "./weights";
 
 /** Cost of a run through another point's box, mm of cable: so dear that it is done only where nothing else leads on. */
 const THROUGH_BOX = 1e6;
-/** Cost of a hole that another loaded circuit passes, for one that is kept apart: gone round where there is any other way, mm of cable. */
+/**
+ * Cost of a hole that another loaded circuit passes, for one that is kept apart: gone round where there is any other
+ * way, mm of cable.
+ */
 const APART = 20_000;
 
 const passingOf = (t: Task): Passing => ({ cable: t.cable, circuit: t.circuit.id });
@@ -78,7 +81,10 @@ interface Tariff {
   staleSections: Set<number>;
 }
 
-/** What lies in the house already while runs are laid: cables in bores, cables at nodes, faces opened. Kept up as runs come and go. */
+/**
+ * What lies in the house already while runs are laid: cables in bores, cables at nodes, faces opened. Kept up as runs
+ * come and go.
+ */
 export class Site {
   readonly passing = new Map<number, Passing[]>();
   /** By node and axis: cables of all circuits. */
@@ -201,7 +207,10 @@ export class Site {
       .join(",");
   }
 
-  /** Sets what lying in a section costs with what lies there now: dear when it is full, out of the question for a circuit kept out. */
+  /**
+   * Sets what lying in a section costs with what lies there now: dear when it is full, out of the question for a
+   * circuit kept out.
+   */
   private priceSection(x: Tariff, section: number): void {
     const s = sectionsOf(this.h)[section - 1]!;
     const there = (this.inSection.get(section) ?? []).map((o) => o.cable);
@@ -216,7 +225,10 @@ export class Site {
       x.cost[e] = x.roomy.get(e)! + (out ? beside : full ? FULL : 0) * this.g.length[e]!;
   }
 
-  /** Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever their cable. */
+  /**
+   * Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever
+   * their cable.
+   */
   private plainFor(c: Circuit, opened: Uint8Array, key: string): Float64Array {
     const { h, g } = this;
     const kind = `${c.walls} ${usableFor(h, g, c) === g.hidden ? "zones" : isMetalClad(cableOf(c.cable, h.catalogue))} ${this.care.short.has(c.id)}`;

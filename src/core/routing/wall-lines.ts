@@ -72,7 +72,10 @@ function nearestRise(f: Face, u: number, reach: number, l: LaidDeck): number | n
 const inside = (xs: number[], low: number, high: number): number[] =>
   distinct(xs.filter((x) => x >= low - EPS && x <= high + EPS).map((x) => clamp(x, low, high)));
 
-/** Collects the lines of every face: through points, the middles of bands, and those shared with neighbours and opposite faces. */
+/**
+ * Collects the lines of every face: through points, the middles of bands, and those shared with neighbours and
+ * opposite faces.
+ */
 export function collectLines(h: House): FaceLines[] {
   const own = h.faces.map((f) => ownLines(h, f));
   return h.faces.map((f, i) => {

@@ -1,4 +1,7 @@
-/** Current ratings and the factors that take from them. A; mV per A per m. Source: BS 7671:2018+A2:2022 Appendix 4, working values. */
+/**
+ * Current ratings and the factors that take from them. A; mV per A per m. Source: BS 7671:2018+A2:2022 Appendix 4,
+ * working values.
+ */
 export const flatMethods = ["100", "101", "102", "103", "C", "A", "B", "E"] as const;
 export const armourMethods = ["C", "E", "D"] as const;
 export type Method = (typeof flatMethods)[number] | (typeof armourMethods)[number];
@@ -88,7 +91,10 @@ export const armourSection: Readonly<Record<string, readonly [number, number, nu
 export const ARMOUR_RESISTANCE = 155;
 
 export const groupings = ["bunched", "wall", "tray", "ground"] as const;
-/** Grouping factor by number of circuits: bunched or enclosed; single layer on wall or floor; single layer on perforated tray; touching in the ground (typical). */
+/**
+ * Grouping factor by number of circuits: bunched or enclosed; single layer on wall or floor; single layer on
+ * perforated tray; touching in the ground (typical).
+ */
 export const groupingFactors: Record<
   (typeof groupings)[number],
   readonly (readonly [circuits: number, factor: number])[]
@@ -212,7 +218,10 @@ const LEAST_VOLTAGE = 218.5;
 /** Ratings of circuit-breakers that are printed, A. Any other is worked out alike. */
 export const printedDevices = [3, 6, 10, 16, 20, 25, 32, 40, 45, 50, 63] as const;
 
-/** Largest loop impedance for 0.4 s, Ω to two places, for a circuit-breaker of any rating, A. Source: BS 7671:2018+A2:2022 Table 41.3. */
+/**
+ * Largest loop impedance for 0.4 s, Ω to two places, for a circuit-breaker of any rating, A. Source: BS
+ * 7671:2018+A2:2022 Table 41.3.
+ */
 export const loopLimit = (curve: "B" | "C", rating: number): number =>
   Math.round((100 * LEAST_VOLTAGE) / (OPENS_AT[curve] * rating)) / 100;
 

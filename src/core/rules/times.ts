@@ -32,7 +32,10 @@ export const minutes = {
 /** Thicknesses that the two times for a hole in a wall stand for, mm. */
 export const wallHoleThickness = { thin: 100, thick: 250 } as const;
 
-/** Minutes to core a hole through a wall so thick, mm; less than the thin wall takes none, more than the thick takes more in proportion. */
+/**
+ * Minutes to core a hole through a wall so thick, mm; less than the thin wall takes none, more than the thick takes
+ * more in proportion.
+ */
 export const wallHoleMinutes = (thickness: number): number => {
   const { thin, thick } = minutes.wallHole;
   const over = wallHoleThickness;
@@ -50,7 +53,10 @@ export interface TimedParts {
   length: number;
 }
 
-/** Minutes to bore, core, chase, lift and put back boards, and draw the cable in. Boxes, clips and ends are the same whatever the way. */
+/**
+ * Minutes to bore, core, chase, lift and put back boards, and draw the cable in. Boxes, clips and ends are the same
+ * whatever the way.
+ */
 export const minutesFor = (p: TimedParts): number =>
   p.newBores * minutes.bore +
   p.studHoles * minutes.studHole +

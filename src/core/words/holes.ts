@@ -116,7 +116,10 @@ function fallWords(f: Face | undefined, to: Face | undefined): Pick<HoleWords, "
   return yard && f && to ? { fall: `${RISE} lower on the side of ${yard.room.name}, sealed there` } : {};
 }
 
-/** The whole in one line: “Joist 4, span 2 of 3, Ceiling deck, over Kitchen: 1 240 from its west bearing, 97.5 down from the top”. */
+/**
+ * The whole in one line: “Joist 4, span 2 of 3, Ceiling deck, over Kitchen: 1 240 from its west bearing, 97.5 down
+ * from the top”.
+ */
 export function holeLine(h: House, o: Hole): string {
   const w = holeWords(h, o);
   const what = [w.timber, w.of, w.room].filter(Boolean).join(", ");

@@ -1,7 +1,10 @@
 "use client";
 import dynamic from "next/dynamic";
 
-/** What the desk fetches after it stands, so that its first sight is quick; all of it is fetched soon, so that it is there with no signal. */
+/**
+ * What the desk fetches after it stands, so that its first sight is quick; all of it is fetched soon, so that it is
+ * there with no signal.
+ */
 const parts = {
   boardCable: () => import("../stages/board/cable-panel"),
   circuits: () => import("../stages/circuits-panel"),

@@ -72,7 +72,10 @@ export function pickedWall(): string | null {
   return place?.on === "wall" ? place.wall : null;
 }
 
-/** Adds a point of a kind to the picked wall (or the deck over the room for ceiling points) and picks it out. Returns the refusal, or null. */
+/**
+ * Adds a point of a kind to the picked wall (or the deck over the room for ceiling points) and picks it out. Returns
+ * the refusal, or null.
+ */
 export function addPoint(kind: PointKind, gang: 1 | 2, circuitId: string | null): string | null {
   const { house } = useDesk.getState();
   const { room } = here();

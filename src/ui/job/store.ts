@@ -319,7 +319,10 @@ export function passOver(): void {
 /** What others stored, as patches or, far behind, as the whole job. */
 export type Missed = { kind: "patches"; patches: { version: number; patch: Change[] }[] } | { kind: "whole"; job: Job };
 
-/** Brings in what others stored: on top of it our waiting patches are applied again. `sent` patches are stored and wait no more. */
+/**
+ * Brings in what others stored: on top of it our waiting patches are applied again. `sent` patches are stored and wait
+ * no more.
+ */
 export function mergeMissed(missed: Missed, version: number, sent: ReadonlySet<string>): void {
   const s = useDesk.getState();
   const waiting = s.waiting.filter((w) => !sent.has(w.key));

@@ -24,7 +24,10 @@ export interface PhotoKeep {
 /** Sends one: done, refused in words; throws where nothing answers. */
 export type SendPhoto = (photo: KeptPhoto) => Promise<{ ok: true } | { ok: false; message: string }>;
 
-/** Photos that stay on the phone until the server has them, each sent once, oldest first; one that is refused holds up no other. */
+/**
+ * Photos that stay on the phone until the server has them, each sent once, oldest first; one that is refused holds up
+ * no other.
+ */
 export class PhotoStore {
   private busy: Promise<void> | null = null;
 

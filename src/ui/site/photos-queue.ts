@@ -25,7 +25,10 @@ async function send(job: string, p: KeptPhoto): Promise<{ ok: true } | { ok: fal
   return { ok: false, message };
 }
 
-/** Photos of a job that were taken on this phone: those that wait or were refused, and the walls of those that went since it was opened. */
+/**
+ * Photos of a job that were taken on this phone: those that wait or were refused, and the walls of those that went
+ * since it was opened.
+ */
 export function usePhotos(job: string) {
   const [kept, setKept] = useState<KeptPhoto[]>([]);
   const [sent, setSent] = useState<KeptPhoto[]>([]);

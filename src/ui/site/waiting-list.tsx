@@ -10,7 +10,10 @@ import type { KeptPhoto } from "./photo-store";
 const time = (at: string): string =>
   new Date(at).toLocaleString("en-GB", { day: "numeric", month: "short", hour: "2-digit", minute: "2-digit" });
 
-/** What is kept on this phone and not with the server, one by one, newest first: what it is, when it was made, and how it stands. */
+/**
+ * What is kept on this phone and not with the server, one by one, newest first: what it is, when it was made, and how
+ * it stands.
+ */
 export function WaitingList({
   house,
   plan,

@@ -84,7 +84,10 @@ export interface LaidCircuit {
   result: CircuitResult;
   /** In the order of the input: the legs, then those of the spurs. */
   legs: (LaidLeg & { carries: number })[];
-  /** Points along the way from the board, one at the end of each of its runs, and at the end of each of the spurs of the input. */
+  /**
+   * Points along the way from the board, one at the end of each of its runs, and at the end of each of the spurs of
+   * the input.
+   */
   way: string[];
   off: string[];
   places: LaidPlace[];

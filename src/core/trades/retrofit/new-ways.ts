@@ -121,7 +121,10 @@ function deckUnder(h: House, f: Face | undefined, g: Face | undefined): House["d
   return h.decks.find((d) => d.deck.kind === "solid-joists" && on(d)) ?? null;
 }
 
-/** Round the walls of a room between two of its points at the floor, the better way first: to the right or the left, and whether a door bars it. */
+/**
+ * Round the walls of a room between two of its points at the floor, the better way first: to the right or the left,
+ * and whether a door bars it.
+ */
 export function roundRoom(h: House, e: Omit<Ends, "run">): { length: number; door: boolean; right: boolean }[] {
   const { f, g } = e;
   if (!f || !g || f.room.id !== g.room.id) return [];

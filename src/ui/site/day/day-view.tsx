@@ -54,7 +54,10 @@ interface Props {
   openGuide: (guide: Guide) => void;
 }
 
-/** The day on the phone: what to do now at one place with one tool, the one number, what comes then, and what is short tomorrow. */
+/**
+ * The day on the phone: what to do now at one place with one tool, the one number, what comes then, and what is short
+ * tomorrow.
+ */
 export function DayView({ house, plan, entries, by, tell, photo, onClose, openGuide }: Props) {
   const now = useNow();
   const parts = useMemo(() => partsOf(house, plan), [house, plan]);
