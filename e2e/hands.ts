@@ -13,13 +13,12 @@ export function handsOf(page: () => Page) {
   return {
     see,
     text: (selector: string): Promise<string> => page().$eval(selector, (e) => (e as HTMLElement).innerText),
+    /** Pressed when it stands still: a page that is still coming together moves what the hand goes for. */
     press: async (name: string): Promise<void> => {
-      const b = (await page().waitForSelector(
-        `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${name}") or contains(@aria-label, "${name}")])`,
-        { timeout: 180_000 },
-      )) as ElementHandle<HTMLElement>;
+      const named = `::-p-xpath(//*[self::button or self::a][contains(normalize-space(.), "${name}") or contains(@aria-label, "${name}")])`;
+      const b = (await page().waitForSelector(named, { timeout: 180_000 })) as ElementHandle<HTMLElement>;
       await b.evaluate((e) => e.scrollIntoView({ block: "center" }));
-      await b.click();
+      await page().locator(named).setTimeout(180_000).click();
     },
     /** Puts a point of the palette on the picked wall. */
     place: async (name: string): Promise<void> => {

@@ -30,21 +30,21 @@ function failing(h: House, runs: readonly LaidRun[], holes: readonly Hole[]): { 
   ).filter((f) => f.severity === "stop");
   const of = (rules: readonly string[], helps: (f: Fact) => boolean = () => true): Set<string> =>
     new Set(facts.filter((f) => rules.includes(f.rule) && helps(f)).map((f) => f.subject.id));
-  const legs = new Map(runs.map((r) => [r.id, r.legs]));
-  // Other holes help only where the holes are what makes it carry too little.
-  const inHoles = ({ where }: Fact): boolean =>
-    where?.run !== undefined &&
-    where.leg !== undefined &&
-    legs.get(where.run)?.[where.leg]?.method === "through-joists";
+  // Another place helps only where it is others beside it that make it carry too little.
+  const besideOthers = ({ of }: Fact): boolean => Number(of?.grouped ?? 1) > 1;
   return {
-    care: { short: of(["circuit.loop", "circuit.drop"]), apart: of(["circuit.ring", "circuit.capacity"], inHoles) },
+    care: {
+      short: of(["circuit.loop", "circuit.drop"]),
+      apart: of(["circuit.ring", "circuit.capacity"], besideOthers),
+    },
     stops: facts.length,
   };
 }
 
 /**
  * Lays the runs of a house so that what each circuit carries holds where a way exists: one whose loop or drop is too much is laid by
- * the shortest way, one that carries too little beside others is kept out of their holes. What does not help is not kept.
+ * the shortest way; one that carries too little beside others is kept out of their holes and off their lines, and in a stud wall goes
+ * through holes of its own. What does not help is not kept.
  */
 export function layWithCare(
   h: House,
@@ -60,7 +60,7 @@ export function layWithCare(
   const { tasks } = wanted;
   const given = care ?? NO_CARE;
   const laid = layWanted(h, g, wanted, { quick: before !== null, care: given, ...(progress ? { progress } : {}) });
-  let best: LaidWithCare = { laid, holes: holesOf(h, laid.runs), care: given, tasks };
+  let best: LaidWithCare = { laid, holes: holesOf(h, laid.runs, given), care: given, tasks };
   // While something is dragged it is laid as it was a moment ago.
   if (before) return best;
   let { care: more, stops } = failing(h, best.laid.runs, best.holes);
@@ -74,7 +74,7 @@ export function layWithCare(
     tried = next;
     const was = tasks.map(({ way, instead }) => ({ way, instead }));
     const again = layAgain(h, g, wanted, next);
-    const holes = holesOf(h, again.runs);
+    const holes = holesOf(h, again.runs, next);
     const then = failing(h, again.runs, holes);
     more = then.care;
     if (then.stops < stops && again.runs.length >= best.laid.runs.length) {

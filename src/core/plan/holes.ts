@@ -10,7 +10,9 @@ import { nogginCrossings } from "../house/noggin-crossings";
 import { studCrossings } from "../house/stud-crossings";
 import type { Cable } from "../rules/cables";
 import type { LaidRun } from "../routing/lay";
+import { type Care, NO_CARE } from "../routing/site";
 import { timberRules } from "../rules/timber";
+import { warmCircuits } from "../trades/circuits/lying-together";
 import type { Hole } from "../laid/laid";
 
 /** Two runs share a hole when their crossings are this near, mm. */
@@ -19,8 +21,9 @@ const SHARED = 1;
 /**
  * Every hole that the runs need: where their legs cross joists, and where they go through walls. Runs at one place share a hole. A
  * hole drilled for a run that is done stays as it was drilled, and others may share it.
+ * @param care circuits kept apart share no hole of a stud with another loaded circuit
  */
-export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
+export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE): Hole[] {
   const found: Found[] = [];
   const add = (hole: Omit<Hole, "diameter" | "plated" | "id">, most: number): void => {
     const there = found.find(
@@ -80,12 +83,18 @@ export function holesOf(h: House, runs: readonly LaidRun[]): Hole[] {
       }
   shareStuds(h, found);
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
+  const circuitOfRun = new Map(runs.map((r) => [r.id, r.circuit]));
+  const warm = care.apart.size ? warmCircuits(h) : new Set<string>();
+  const mayShare = (of: readonly string[]): boolean => {
+    const circuits = [...new Set(of.map((r) => circuitOfRun.get(r)!))].filter((c) => warm.has(c));
+    return circuits.length < 2 || !circuits.some((c) => care.apart.has(c));
+  };
   const fits = (of: readonly string[], most: number): boolean =>
     bitFor(
       of.map((r) => cableOfRun.get(r)!),
       most,
       wallDrills,
-    ) !== null;
+    ) !== null && mayShare(of);
   return found
     .flatMap((f) => (f.hole.in.kind === "stud" && !f.done ? besideEachOther(h, f, fits) : [f]))
     .map(({ hole, most, done }): Hole => {
@@ -160,7 +169,7 @@ function bitThrough(runs: readonly string[], most: number, cableOfRun: ReadonlyM
 const ASIDE = 3;
 
 /**
- * Where the cables at one place do not all fit into a hole that the stud takes, they go through several, evenly about the line they
+ * Where the cables at one place do not all go into one hole, for its size or to keep circuits apart, they go through several, evenly about the line they
  * lie on, so that two of them stay within a strip: in a stud one above the other, in a plate or noggin side by side.
  */
 function besideEachOther(h: House, f: Found, fits: (runs: readonly string[], most: number) => boolean): Found[] {

@@ -8,6 +8,7 @@ import { sectionOfLeg, sectionsOf } from "../house/sections";
 import { DRAWN, FULL, LIKED, borePrice, edgeCosts, usableFor } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
 import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
+import { warmCircuits } from "../trades/circuits/lying-together";
 import type { Task } from "./tasks";
 import { presets } from "./weights";
 
@@ -18,6 +19,9 @@ const THROUGH_BOX = 1e6;
  * way, mm of cable.
  */
 const APART = 20_000;
+
+/** What each mm beside another loaded circuit costs one that is kept apart, mm of cable: it goes up to four times as far. */
+const BESIDE = 3;
 
 const passingOf = (t: Task): Passing => ({ cable: t.cable, circuit: t.circuit.id });
 
@@ -53,7 +57,7 @@ export function boresPassed(h: House, g: RouteGraph, legs: readonly PinnedLeg[])
 export interface Care {
   /** Laid by the shortest way, since the loop or the drop of a longer one would be too much. */
   short: ReadonlySet<string>;
-  /** Kept out of holes that other loaded circuits pass, since together they would carry too little. */
+  /** Kept out of holes that other loaded circuits pass and off lines they lie on, since together they would carry too little. */
   apart: ReadonlySet<string>;
 }
 export const NO_CARE: Care = { short: new Set(), apart: new Set() };
@@ -79,6 +83,10 @@ interface Tariff {
   roomy: Map<number, number>;
   /** Sections, from 1, into which cables have come or from which they have gone since. */
   staleSections: Set<number>;
+  /** By edge of a wall or along a joist where others lie: what it costs while it lies free. */
+  free: Map<number, number>;
+  /** Edges on which circuits have come to lie or from which they have gone since. */
+  staleLines: Set<number>;
 }
 
 /**
@@ -95,6 +103,9 @@ export class Site {
   private readonly inSection = new Map<number, Passing[]>();
   /** By section, from 1: its edges. */
   private readonly sectionEdges = new Map<number, number[]>();
+  /** By edge of a wall or along a joist: the loaded circuits that lie there, once for each run; kept only where any is kept apart. */
+  private readonly onLine = new Map<number, string[]>();
+  private readonly warm: ReadonlySet<string>;
   private readonly boreEdge: Int32Array;
   private readonly plain = new Map<string, { opened: string; cost: Float64Array }>();
   private readonly tariffs = new Map<string, Tariff>();
@@ -107,6 +118,7 @@ export class Site {
     this.at = new Uint16Array(g.nodes * 3);
     this.inFace = new Uint16Array(h.faces.length);
     for (const p of h.points) if (p.face >= 0 && p.point.mount === "flush") this.inFace[p.face]!++;
+    this.warm = care.apart.size ? warmCircuits(h) : new Set();
     this.boreEdge = new Int32Array(g.bores.length).fill(-1);
     for (let e = 0; e < g.kind.length; e++) {
       if (g.kind[e] === EDGE.bore) this.boreEdge[g.ref[e]!] = e;
@@ -122,6 +134,7 @@ export class Site {
     for (const e of way.edges) {
       for (const n of [g.a[e]!, g.b[e]!]) this.at[n * 3 + g.axis[e]!]! += by;
       if (g.kind[e] === EDGE.wall && t.circuit.walls === "hidden" && !this.seen(e)) faces.add(g.ref[e]!);
+      if (this.warm.has(t.circuit.id) && (g.kind[e] === EDGE.wall || g.kind[e] === EDGE.lane)) this.line(e, t, by);
       if (g.kind[e] !== EDGE.bore) continue;
       const bore = g.ref[e]!;
       const there = this.passing.get(bore) ?? [];
@@ -163,6 +176,19 @@ export class Site {
     for (const x of this.tariffs.values()) x.staleSections.add(section);
   }
 
+  private line(e: number, t: Task, by: 1 | -1): void {
+    const there = this.onLine.get(e) ?? [];
+    const i = by > 0 ? -1 : there.indexOf(t.circuit.id);
+    this.onLine.set(e, by > 0 ? [...there, t.circuit.id] : there.filter((_, k) => k !== i));
+    for (const x of this.tariffs.values()) x.staleLines.add(e);
+  }
+
+  /** True where a circuit must not come to what lies there, or what lies there must be left alone. */
+  private keptApart(own: string, there: readonly string[]): boolean {
+    const { apart } = this.care;
+    return apart.size > 0 && there.some((o) => o !== own && (apart.has(own) || apart.has(o)));
+  }
+
   private pass(bore: number, cables: Passing[]): void {
     this.passing.set(bore, cables);
     for (const x of this.tariffs.values()) x.stale.add(bore);
@@ -189,6 +215,8 @@ export class Site {
         stale: new Set(),
         roomy: new Map([...this.sectionEdges.values()].flatMap((l) => l.map((e) => [e, cost[e]!] as const))),
         staleSections: new Set(this.sectionEdges.keys()),
+        free: new Map(),
+        staleLines: new Set(this.onLine.keys()),
       };
       this.tariffs.set(kind, x);
       for (let bore = 0; bore < g.bores.length; bore++) this.price(x, bore);
@@ -197,6 +225,8 @@ export class Site {
     x.stale.clear();
     for (const s of x.staleSections) this.priceSection(x, s);
     x.staleSections.clear();
+    for (const e of x.staleLines) this.priceLine(x, e);
+    x.staleLines.clear();
     return x.cost;
   }
 
@@ -225,6 +255,15 @@ export class Site {
       x.cost[e] = x.roomy.get(e)! + (out ? beside : full ? FULL : 0) * this.g.length[e]!;
   }
 
+  /** Sets what lying on a line costs with what lies there now; in a section it is the section that says it. */
+  private priceLine(x: Tariff, e: number): void {
+    if (this.g.section[e]) return;
+    if (!x.free.has(e)) x.free.set(e, x.cost[e]!);
+    const own = x.circuit.id;
+    const dear = this.warm.has(own) && this.keptApart(own, this.onLine.get(e) ?? []);
+    x.cost[e] = x.free.get(e)! + (dear ? BESIDE * this.costs(x.circuit).cable * this.g.length[e]! : 0);
+  }
+
   /**
    * Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever
    * their cable.
@@ -246,9 +285,10 @@ export class Site {
   /** Sets what going through a bore place costs with what passes there now. */
   private price(x: Tariff, bore: number): void {
     const there = this.passing.get(bore) ?? [];
-    const { apart } = this.care;
-    const own = x.circuit.id;
-    const dear = apart.size > 0 && there.some((o) => o.circuit !== own && (apart.has(own) || apart.has(o.circuit)));
+    const dear = this.keptApart(
+      x.circuit.id,
+      there.map((o) => o.circuit),
+    );
     const place = this.g.bores[bore]!;
     const price = borePrice(
       this.costs(x.circuit).bore,

@@ -244,6 +244,12 @@ export const typicalZe: Readonly<Record<Earthing, number>> = { "TN-C-S": 0.35, "
 /** An electrode of more than this may not stay so, Ω. Source: BS 7671:2018+A2:2022 Table 41.5, note. */
 export const ELECTRODE_MOST = 200;
 
+/**
+ * Circuits count as side by side where they lie so for this long, mm: over less a cable loses its warmth to what lies alone. A working
+ * value of ours; no table gives one.
+ */
+export const BESIDE_FROM = 1000;
+
 /** Factor for n circuits together: between rows the next larger number counts, beyond the last row its value. */
 export function groupingFactor(circuits: number, how: (typeof groupings)[number] = "bunched"): number {
   const rows = groupingFactors[how];

@@ -254,7 +254,7 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
         unit: "A",
       }),
     );
-  const { fuse } = all[worstLeg]!;
+  const { fuse, grouped } = all[worstLeg]!;
   if (!atLeast(iz, must[worstLeg]!))
     facts.push(
       fact(fuse === undefined && sharing(i) ? "circuit.ring" : "circuit.capacity", "circuit", subject, {
@@ -263,7 +263,11 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
         limit: must[worstLeg]!,
         sense: "least",
         unit: "A",
-        of: { method: all[worstLeg]!.method, ...(fuse === undefined ? {} : { fuse }) },
+        of: {
+          method: all[worstLeg]!.method,
+          ...(fuse === undefined ? {} : { fuse }),
+          ...(grouped > 1 ? { grouped } : {}),
+        },
       }),
     );
   const csa = Math.min(...all.flatMap((l) => (l.fuse === undefined ? [(l.cable ?? i.cable).csa] : [])));

@@ -6,7 +6,7 @@ import { pathLength } from "../../base/wall-frame";
 import { roomServed } from "../../house/rooms-of";
 import type { House } from "../../house/house";
 import type { Circuit, PinnedLeg } from "../../job/model";
-import { sectionOfLeg, sectionsOf } from "../../house/sections";
+import { sectionOfLeg } from "../../house/sections";
 import type { FoundWay, Hole } from "../../laid/laid";
 import { holesByRun } from "../../laid/run-measures";
 import { cableOf } from "../../rules/catalogue";
@@ -21,16 +21,14 @@ import {
   circuitFault,
   mostAt,
 } from "./check-circuit";
-import { cablesThere } from "../containment/section-fill";
 import { type Load, circuitLoad } from "./load";
+import { lyingTogether } from "./lying-together";
 import { type RatedRun, oldRuns } from "./old-part";
 
 export type { RatedRun };
 
 /** Insulation over a ceiling up to which the milder of its two methods holds, mm. */
 const THICK = 100;
-/** Devices from which a circuit warms its neighbours, A: lighting and the like is loaded too lightly to count. */
-const WARMS = 16;
 
 /**
  * Installation method of a leg as laid, by what it lies in; in an insulated stud wall it hangs free unless the wall says that cables
@@ -169,66 +167,9 @@ function farthest(runs: readonly RatedRun[], board: string): Shape["main"] {
     .way;
 }
 
-/** Circuits that lie together on a leg, itself among them. */
-type Together = (l: PinnedLeg, own: readonly Hole[], circuit: string) => number;
-
-/** Conductors from which a cable found in a section counts as a loaded circuit, mm². */
-const LOADED = 2.5;
-
-/** By section: the loaded circuits that lie in it, and how many loaded cables were there before. */
-function circuitsInSections(
-  h: House,
-  runs: readonly RatedRun[],
-  warm: ReadonlySet<string>,
-): Map<string, { circuits: Set<string>; there: number }> {
-  const out = new Map<string, { circuits: Set<string>; there: number }>();
-  for (const s of sectionsOf(h)) {
-    const loaded = cablesThere(s, h.catalogue).filter((c) => c.csa >= LOADED);
-    out.set(s.section.id, { circuits: new Set(), there: loaded.length });
-  }
-  if (!out.size) return out;
-  for (const r of runs)
-    if (warm.has(r.circuit))
-      for (const l of r.legs) {
-        const s = sectionOfLeg(h, l, r.circuit);
-        if (s) out.get(s.section.id)!.circuits.add(r.circuit);
-      }
-  return out;
-}
-
 /**
- * Counts circuits in a leg's fullest hole in a joist; in a wall those that go through one stud after another with it, since in a single
- * plate they only meet.
- */
-function counting(h: House, runs: readonly RatedRun[]): { together: Together; warm: ReadonlySet<string> } {
-  const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
-  const warm = new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
-  const sections = circuitsInSections(h, runs, warm);
-  const together: Together = (l, own, circuit) => {
-    const section = sectionOfLeg(h, l, circuit);
-    if (section) {
-      const { circuits, there } = sections.get(section.section.id)!;
-      return new Set([...circuits, circuit]).size + there;
-    }
-    if (l.surface.kind === "outside") {
-      const here = runs.filter((r) => warm.has(r.circuit) && r.legs.some((x) => x.surface.id === l.surface.id));
-      return new Set([...here.map((r) => r.circuit), circuit]).size;
-    }
-    const others = (o: Hole): string[] =>
-      [...new Set(o.runs.map((x) => circuitOf.get(x)!))].filter((x) => x !== circuit && warm.has(x));
-    if (l.method === "through-joists")
-      return own.reduce((most, o) => (o.in.deck === l.surface.id ? Math.max(most, others(o).length + 1) : most), 1);
-    if (l.method !== "stud-void") return 1;
-    const met = new Map<string, number>();
-    for (const o of own) if (o.in.wall === l.surface.id) for (const x of others(o)) met.set(x, (met.get(x) ?? 0) + 1);
-    return 1 + [...met.values()].filter((n) => n > 1).length;
-  };
-  return { together, warm };
-}
-
-/**
- * Every new circuit as it is laid, and one that is added to with its old part, where `found` says that runs: its legs with their method, grouping and insulation, what each carries, and loop and drop at every
- * point. Circuits kept as they are, without a known cable or run, or with something that no table holds, are left out.
+ * Every new circuit as it is laid, and one that is added to with its old part, where `found` says that runs: its legs with their
+ * method, grouping and insulation, what each carries, and loop and drop at every point. Circuits kept as they are, without a known cable or run, or with something that no table holds, are left out.
  */
 export function laidCircuits(
   h: House,
@@ -237,7 +178,7 @@ export function laidCircuits(
   found: readonly FoundWay[] = [],
 ): LaidCircuit[] {
   const through = holesByRun(holes);
-  const { together, warm } = counting(h, runs);
+  const { together, warm } = lyingTogether(h, runs);
   const main = mainBoard(h.job)?.id ?? "";
   return h.job.circuits.flatMap((listed): LaidCircuit[] => {
     const c = asWired(listed, h.job.points);
@@ -261,6 +202,14 @@ export function laidCircuits(
               ? "D"
               : "C"
           : methodOf(h, l, c.id);
+        const with_ = warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : { circuits: 1 };
+        const how = section
+          ? section.row.grouping
+          : method === "D"
+            ? "ground"
+            : with_.circuits > 1
+              ? with_.how
+              : undefined;
         return {
           run: r.id,
           leg: i,
@@ -268,12 +217,8 @@ export function laidCircuits(
           method,
           ...(own === cable ? {} : { cable: own }),
           ...(fuse === undefined ? {} : { fuse }),
-          ...(section
-            ? { arrangement: section.row.grouping }
-            : method === "D"
-              ? { arrangement: "ground" as const }
-              : {}),
-          grouped: warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : 1,
+          ...(how === undefined ? {} : { arrangement: how }),
+          grouped: with_.circuits,
           ambient: method === "D" ? USUAL_SOIL : c.ambient,
           // The tables for insulated places hold it already.
           insulated: method === "C" ? c.insulated : 0,
