@@ -24,7 +24,7 @@ export const runSchema = z.object({
   cutLength: z.number(),
   /** Method of the longest part of the run. */
   method: z.string(),
-  /** Number of circuits that lie together where the run is most crowded, 1 when it is alone. */
+  /** Number of loaded circuits that lie together where the run is most crowded, 1 when it is alone or too lightly loaded to count. */
   grouped: z.number(),
   /** Id of its pin, when the user has said where it goes. */
   pin: z.string().nullable(),

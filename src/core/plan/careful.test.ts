@@ -8,9 +8,12 @@ import { generatedBlock } from "../routing/generated-block";
 import { generatedHouse } from "../routing/generated-house";
 import { layRuns } from "../routing/lay";
 import { type Preset, presets } from "../routing/weights";
+import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { laidRatings } from "../trades/circuits/laid-rating";
 import { layWithCare } from "./careful";
+import { checkPlan } from "./checker";
 import { holesOf } from "./holes";
+import { radialsOnOneWall } from "./one-wall.fixture";
 import { makePlan, planHouse, whyRun } from "./plan";
 
 const priced = (job: Job, preset: Preset): Job => ({
@@ -70,5 +73,48 @@ describe("circuits that must carry what they are for", () => {
     const { laid: runs, care } = layWithCare(h, g, { held: [], before: null });
     expect(care.short.size + care.apart.size).toBe(0);
     expect(runs.runs).toEqual(layRuns(h, g).runs);
+  });
+  it("lie four side by side in a chase, and one more goes another way, where five would carry too little", () => {
+    // 27 A × 0.75 (4) = 20.25 A, × 0.73 (5) = 19.7 A; bunched in a hole × 0.8 (2) = 21.6 A, × 0.7 (3) = 18.9 A.
+    const job = radialsOnOneWall("masonry", 5, "solid-joists");
+    expect(careless(job)).toContain("circuit.capacity");
+    const plan = makePlan(job);
+    expect(ratings(plan)).toEqual([]);
+    const together = laidCircuits(layHouse(job), plan.runs, plan.holes).flatMap((c) => c.legs);
+    expect(Math.max(...together.filter((l) => l.arrangement === "wall").map((l) => l.grouped))).toBeLessThanOrEqual(4);
+    expect(Math.max(...together.filter((l) => l.arrangement === "bunched").map((l) => l.grouped))).toBe(2);
+  });
+  it("go through studs in holes of their own, one above the other, where one hole would make them carry too little", () => {
+    const job = radialsOnOneWall("stud", 9);
+    expect(careless(job)).toContain("circuit.capacity");
+    const plan = makePlan(job);
+    expect(ratings(plan)).toEqual([]);
+    const most = Math.max(...plan.holes.map((o) => new Set(o.runs).size));
+    expect(most).toBe(2);
+    expect(checkPlan(layHouse(job), plan).filter((f) => f.severity === "stop")).toEqual([]);
+  });
+  it("what stands beside others and cannot be helped is told as it is", () => {
+    const job = radialsOnOneWall("masonry", 5, "solid-joists");
+    const pins = makePlan(job).runs.map((r) => ({
+      id: `p-${r.circuit}`,
+      circuit: r.circuit,
+      from: r.from,
+      to: r.to,
+      number: r.number,
+      legs: [r.legs[0]!, ...r.legs.slice(1)].map(({ surface, method, path, depth, protected: safe }) => ({
+        surface,
+        method,
+        path,
+        depth,
+        protected: safe,
+      })),
+    }));
+    // All five down the same drop: by the user's word.
+    const drop = pins.find((p) => p.circuit === "c1")!.legs[0]!;
+    const pinned = { ...job, pins: pins.map((p) => ({ ...p, legs: [drop, ...p.legs.slice(1)] })) };
+    const told = makePlan(pinned).facts.filter((f) => f.rule === "circuit.capacity" && f.case === "laid");
+    expect(told.length).toBeGreaterThan(0);
+    expect(told[0]!.of).toMatchObject({ grouped: 5, arrangement: "wall" });
+    expect(told[0]!.measured).toBeCloseTo(27 * 0.73, 6);
   });
 });

@@ -1,10 +1,12 @@
+import { atLeast } from "../base/tolerance";
 import type { House } from "../house/house";
 import type { HeldRun } from "../laid/held";
 import type { Hole } from "../laid/laid";
 import { type Laid, type LaidRun, type OnProgress, layAgain, layWanted, wantedOf } from "../routing/lay";
 import type { RouteGraph } from "../routing/graph";
-import { type Care, NO_CARE } from "../routing/site";
+import { type Care, type MostTogether, NO_CARE } from "../routing/site";
 import type { Fact } from "../rules/fact";
+import { groupingFactor, type groupings } from "../rules/ratings";
 import type { Before, Task } from "../routing/tasks";
 import { laidRatings } from "../trades/circuits/laid-rating";
 import { runLength } from "../laid/run-measures";
@@ -28,17 +30,27 @@ function failing(h: House, runs: readonly LaidRun[], holes: readonly Hole[]): { 
     runs.map((r) => ({ ...r, pathLength: runLength(r.legs) })),
     holes,
   ).filter((f) => f.severity === "stop");
-  const of = (rules: readonly string[], helps: (f: Fact) => boolean = () => true): Set<string> =>
-    new Set(facts.filter((f) => rules.includes(f.rule) && helps(f)).map((f) => f.subject.id));
+  const of = (rules: readonly string[]): Fact[] => facts.filter((f) => rules.includes(f.rule));
   // Another place helps only where it is others beside it that make it carry too little.
-  const besideOthers = ({ of }: Fact): boolean => Number(of?.grouped ?? 1) > 1;
+  const beside = of(["circuit.ring", "circuit.capacity"]).filter((f) => Number(f.of?.grouped ?? 1) > 1);
   return {
     care: {
-      short: of(["circuit.loop", "circuit.drop"]),
-      apart: of(["circuit.ring", "circuit.capacity"], besideOthers),
+      short: new Set(of(["circuit.loop", "circuit.drop"]).map((f) => f.subject.id)),
+      apart: new Map(beside.map((f) => [f.subject.id, mostTogether(f)])),
     },
     stops: facts.length,
   };
+}
+
+/** How many circuits may lie together for one that fails beside others: its capacity alone times the factor still has to be enough. */
+function mostTogether({ measured, limit, of }: Fact): MostTogether {
+  const alone = measured! / groupingFactor(Number(of!.grouped), of!.arrangement as (typeof groupings)[number]);
+  const most = (how: keyof MostTogether): number => {
+    let n = 1;
+    while (n < Number(of!.grouped) && atLeast(alone * groupingFactor(n + 1, how), limit!)) n++;
+    return n;
+  };
+  return { bunched: most("bunched"), wall: most("wall") };
 }
 
 /**
@@ -68,7 +80,7 @@ export function layWithCare(
   for (let k = 0; k < TRIES && more.short.size + more.apart.size > 0; k++) {
     const next: Care = {
       short: new Set([...tried.short, ...more.short]),
-      apart: new Set([...tried.apart, ...more.apart]),
+      apart: new Map([...tried.apart, ...more.apart]),
     };
     if (next.short.size === tried.short.size && next.apart.size === tried.apart.size) break;
     tried = next;

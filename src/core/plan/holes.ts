@@ -10,7 +10,7 @@ import { nogginCrossings } from "../house/noggin-crossings";
 import { studCrossings } from "../house/stud-crossings";
 import type { Cable } from "../rules/cables";
 import type { LaidRun } from "../routing/lay";
-import { type Care, NO_CARE } from "../routing/site";
+import { type Care, NO_CARE, tooMany } from "../routing/site";
 import { timberRules } from "../rules/timber";
 import { warmCircuits } from "../trades/circuits/lying-together";
 import type { Hole } from "../laid/laid";
@@ -21,7 +21,7 @@ const SHARED = 1;
 /**
  * Every hole that the runs need: where their legs cross joists, and where they go through walls. Runs at one place share a hole. A
  * hole drilled for a run that is done stays as it was drilled, and others may share it.
- * @param care circuits kept apart share no hole of a stud with another loaded circuit
+ * @param care circuits kept apart share a hole of a stud with no more others than they may
  */
 export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE): Hole[] {
   const found: Found[] = [];
@@ -85,10 +85,13 @@ export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
   const circuitOfRun = new Map(runs.map((r) => [r.id, r.circuit]));
   const warm = care.apart.size ? warmCircuits(h) : new Set<string>();
-  const mayShare = (of: readonly string[]): boolean => {
-    const circuits = [...new Set(of.map((r) => circuitOfRun.get(r)!))].filter((c) => warm.has(c));
-    return circuits.length < 2 || !circuits.some((c) => care.apart.has(c));
-  };
+  const mayShare = (of: readonly string[]): boolean =>
+    !tooMany(
+      care,
+      warm,
+      of.map((r) => circuitOfRun.get(r)!),
+      "bunched",
+    );
   const fits = (of: readonly string[], most: number): boolean =>
     bitFor(
       of.map((r) => cableOfRun.get(r)!),

@@ -3,6 +3,7 @@ import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { laidRatings } from "../trades/circuits/laid-rating";
 import { bathFacts } from "../trades/bath/bath-facts";
+import { lyingTogether } from "../trades/circuits/lying-together";
 import { alarmFacts } from "../trades/alarms/alarm-facts";
 import { demandFacts } from "../trades/circuits/demand";
 import { wiredFacts } from "../trades/circuits/wired-facts";
@@ -83,7 +84,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...(options.progress ? { progress: options.progress } : {}),
   });
   const through = holesByRun(holes);
-  const circuitOf = new Map(laid.runs.map((r) => [r.id, r.circuit]));
+  const { together, warm } = lyingTogether(h, laid.runs);
   const ends: End[] = [];
   const clips: Clips[] = [];
   const runs = laid.runs.map((r): Run => {
@@ -107,7 +108,9 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       pathLength: path,
       cutLength: r.held?.cutLength ?? cut,
       method: mainMethod(r),
-      grouped: Math.max(1, ...(through.get(r.id) ?? []).map((o) => new Set(o.runs.map((x) => circuitOf.get(x))).size)),
+      grouped: warm.has(r.circuit)
+        ? Math.max(1, ...r.legs.map((l) => together(l, through.get(r.id) ?? [], r.circuit).circuits))
+        : 1,
       pin: r.pin,
       held: r.held !== null,
       ...(r.held?.built ? { built: true } : {}),

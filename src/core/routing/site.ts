@@ -57,10 +57,32 @@ export function boresPassed(h: House, g: RouteGraph, legs: readonly PinnedLeg[])
 export interface Care {
   /** Laid by the shortest way, since the loop or the drop of a longer one would be too much. */
   short: ReadonlySet<string>;
-  /** Kept out of holes that other loaded circuits pass and off lines they lie on, since together they would carry too little. */
-  apart: ReadonlySet<string>;
+  /**
+   * Kept out of holes that so many loaded circuits pass, and off lines that so many lie on, that it would carry too little: how many it
+   * may lie with.
+   */
+  apart: ReadonlyMap<string, MostTogether>;
 }
-export const NO_CARE: Care = { short: new Set(), apart: new Set() };
+export const NO_CARE: Care = { short: new Set(), apart: new Map() };
+
+/** How many loaded circuits may lie together, this one included, where a circuit is still to carry what it must. */
+export interface MostTogether {
+  /** In one hole. */
+  bunched: number;
+  /** Side by side on a line. */
+  wall: number;
+}
+
+/** True where so many loaded circuits lie together that one of them could no longer carry what it must. */
+export function tooMany(
+  care: Care,
+  warm: ReadonlySet<string>,
+  circuits: readonly string[],
+  how: keyof MostTogether,
+): boolean {
+  const loaded = new Set(circuits.filter((c) => warm.has(c)));
+  return [...loaded].some((c) => loaded.size > (care.apart.get(c)?.[how] ?? Infinity));
+}
 
 /** A cable in a bore, and the circuit it belongs to. */
 export interface Passing {
@@ -184,9 +206,8 @@ export class Site {
   }
 
   /** True where a circuit must not come to what lies there, or what lies there must be left alone. */
-  private keptApart(own: string, there: readonly string[]): boolean {
-    const { apart } = this.care;
-    return apart.size > 0 && there.some((o) => o !== own && (apart.has(own) || apart.has(o)));
+  private keptApart(own: string, there: readonly string[], how: keyof MostTogether): boolean {
+    return this.care.apart.size > 0 && this.warm.has(own) && tooMany(this.care, this.warm, [own, ...there], how);
   }
 
   private pass(bore: number, cables: Passing[]): void {
@@ -260,7 +281,7 @@ export class Site {
     if (this.g.section[e]) return;
     if (!x.free.has(e)) x.free.set(e, x.cost[e]!);
     const own = x.circuit.id;
-    const dear = this.warm.has(own) && this.keptApart(own, this.onLine.get(e) ?? []);
+    const dear = this.keptApart(own, this.onLine.get(e) ?? [], "wall");
     x.cost[e] = x.free.get(e)! + (dear ? BESIDE * this.costs(x.circuit).cable * this.g.length[e]! : 0);
   }
 
@@ -288,6 +309,7 @@ export class Site {
     const dear = this.keptApart(
       x.circuit.id,
       there.map((o) => o.circuit),
+      "bunched",
     );
     const place = this.g.bores[bore]!;
     const price = borePrice(

@@ -254,7 +254,7 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
         unit: "A",
       }),
     );
-  const { fuse, grouped } = all[worstLeg]!;
+  const { fuse, grouped, arrangement = "bunched" } = all[worstLeg]!;
   if (!atLeast(iz, must[worstLeg]!))
     facts.push(
       fact(fuse === undefined && sharing(i) ? "circuit.ring" : "circuit.capacity", "circuit", subject, {
@@ -266,7 +266,7 @@ export function checkCircuit(i: CircuitInput): CircuitResult {
         of: {
           method: all[worstLeg]!.method,
           ...(fuse === undefined ? {} : { fuse }),
-          ...(grouped > 1 ? { grouped } : {}),
+          ...(grouped > 1 ? { grouped, arrangement } : {}),
         },
       }),
     );

@@ -36,7 +36,7 @@ export const warmCircuits = (h: House): ReadonlySet<string> =>
 /** By section: the loaded circuits that lie in it, and how many loaded cables were there before. */
 function circuitsInSections(
   h: House,
-  runs: readonly RatedRun[],
+  runs: readonly Pick<RatedRun, "id" | "circuit" | "legs">[],
   warm: ReadonlySet<string>,
 ): Map<string, { circuits: Set<string>; there: number }> {
   const out = new Map<string, { circuits: Set<string>; there: number }>();
@@ -75,12 +75,12 @@ const oneStrip = (a: Stretch, b: Stretch): boolean =>
 
 /**
  * Counts the loaded circuits that lie with a leg: all in its section or on its way outside; those in its fullest hole in a joist; in a
- * stud wall those that go through one stud after another with it, since in a single plate they only meet; and against a wall or along a
+ * stud wall those that go on with it from one stud to the next, since in a single plate they only meet; and against a wall or along a
  * joist those that lie beside it for a metre or more, in a single layer. Of two ways to lie together the warmer counts.
  */
 export function lyingTogether(
   h: House,
-  runs: readonly RatedRun[],
+  runs: readonly Pick<RatedRun, "id" | "circuit" | "legs">[],
 ): { together: (l: PinnedLeg, own: readonly Hole[], circuit: string) => Together; warm: ReadonlySet<string> } {
   const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
   const warm = warmCircuits(h);
@@ -107,10 +107,15 @@ export function lyingTogether(
   const others = (o: Hole, circuit: string): string[] =>
     [...new Set(o.runs.map((x) => circuitOf.get(x)!))].filter((x) => x !== circuit && warm.has(x));
   const inStuds = (l: PinnedLeg, own: readonly Hole[], circuit: string): number => {
-    const met = new Map<string, number>();
-    for (const o of own)
-      if (o.in.wall === l.surface.id) for (const x of others(o, circuit)) met.set(x, (met.get(x) ?? 0) + 1);
-    return 1 + [...met.values()].filter((n) => n > 1).length;
+    const from = l.path[0]!;
+    const passed = own
+      .filter((o) => o.in.wall === l.surface.id)
+      .map((o) => ({ far: distance(from, o.centre), others: others(o, circuit) }))
+      .sort((a, b) => a.far - b.far);
+    return passed.reduce((most, o, i) => {
+      const next = passed[i + 1]?.others ?? [];
+      return Math.max(most, 1 + o.others.filter((x) => next.includes(x)).length);
+    }, 1);
   };
   const together = (l: PinnedLeg, own: readonly Hole[], circuit: string): Together => {
     const section = sectionOfLeg(h, l, circuit);
