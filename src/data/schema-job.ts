@@ -121,6 +121,8 @@ export const decks = pgTable(
     boards: jsonb("boards").$type<Deck["boards"]>().notNull(),
     noggins: jsonb("noggins").$type<Deck["noggins"]>().notNull().default([]),
     boreLines: jsonb("bore_lines").$type<Deck["boreLines"]>().notNull().default([]),
+    notchLines: jsonb("notch_lines").$type<Deck["notchLines"]>().notNull().default([]),
+    battens: jsonb("battens").$type<Deck["battens"]>().notNull().default([]),
     makerAllows: jsonb("maker_allows").$type<Deck["makerAllows"]>().notNull().default([]),
     insulationOver: doublePrecision("insulation_over").notNull(),
     access: text("access").notNull(),

@@ -28,6 +28,8 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
     'alter table "walls" drop column "leaf"',
     'alter table "walls" drop column "against_board"',
     'alter table "decks" drop column "opened"',
+    'alter table "decks" drop column "notch_lines"',
+    'alter table "decks" drop column "battens"',
     'alter table "found_cables" drop column "traced"',
     'alter table "points" drop column "gang_of"',
     'alter table "points" drop column "fuse"',

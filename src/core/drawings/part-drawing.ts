@@ -66,10 +66,13 @@ export function drawBoreLine(h: House, plan: Plan, hole: string, drilled: (hole:
       p.rect(x - 70, 0, 140, high, "timber", "timberline");
       const done = drilled(j.hole.id);
       const next = j.hole.id === hole;
-      p.circle(x, high / 2, 46, done ? "soft" : "paper", done ? "good" : next ? "accent" : "stop", {
-        least: next ? 10 : 7,
-        width: next ? 4 : 2.5,
-      });
+      const ink = done ? "good" : next ? "accent" : "stop";
+      if (j.hole.notch) p.rect(x - 70, 0, 140, high / 5, done ? "soft" : "paper", ink, { heavy: next });
+      else
+        p.circle(x, high / 2, 46, done ? "soft" : "paper", ink, {
+          least: next ? 10 : 7,
+          width: next ? 4 : 2.5,
+        });
       if (next) p.text(x, 0, `next: joist ${j.joist}`, { drop: -0.4, type: "bold", anchor: "middle" });
       p.text(x, high, String(j.joist), { drop: 1, size: 13 });
     });

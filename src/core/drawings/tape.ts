@@ -4,6 +4,7 @@ import { pathLength } from "../base/wall-frame";
 import type { Face, House } from "../house/house";
 import { cutsOf } from "../house/deck";
 import type { Plan, Run } from "../laid/laid";
+import { holeSize } from "../words/holes";
 import { holesOnWall } from "../laid/run-measures";
 
 /** A mark to transfer: how far along the tape, what it is, and the circuit or thing it belongs to. */
@@ -120,7 +121,7 @@ export function joistTape(
     .filter((o) => o.in.deck === deckId && o.in.joist === joist && o.in.span === span)
     .map((o) => ({
       at: from(o.at),
-      text: `drill Ø ${o.diameter}, ${Math.round(o.fromTop)} down, ${o.runs.length} ${o.runs.length === 1 ? "cable" : "cables"}${o.plated ? ", plate" : ""}`,
+      text: `${o.notch ? `saw ${holeSize(o)} into the top` : `drill Ø ${o.diameter}, ${Math.round(o.fromTop)} down`}, ${o.runs.length} ${o.runs.length === 1 ? "cable" : "cables"}${o.plated ? ", plate" : ""}`,
       subject: o.id,
       kind: "bore",
     }));

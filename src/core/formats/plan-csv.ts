@@ -3,7 +3,7 @@ import { pointLabels } from "../job/labels";
 import { cableOf } from "../rules/catalogue";
 import type { Job } from "../job/model";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
-import { holeWords } from "../words/holes";
+import { holeSize, holeWords } from "../words/holes";
 import { totals } from "../plan/take-off";
 import type { Hole, Plan } from "../laid/laid";
 import { toCsv } from "./csv";
@@ -63,7 +63,7 @@ export function boringCsv(job: Job, plan: Plan): string {
       w.from,
       round(o.fromTop),
       w.height,
-      o.diameter,
+      o.notch ? holeSize(o) : o.diameter,
       o.runs.length,
       o.plated ? "yes" : "no",
     ];

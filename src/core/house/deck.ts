@@ -2,6 +2,7 @@ import { type Interval, subtract } from "../base/interval";
 import { type XY, bounds, insidePolygon, segmentsMeet, spansAlong } from "../base/polygon";
 import { EPS } from "../base/tolerance";
 import type { Deck, ExistingCut } from "../job/model";
+import type { NotchSize } from "../rules/notches";
 import type { Cut, Joist } from "./joist";
 
 /** One joist of a deck in the house. `at` is the coordinate of its centre line across the joists; spans run along it, absolute mm. */
@@ -21,6 +22,8 @@ export interface Drilled {
   span: number;
   at: number;
   diameter: number;
+  /** A notch in place of a hole, mm. */
+  notch?: NotchSize;
 }
 
 /** A deck laid out in the house. */
@@ -82,11 +85,14 @@ export const nogginBody = (l: LaidDeck, row: Deck["noggins"][number]): Interval 
     : [l.underside, Math.min(l.top, l.underside + row.depth)];
 
 /**
- * What noggins fixed later take off the top and off the bottom edge of a joist for a hole of the given size, its middle at a place
- * along the joists, mm: their depth where they come over it, a noggin being as broad as the joists. Source: BS 7671 522.6.201.
+ * What battens, and noggins fixed later, take off the top and off the bottom edge of a joist for a hole of the given size, its middle at
+ * a place along the joists, mm: of a noggin its depth where it comes over the hole, it being as broad as the joists; less than none where
+ * battens lie over the edge. Source: BS 7671:2018+A2:2022 522.6.201.
  */
 export function takenOffEdges(l: LaidDeck, along: number, diameter: number): { top: number; bottom: number } {
   const out = { top: 0, bottom: 0 };
+  // Nails go into the batten: over the edge it moves that out, beside it in.
+  for (const b of l.deck.battens) out[b.edge] += b.place === "over" ? -b.depth : b.depth;
   for (const row of l.deck.noggins)
     if (row.later && Math.abs(l.origin + row.at - along) < (l.deck.joists.breadth + diameter) / 2 - EPS)
       out[row.edge] = Math.max(out[row.edge], row.depth);

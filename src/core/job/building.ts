@@ -170,6 +170,25 @@ export const deckSchema = z.strictObject({
     .default([]),
   /** Lines across the joists on which bores are wanted, along the joists from the deck's west (or south) edge. */
   boreLines: z.array(length0).max(20).default([]),
+  /**
+   * Lines across the joists, as bore lines, on which cables may cross in notches under steel plates, where the school of notches allows
+   * them; solid joists only.
+   */
+  notchLines: z.array(length0).max(20).default([]),
+  /**
+   * Battens along the whole of an edge, to which boards or a ceiling are fixed: over the joists' edge, so that it moves out by their
+   * depth; or beside the joists, level with their edge, so that it moves in.
+   */
+  battens: z
+    .array(
+      z.strictObject({
+        edge: z.enum(["top", "bottom"]).default("bottom"),
+        depth: z.number().min(5).max(200),
+        place: z.enum(["over", "beside"]).default("over"),
+      }),
+    )
+    .max(2)
+    .default([]),
   /** Engineered joists: where their maker's chart allows a hole, from the left bearing of each span, and up to which size. */
   makerAllows: z
     .array(z.strictObject({ from: length0, to: length0, most: size }))

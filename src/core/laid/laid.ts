@@ -54,7 +54,10 @@ export const holeSchema = z.object({
   /** Joist and noggin: from the top edge of the joists. Wall and stud: from the ceiling. */
   fromTop: z.number(),
   centre: xyz,
+  /** Bit; of a notch its width. */
   diameter: z.number(),
+  /** In a joist: a notch sawn into its top in place of a hole, mm. */
+  notch: z.object({ width: z.number(), depth: z.number() }).optional(),
   runs: z.array(z.string()),
   /** A steel plate goes over it because 50 mm to the edge is not kept. */
   plated: z.boolean(),

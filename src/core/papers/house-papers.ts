@@ -10,7 +10,7 @@ import { notifiable } from "../plan/notify";
 import { cableOf } from "../rules/catalogue";
 import { notifyRules } from "../rules/notify";
 import { boringOrder, nogginHoles, wallHoles } from "../trades/timber/boring";
-import { holeWords } from "../words/holes";
+import { holeSize, holeWords } from "../words/holes";
 import { NOTIFY_CAUTION, notifyWords } from "../words/notify";
 import type { Paper, TableBlock } from "./paper";
 import { type TestCell, testLines } from "./test-lines";
@@ -55,7 +55,7 @@ export function boresPaper(h: House, plan: Plan): Paper {
       w.from,
       toMark(Math.abs(o.at)),
       [w.height, w.fall ?? ""].filter(Boolean).join(", "),
-      mm(o.diameter),
+      o.notch ? holeSize(o) : mm(o.diameter),
       o.plated ? "plate" : "",
     ];
   };

@@ -4,9 +4,10 @@ import type { House } from "../house/house";
 import type { Cut } from "../house/joist";
 import type { Hole, Run } from "../laid/laid";
 import { HOLE_FILL } from "../rules/bits";
-import { overall, section } from "../rules/cables";
+import { type Cable, isMetalClad, overall, section } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { type Fact, type Where, fact } from "../rules/fact";
+import { NOTCH_MOST, fitsNotch, notchFor } from "../rules/notches";
 import { checkJoist } from "../trades/timber/check-joist";
 import { overCut } from "../trades/timber/over-cut";
 import { checkStud } from "../trades/timber/stud";
@@ -43,6 +44,28 @@ function misplacedCuts(l: LaidDeck): Fact[] {
   });
 }
 
+const cutOf = (o: Hole): Cut =>
+  o.notch
+    ? { id: o.id, kind: "notch", at: o.at, ...o.notch, edge: "top" }
+    : { id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop };
+
+/** A notch that the cables in it fill beyond what one plate covers, or whose cables lie too near its plate. */
+function tooWide(o: Hole, through: readonly Cable[]): Fact[] {
+  if (fitsNotch(through, Infinity)) return [];
+  const needs = notchFor(through).width;
+  return [
+    fact("hole.too-small", "hole", o.id, {
+      case: "notch",
+      where: placeOfHole(o),
+      measured: needs,
+      limit: NOTCH_MOST,
+      sense: "most",
+      unit: "mm",
+      of: { cables: through.length, thickest: Math.max(...through.map((c) => c.thickness)) },
+    }),
+  ];
+}
+
 /** Judges every hole: in its joist or stud, against its neighbours and old cuts, and for the cables that pass it. */
 export function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fact[] {
   const out: Fact[] = [];
@@ -66,10 +89,7 @@ export function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[
             }),
           );
         if (l.deck.kind === "engineered" && !old.length && mine.every((o) => makerAllows(l, o.at, o.diameter))) return;
-        const cuts: Cut[] = [
-          ...old,
-          ...mine.map((o): Cut => ({ id: o.id, kind: "hole", at: o.at, diameter: o.diameter, fromTop: o.fromTop })),
-        ];
+        const cuts: Cut[] = [...old, ...mine.map((o): Cut => cutOf(o))];
         if (!cuts.length) return;
         const found = checkJoist(
           joistFor(l, span),
@@ -104,7 +124,15 @@ export function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[
     if (timber)
       for (const f of checkStud(timber.depth, o.diameter, timber.depth / 2, true).facts)
         out.push({ ...f, subject: { kind: "hole", id: o.id }, where: placeOfHole(o) });
+    if (o.notch && !o.plated)
+      for (const r of o.runs)
+        if (!isMetalClad(cableOf(runOf.get(r)?.cable ?? "", h.catalogue)))
+          out.push(fact("timber.cable-edge", "hole", o.id, { case: "notch", where: placeOfHole(o) }));
     const through = o.runs.flatMap((r) => cableOf(runOf.get(r)?.cable ?? "", h.catalogue) ?? []);
+    if (o.notch) {
+      out.push(...tooWide(o, through));
+      continue;
+    }
     const area = through.reduce((sum, c) => sum + section(c), 0);
     const fill = area / ((Math.PI * o.diameter ** 2) / 4);
     const widest = Math.max(0, ...through.map((c) => overall(c)));

@@ -8,7 +8,8 @@ import { type LaidDeck, placeOn, takenOffEdges } from "../house/deck";
 import { deckWalls, onWallBelow, wallsPassed } from "../house/deck-walls";
 import { nogginCrossings } from "../house/noggin-crossings";
 import { studCrossings } from "../house/stud-crossings";
-import type { Cable } from "../rules/cables";
+import { type Cable, isMetalClad } from "../rules/cables";
+import { NOTCH_AT, notchFor } from "../rules/notches";
 import type { LaidRun } from "../routing/lay";
 import { type Care, NO_CARE, tooMany } from "../routing/site";
 import { timberRules } from "../rules/timber";
@@ -25,7 +26,7 @@ const SHARED = 1;
  */
 export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE): Hole[] {
   const found: Found[] = [];
-  const add = (hole: Omit<Hole, "diameter" | "plated" | "id">, most: number): void => {
+  const add = (hole: Omit<Hole, "diameter" | "plated" | "id" | "notch">, most: number): void => {
     const there = found.find(
       (f) =>
         f.hole.in.kind === hole.in.kind &&
@@ -108,6 +109,8 @@ export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE
       }
       if (hole.in.kind === "stud")
         return { id: studHoleId(hole), ...hole, diameter: bitThrough(hole.runs, most, cableOfRun), plated: false };
+      const notched = notchHole(h, hole, cableOfRun);
+      if (notched) return notched;
       const diameter =
         bitFor(
           hole.runs.map((r) => cableOfRun.get(r)!),
@@ -125,6 +128,24 @@ export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE
       return { id, ...hole, diameter, plated };
     })
     .sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
+}
+
+/**
+ * The notch at a place where cables cross a joist right under its top: as wide and deep as they need, under a steel plate but where all of
+ * them are clad in earthed metal. Null for a crossing that is bored.
+ */
+function notchHole(h: House, hole: Found["hole"], cableOfRun: ReadonlyMap<string, Cable>): Hole | null {
+  const deck = h.decks[h.deckOfId.get(hole.in.deck ?? "") ?? -1];
+  if (hole.in.kind !== "joist" || deck?.deck.kind !== "solid-joists" || hole.fromTop > NOTCH_AT + SHARED) return null;
+  const cables = hole.runs.map((r) => cableOfRun.get(r)!);
+  const notch = notchFor(cables);
+  return {
+    id: `${hole.in.deck}.J${hole.in.joist}.${hole.in.span}.${figure(hole.at)}.notch`,
+    ...hole,
+    diameter: notch.width,
+    notch,
+    plated: !cables.every(isMetalClad),
+  };
 }
 
 /** Whether a hole in a joist keeps less than 50 mm to the edge of the timber, or of a noggin fixed there later: then it is plated. */
@@ -156,7 +177,7 @@ function shareStuds(h: House, found: Found[]): void {
   }
 }
 
-type Found = { hole: Omit<Hole, "diameter" | "plated" | "id">; most: number; done: Hole | null };
+type Found = { hole: Omit<Hole, "diameter" | "plated" | "id" | "notch">; most: number; done: Hole | null };
 
 const figure = (x: number): string => String(Math.round(x * 10) / 10).replace(".", "_");
 const studHoleId = (o: Found["hole"]): string =>
@@ -282,7 +303,7 @@ function joistCrossings(
   a: XYZ,
   b: XYZ,
   run: string,
-  add: (hole: Omit<Hole, "diameter" | "plated" | "id">, most: number) => void,
+  add: (hole: Found["hole"], most: number) => void,
 ): void {
   const l = h.decks[h.deckOfId.get(deckId) ?? -1];
   if (!l) return;

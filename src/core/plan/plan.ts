@@ -208,9 +208,9 @@ function linesBound(laid: Laid, runs: readonly Run[], total: number, before: Pla
 function aroundHeld(h: House, held: readonly HeldRun[]): House {
   const drilled = held
     .flatMap((r) => r.holes)
-    .flatMap(({ in: { kind, deck, joist, span }, at, diameter }) =>
+    .flatMap(({ in: { kind, deck, joist, span }, at, diameter, notch }) =>
       kind === "joist" && deck !== undefined && joist !== undefined && span !== undefined
-        ? [{ deck, joist, span, at, diameter }]
+        ? [{ deck, joist, span, at, diameter, ...(notch ? { notch } : {}) }]
         : [],
     );
   if (!drilled.length) return h;

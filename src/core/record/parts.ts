@@ -246,6 +246,7 @@ function extensionParts(h: House, plan: Plan): Part[] {
 function holeMinutes(h: House, o: Hole): number {
   if (o.in.kind === "wall")
     return wallHoleMinutes(h.faces[h.faceOfWall.get(o.in.wall ?? "") ?? -1]?.shape.thickness ?? 0);
+  if (o.notch) return minutes.notch;
   return o.in.kind === "joist" ? minutes.bore : minutes.studHole;
 }
 

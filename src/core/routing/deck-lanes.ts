@@ -10,7 +10,8 @@ import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { boreLinesOf } from "./bore-lines";
 import type { Entry } from "./meeting-decks";
 import { addDeckSections } from "./section-lanes";
-import { EDGE, type GraphDraft, addEdge, addNode, append, draft } from "./graph";
+import { NOTCH_AT } from "../rules/notches";
+import { type BorePlace, EDGE, type GraphDraft, addEdge, addNode, append, draft } from "./graph";
 import { CLEAR, type FaceLines, risesAt } from "./wall-lines";
 
 /** A cable clipped along a joist lies this far off its side, mm. */
@@ -66,7 +67,17 @@ function lanesOf(h: House, n: number, entries: readonly Entry[]): GraphDraft {
   const l = h.decks[n]!;
   const kept = h.job.forbidden.filter((x) => x.place.on === "deck" && x.place.deck === l.deck.id);
   const walls = deckWalls(h)[n]!.flatMap((w) => [w.across, w.x0, w.y0, w.x1, w.y1]);
-  const made = [n, ...kept, "walls", ...walls, "entries", ...entries.flatMap((e) => [e.along, e.across])];
+  const { notch, notchEdge } = h.job.settings.schools;
+  const made = [
+    n,
+    notch,
+    notchEdge,
+    ...kept,
+    "walls",
+    ...walls,
+    "entries",
+    ...entries.flatMap((e) => [e.along, e.across]),
+  ];
   const there = parts.get(l);
   if (there && alike(there.made, made)) return there.part;
   const part = draft(1024, 2048);
@@ -95,7 +106,7 @@ function addLanes(g: GraphDraft, h: House, n: number, entries: readonly Entry[])
     })
     .map((x) => l.origin + x.at);
   const nogginsOn = (a: number, b: number): number => rows.filter((x) => x > a + EPS && x <= b + EPS).length;
-  const lineList = boreLinesOf(l);
+  const lineList = boreLinesOf(l, h.job.settings.schools);
   const bays: { stations: number[]; lanes: [Lane | null, Lane | null] }[] = [];
   for (let b = 0; b <= l.joists.length; b++) {
     const below = l.joists[b - 1];
@@ -179,16 +190,19 @@ function addLanes(g: GraphDraft, h: House, n: number, entries: readonly Entry[])
         !free(line.along, j.at - half - OFF, line.along, j.at + half + OFF)
       )
         continue;
-      g.bores.push({
-        deck: n,
-        joist: i,
-        span: line.span,
-        at: line.at,
-        centre: at3(l, line.along, j.at),
-        most: line.most,
-        asked: line.asked,
-      });
-      addEdge(g, from, to, EDGE.bore, g.bores.length - 1);
+      const { span, at, most, asked, notch } = line;
+      const z = notch === undefined ? l.mid : l.top - NOTCH_AT;
+      const through = (across: number): XYZ => [...at3(l, line.along, across).slice(0, 2), z] as unknown as XYZ;
+      const place: BorePlace = { deck: n, joist: i, span, at, centre: through(j.at), most, asked };
+      g.bores.push(notch === undefined ? place : { ...place, notch });
+      if (notch === undefined) addEdge(g, from, to, EDGE.bore, g.bores.length - 1);
+      else {
+        // Up beside the joist, over it in the notch, and down again.
+        const [up, down] = [addNode(g, through(j.at - half - OFF)), addNode(g, through(j.at + half + OFF))];
+        addEdge(g, from, up, EDGE.bay, n);
+        addEdge(g, up, down, EDGE.bore, g.bores.length - 1);
+        addEdge(g, down, to, EDGE.bay, n);
+      }
     }
   });
 }

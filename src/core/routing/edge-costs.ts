@@ -4,6 +4,7 @@ import type { Circuit, Costs } from "../job/model";
 import { bitFor } from "../rules/bits";
 import { type Cable, isMetalClad } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
+import { fitsNotch } from "../rules/notches";
 import { type BorePlace, EDGE, type RouteGraph } from "./graph";
 import { LADDER } from "./weights";
 
@@ -14,6 +15,9 @@ const WET = 4;
 /** Price of a bore on a line the user asked for, and off it on a deck with such lines. */
 const ASKED = 0.25;
 const NOT_ASKED = 4;
+
+/** Price of a notch as a share of that of a bore: two saw cuts, a chisel and a plate. */
+const NOTCHED = 1.5;
 
 /** Price of a hole in a stud, plate or noggin, as a share of that of a bore in a joist: it is quicker, and often shared. */
 const STUD_HOLE = 0.5;
@@ -112,8 +116,11 @@ export function edgeCosts(
  */
 export function borePrice(dear: number, place: BorePlace, cable: Cable, there: readonly Cable[]): number {
   const asked = place.asked === null ? 1 : place.asked ? ASKED : NOT_ASKED;
-  if (!there.length) return bitFor([cable], place.most) === null ? Infinity : dear * asked;
+  const { notch } = place;
+  const fits = (cables: readonly Cable[]): boolean =>
+    notch === undefined ? bitFor(cables, place.most) !== null : fitsNotch(cables, notch);
+  if (!there.length) return fits([cable]) ? dear * asked * (notch === undefined ? 1 : NOTCHED) : Infinity;
   // Loaded cables warm each other: each one already there costs a little, so that bundles do not grow without need.
   const warm = cable.csa >= WARM_CSA ? there.filter((c) => c.csa >= WARM_CSA).length : 0;
-  return bitFor([...there, cable], place.most) === null ? Infinity : dear * SHARED_BORE + warm * GROUPING;
+  return fits([...there, cable]) ? dear * SHARED_BORE + warm * GROUPING : Infinity;
 }

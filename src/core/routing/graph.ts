@@ -17,6 +17,8 @@ export interface BorePlace {
   most: number;
   /** Whether it lies on a line the user asked for; null on a deck where none was. */
   asked: boolean | null;
+  /** Deepest notch there, mm, where the cables cross in a notch and not in a hole. */
+  notch?: number;
 }
 
 /**

@@ -35,14 +35,14 @@ const sidesOf = (outline: readonly XY[]): Side[] =>
   });
 
 /** Where cables of a deck come to one of its sides: beside every joist that ends there; else where the last joist may be bored. */
-function placesAlong(l: LaidDeck, side: Side): number[] {
+function placesAlong(h: House, l: LaidDeck, side: Side): number[] {
   if (side.axis === l.along)
     return l.joists.flatMap((j) => {
       const off = l.deck.joists.breadth / 2 + CLEAR;
       return [j.at - off, j.at + off];
     });
   const nearest = [...l.joists].sort((a, b) => Math.abs(a.at - side.at) - Math.abs(b.at - side.at))[0];
-  return nearest ? boreLinesOf(l)[nearest.n - 1]!.map((x) => x.along) : [];
+  return nearest ? boreLinesOf(l, h.job.settings.schools)[nearest.n - 1]!.map((x) => x.along) : [];
 }
 
 /** True when a cable can lie at a place of a deck beside its joists. */
@@ -67,7 +67,7 @@ export function joinMeetingDecks(g: GraphDraft, h: House): Entry[][] {
         for (const t of sidesOf(b.deck.outline)) {
           if (s.axis !== t.axis || Math.abs(s.at - t.at) > MEET) continue;
           const [lo, hi] = [Math.max(s.run[0], t.run[0]), Math.min(s.run[1], t.run[1])];
-          const places = [...placesAlong(a, s), ...placesAlong(b, t)].filter((x) => x > lo + EPS && x < hi - EPS);
+          const places = [...placesAlong(h, a, s), ...placesAlong(h, b, t)].filter((x) => x > lo + EPS && x < hi - EPS);
           for (const x of distinct(places)) {
             const [atA, atB] = [s.at, t.at].map((c): XY => (s.axis === "x" ? { x: c, y: x } : { x, y: c }));
             if (!liesFree(a, atA!) || !liesFree(b, atB!)) continue;

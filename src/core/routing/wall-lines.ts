@@ -255,7 +255,7 @@ function bandLines(h: House, f: Face, over: readonly number[]): number[] {
     const slope = along[l.across];
     if (Math.abs(slope) < 1e-6) {
       const places = [
-        ...boreLinesBeside(l, origin[l.across === "x" ? 0 : 1]).map((x) => x.along),
+        ...boreLinesBeside(l, origin[l.across === "x" ? 0 : 1], h.job.settings.schools).map((x) => x.along),
         ...h.points.flatMap((p) => (p.deck === d ? [p.space[l.along === "x" ? 0 : 1]] : [])),
       ];
       return places

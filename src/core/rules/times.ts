@@ -4,6 +4,7 @@
  */
 export const minutes = {
   bore: 2,
+  notch: 6,
   studHole: 1.5,
   wallHole: { thin: 6, thick: 12 },
   chaseMetre: { plaster: 6, masonry: 12 },

@@ -57,7 +57,7 @@ export function holeWords(h: House, o: Hole): HoleWords {
       of: l?.deck.name ?? o.in.deck ?? "",
       along: `${mm(o.at)} from ${bearing}`,
       from: bearing,
-      height: `${mm(o.fromTop)} down from the top`,
+      height: o.notch ? "sawn into the top" : `${mm(o.fromTop)} down from the top`,
       room: l ? roomAt(h, n, { x: o.centre[0], y: o.centre[1] }) : "",
     };
   }
@@ -115,6 +115,14 @@ function fallWords(f: Face | undefined, to: Face | undefined): Pick<HoleWords, "
   const yard = [f, to].find((x) => x?.room.kind === "yard");
   return yard && f && to ? { fall: `${RISE} lower on the side of ${yard.room.name}, sealed there` } : {};
 }
+
+/** With what a hole is made and how large it is: “bit 18”, “notch 15 wide and 11 deep”. */
+export const holeTool = (o: Pick<Hole, "diameter" | "notch">): string =>
+  o.notch ? `notch ${mm(o.notch.width)} wide and ${mm(o.notch.depth)} deep` : `bit ${o.diameter}`;
+
+/** The size of a hole for a column of sizes: “Ø 18”, “15 × 11”. */
+export const holeSize = (o: Pick<Hole, "diameter" | "notch">): string =>
+  o.notch ? `${mm(o.notch.width)} × ${mm(o.notch.depth)}` : `Ø ${o.diameter}`;
 
 /**
  * The whole in one line: “Joist 4, span 2 of 3, Ceiling deck, over Kitchen: 1 240 from its west bearing, 97.5 down

@@ -1,7 +1,8 @@
 import { count, mm } from "../base/figures";
 import type { Fact } from "../rules/fact";
+import { NOTCH_AT } from "../rules/notches";
 import { partWords } from "./holes";
-import { type Names, type Say, type Said, and, cap, flag, leg, list, measured, num, txt } from "./say";
+import { type Names, type Say, type Said, and, cap, flag, leg, limit, list, measured, num, txt } from "./say";
 
 const again = (f: Fact, otherwise = "Lay the run another way."): Pick<Said, "remedy"> => ({
   remedy: f.fix ? "Lay this run again" : otherwise,
@@ -174,8 +175,14 @@ export const routeWords = {
     remedy: "Work out the plan again.",
   }),
   "hole.too-small": (f, n) => ({
-    message: `${placeOfHole(f, n)}: Ø ${mm(num(f, "diameter"))} for ${count(num(f, "cables"), "cable")}, ${measured(f).toFixed(0)} % full.`,
-    remedy: "Drill a second hole farther along, or lay a run another way.",
+    message:
+      f.case === "notch"
+        ? `${placeOfHole(f, n)}: ${count(num(f, "cables"), "cable")} side by side want a notch ${mm(measured(f))} wide; one plate covers ${mm(limit(f))}, and holds cables up to ${mm(2 * (NOTCH_AT - 2))} thick.`
+        : `${placeOfHole(f, n)}: Ø ${mm(num(f, "diameter"))} for ${count(num(f, "cables"), "cable")}, ${measured(f).toFixed(0)} % full.`,
+    remedy:
+      f.case === "notch"
+        ? "Lay a run over another line, or through a hole."
+        : "Drill a second hole farther along, or lay a run another way.",
   }),
   "stock.short": (f, n) => ({
     message: `${cap(n.cable(f.subject.id))}: ${num(f, "unmet")} of ${num(f, "lengths")} lengths do not fit on the drums, ${mm(num(f, "short"))} m in all; the longest is ${mm(num(f, "longest"))} m.`,

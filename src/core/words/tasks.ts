@@ -12,7 +12,7 @@ import { chaseNeeds } from "../plan/chase-needs";
 import type { Part } from "../record/parts";
 import type { PartState, Task } from "../record/tasks";
 import { surfaceName } from "./closing";
-import { holeWords } from "./holes";
+import { holeTool, holeWords } from "./holes";
 import { extensionPart, outsidePart } from "./outside-tasks";
 import { type PartWords, say } from "./part-words";
 
@@ -93,9 +93,7 @@ function holePart(h: House, plan: Plan, p: Part): PartWords {
   return say(
     `${capital([w.timber, w.of, w.room].filter(Boolean).join(", "))}, from ${w.from}`,
     toMark(o.at < 0 ? -o.at : o.at),
-    [w.height, w.fall ?? "", `bit ${o.diameter}`, o.plated ? "steel plate over it" : "", serves]
-      .filter(Boolean)
-      .join(", "),
+    [w.height, w.fall ?? "", holeTool(o), o.plated ? "steel plate over it" : "", serves].filter(Boolean).join(", "),
   );
 }
 

@@ -86,12 +86,16 @@ export const timberWords = {
     inJoist(
       f,
       n,
-      f.case === "covered"
-        ? `A noggin that is fixed later comes ${mm(-measured(f))} over the hole: it would sit on the cables.`
-        : `The edge of the hole is ${mm(measured(f))} from the edge of the timber, or of a noggin fixed later; a cable needs ${mm(limit(f))} or a steel plate.`,
-      f.case === "covered"
-        ? "Move the hole beside the noggin, or take a shallower one."
-        : "Fit a steel plate over the hole.",
+      f.case === "notch"
+        ? "The cable lies in a notch, within reach of every nail."
+        : f.case === "covered"
+          ? `A noggin or batten that is fixed later comes ${mm(-measured(f))} over the hole: it would sit on the cables.`
+          : `The edge of the hole is ${mm(measured(f))} from the edge of the timber, or of a noggin fixed later; a cable needs ${mm(limit(f))} or a steel plate.`,
+      f.case === "notch"
+        ? "Fit a steel plate over the notch."
+        : f.case === "covered"
+          ? "Move the hole beside it, or take a shallower noggin or batten."
+          : "Fit a steel plate over the hole.",
     ),
   "timber.notch.zone": (f, n) =>
     inJoist(

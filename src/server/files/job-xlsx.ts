@@ -7,7 +7,7 @@ import type { SiteEntry } from "../../core/job/site-entry";
 import { type TestCell, testLines } from "../../core/papers/test-lines";
 import { buyingList } from "../../core/record/buying";
 import { boringOrder, nogginHoles, wallHoles } from "../../core/trades/timber/boring";
-import { holeWords } from "../../core/words/holes";
+import { holeSize, holeWords } from "../../core/words/holes";
 import { cableOf } from "../../core/rules/catalogue";
 
 /**
@@ -136,7 +136,7 @@ export async function jobXlsx(h: House, plan: Plan, siteBook: readonly SiteEntry
       ...wallHoles(h, plan),
     ].map((o) => {
       const w = holeWords(h, o);
-      return [w.timber, w.of, w.room, w.from, Math.round(Math.abs(o.at)), w.height, o.diameter, o.plated ? "yes" : ""];
+      return [w.timber, w.of, w.room, w.from, Math.round(Math.abs(o.at)), w.height, o.notch ? holeSize(o) : o.diameter, o.plated ? "yes" : ""];
     }),
   );
   return new Uint8Array(await book.xlsx.writeBuffer());

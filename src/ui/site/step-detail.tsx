@@ -10,7 +10,7 @@ import { clipMarks } from "../../core/plan/clip-marks";
 import { endFigures } from "../../core/plan/end-figures";
 import { legWords, runTape } from "../../core/drawings/tape";
 import { cableOf } from "../../core/rules/catalogue";
-import { holeWords } from "../../core/words/holes";
+import { holeTool, holeWords } from "../../core/words/holes";
 import { mm, toCut } from "../../core/base/figures";
 import { pathLength } from "../../core/base/wall-frame";
 import { type SiteEntry, type Step, readingWords, stepNames } from "../../core/job/site-entry";
@@ -247,7 +247,7 @@ function StepHead({ job, plan, house, run, step }: Props) {
       <Big
         over={`${where[0]!.toUpperCase()}${where.slice(1)}, from ${w.from}`}
         n={mm(first.at)}
-        under={`${[`bit ${first.diameter}`, w.height].filter(Boolean).join(", ")}. Scan before drilling.`}
+        under={`${[holeTool(first), w.height].filter(Boolean).join(", ")}. Scan before drilling.`}
       />
     );
   }
@@ -304,7 +304,7 @@ function StepMarks({ job, plan, house, run, step }: Props) {
       const w = holeWords(house, o);
       const where = [w.timber, w.of, w.room].filter(Boolean).join(", ");
       rows.push({
-        k: `${where[0]!.toUpperCase()}${where.slice(1)}: ${[w.height, `bit ${o.diameter}`, o.plated ? "steel plate" : ""].filter(Boolean).join(", ")}`,
+        k: `${where[0]!.toUpperCase()}${where.slice(1)}: ${[w.height, holeTool(o), o.plated ? "steel plate" : ""].filter(Boolean).join(", ")}`,
         v: mm(o.at),
       });
     }

@@ -2,11 +2,11 @@
 import { Download, Printer } from "lucide-react";
 import { type LaidDeck, isHeavy } from "../../core/house/deck";
 import type { Hole } from "../../core/laid/laid";
-import { bearingNames, holeWords } from "../../core/words/holes";
+import { bearingNames, holeSize, holeWords } from "../../core/words/holes";
 import { ASSUMED_STUDS } from "../../core/house/studs";
 import { joistRefusals } from "../../core/trades/timber/check-joist";
 import { joistFor } from "../../core/house/deck";
-import { boringTotals, chalkLines, nogginHoles, wallHoles } from "../../core/trades/timber/boring";
+import { boringTotals, chalkLines, nogginHoles, notchesIn, wallHoles } from "../../core/trades/timber/boring";
 import { findingOf } from "../../core/words/findings";
 import { mm } from "../../core/base/figures";
 import { useDesk, useSnapshot } from "../job/store";
@@ -27,6 +27,7 @@ export function BoringSheet() {
     const rooms = [...new Set(holes.map((o) => holeWords(house, o).room))].filter(Boolean);
     return rooms.length ? <span className="font-normal">, {rooms.join(", ")}</span> : null;
   };
+  const notches = notchesIn(plan);
   const plates = plan.holes.filter((o) => o.plated).length;
   return (
     <div className="sheet min-h-0 flex-1 overflow-auto border border-line bg-panel p-4" data-schedule>
@@ -62,6 +63,7 @@ export function BoringSheet() {
             ];
             return `Ø ${t.diameter}: ${parts.filter(Boolean).join(", ")}`;
           })
+          .concat(notches ? `${notches} ${notches === 1 ? "notch" : "notches"} to saw` : [])
           .join(" · ") || "Nothing to drill."}
         {plates ? ` · ${plates} steel ${plates === 1 ? "plate" : "plates"}` : ""}
       </p>
@@ -132,8 +134,10 @@ export function BoringSheet() {
                           </button>
                         </td>
                         <td className="num w-24 text-right">{mm(hole.at)}</td>
-                        <td className="num w-28 text-right">{mm(hole.fromTop)} down</td>
-                        <td className="num w-20 text-right">Ø {hole.diameter}</td>
+                        <td className="num w-28 text-right">
+                          {hole.notch ? "notch in the top" : `${mm(hole.fromTop)} down`}
+                        </td>
+                        <td className="num w-20 text-right">{holeSize(hole)}</td>
                         <td className="w-20 pl-3">{hole.plated ? "plate" : ""}</td>
                         <td className="pl-3">{hole.runs.map(label).join(", ")}</td>
                       </tr>
@@ -182,7 +186,7 @@ function HoleTable({ holes, label }: { holes: readonly Hole[]; label: (run: stri
               <td className="w-72 py-0.5 first-letter:uppercase">{w.timber || `through ${w.room}`}</td>
               <td className="pl-4 whitespace-nowrap">{o.in.kind === "noggin" ? w.along : mm(o.at)}</td>
               <td className="pl-4 whitespace-nowrap">{w.height}</td>
-              <td className="num w-20 text-right">Ø {o.diameter}</td>
+              <td className="num w-20 text-right">{holeSize(o)}</td>
               <td className="pl-3">{o.runs.map(label).join(", ")}</td>
             </tr>
           );

@@ -6,6 +6,8 @@ import { joistRefusals } from "../../core/trades/timber/check-joist";
 import { joistWindows } from "../../core/trades/timber/joist";
 import { boreMargins } from "../../core/trades/timber/boring";
 import type { Deck } from "../../core/job/model";
+import { NOTCH_MOST } from "../../core/rules/notches";
+import { holeSize } from "../../core/words/holes";
 import { say } from "../job/edits";
 import { change, edit, useDesk, useSnapshot } from "../job/store";
 import { Button } from "../kit/button";
@@ -40,6 +42,38 @@ function HeavyWord({ deck, joist, span, by }: { deck: Deck; joist: number; span:
   );
 }
 
+const without = (list: readonly number[], i: number): number[] => list.filter((_, k) => k !== i);
+
+/** Lines across the joists that the user asks for: one more, and those there are. */
+function Lines(p: {
+  label: string;
+  name: string;
+  about: string;
+  span: number;
+  at: readonly number[];
+  ask: (at: number) => string | null;
+  remove: (i: number) => string | null;
+}) {
+  return (
+    <div className="grid gap-1">
+      <NumberField
+        label={p.label}
+        name={p.name}
+        value={0}
+        min={0}
+        max={p.span}
+        onCommit={(at) => (at === 0 ? null : p.ask(at))}
+      />
+      <p className="text-[12.5px] text-soft">{p.about}</p>
+      {p.at.map((x, i) => (
+        <Button key={x} look="quiet" onClick={() => say(p.remove(i))}>
+          Remove the line at {mm(x)}
+        </Button>
+      ))}
+    </div>
+  );
+}
+
 /** One span of one joist: its windows, limits and bores. */
 export function JoistCard({ deck, joist, span }: { deck: string; joist: number; span: number }) {
   const { house, plan } = useSnapshot();
@@ -60,17 +94,18 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
     const p = (x: string): string => house.points[house.pointOfId.get(x) ?? -1]?.point.label ?? x;
     return r ? `${p(r.from)}–${p(r.to)}` : id;
   };
-  const askLine = (at: number): string | null => {
+  /** A line across the joists, given from the bearing of this one: it has to lie in a window, a notch with its whole width. */
+  const askLine = (list: "boreLines" | "notchLines", at: number): string | null => {
     const d = Math.min(at, model.span - at);
-    const [lo, hi] = w.hole.zones[0];
-    if (d < lo - 1e-6 || d > hi + 1e-6)
-      return `The line is ${mm(at)} from the bearing; it must be ${mm(lo)} to ${mm(hi)} from the nearer one.`;
-    return edit([
-      change("decks", deck, {
-        ...l.deck,
-        boreLines: [...l.deck.boreLines, Math.round((s[0] - l.origin + at) * 10) / 10],
-      }),
-    ]);
+    const half = list === "notchLines" ? NOTCH_MOST / 2 : 0;
+    const [lo, hi] = list === "notchLines" ? w.notch.zones[0] : w.hole.zones[0];
+    if (lo + half > hi - half)
+      return `A notch ${mm(NOTCH_MOST)} wide does not fit into the window of this span, ${mm(lo)} to ${mm(hi)} from the bearing.`;
+    if (d < lo + half - 1e-6 || d > hi - half + 1e-6)
+      return `The line is ${mm(at)} from the bearing; it must be ${mm(lo + half)} to ${mm(hi - half)} from the nearer one.`;
+    const line = Math.round((s[0] - l.origin + at) * 10) / 10;
+    if (l.deck[list].includes(line)) return `There is a line at ${mm(at)} already.`;
+    return edit([change("decks", deck, { ...l.deck, [list]: [...l.deck[list], line] })]);
   };
   return (
     <section aria-label={`Joist ${joist}`}>
@@ -99,9 +134,11 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
             ["Largest hole", `Ø ${most(w.hole.maxDiameter)}`],
             ["Largest without plate", `Ø ${mm(w.hole.maxDiameterUnplated)}`],
             ["Centre, from the top", mm(w.hole.fromTop)],
+            ["Notch between", `${mm(w.notch.zones[0][0])} – ${mm(w.notch.zones[0][1])}`],
+            ["and between", `${mm(w.notch.zones[1][0])} – ${mm(w.notch.zones[1][1])}`],
             ["Notch, most depth", most(w.notch.maxDepth)],
-          ].map(([k, v]) => (
-            <div key={k} className="flex justify-between border-b border-dotted border-line py-1">
+          ].map(([k, v], i) => (
+            <div key={i} className="flex justify-between border-b border-dotted border-line py-1">
               <dt className="text-[13.5px] text-soft">{k}</dt>
               <dd className="num font-medium">{v}</dd>
             </div>
@@ -118,14 +155,15 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
                 <span>
                   <span className="num font-medium">{mm(o.at)}</span> from the bearing{o.plated ? ", steel plate" : ""}
                 </span>
-                <span className="num">Ø {o.diameter}</span>
+                <span className="num">{o.notch ? `notch ${holeSize(o)}` : holeSize(o)}</span>
               </p>
               <p className="text-soft">
-                Centre <span className="num">{mm(o.fromTop)}</span> down; passes {o.runs.map(runName).join(", ")}
+                {o.notch ? "Sawn into the top" : `Centre ${mm(o.fromTop)} down`}; passes{" "}
+                {o.runs.map(runName).join(", ")}
               </p>
               <details>
                 <summary className="cursor-pointer text-[13px] text-soft">Clearance to each limit</summary>
-                {boreMargins(l, plan!, o).map((m) => (
+                {boreMargins(l, plan!, o, school).map((m) => (
                   <div key={m.name} className="pt-1">
                     <p className="text-[12.5px] text-soft">{m.name}</p>
                     <Gauge measured={m.measured} limit={m.limit} sense={m.sense} unit="mm" severity="stop" />
@@ -140,28 +178,24 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
       )}
       {refusals.length ? null : (
         <div className="mt-2 grid gap-1">
-          <NumberField
+          <Lines
             label="Holes wanted in line at"
             name="bore line"
-            value={0}
-            min={0}
-            max={model.span}
-            onCommit={(at) => (at === 0 ? null : askLine(at))}
+            about="From the left bearing; all joists of the deck are drilled on it where the rules allow."
+            span={model.span}
+            at={l.deck.boreLines.map((x) => x - (s[0] - l.origin))}
+            ask={(at) => askLine("boreLines", at)}
+            remove={(i) => edit([change("decks", deck, { ...l.deck, boreLines: without(l.deck.boreLines, i) })])}
           />
-          <p className="text-[12.5px] text-soft">
-            From the left bearing; all joists of the deck are drilled on it where the rules allow.
-          </p>
-          {l.deck.boreLines.map((x) => (
-            <Button
-              key={x}
-              look="quiet"
-              onClick={() =>
-                say(edit([change("decks", deck, { ...l.deck, boreLines: l.deck.boreLines.filter((y) => y !== x) })]))
-              }
-            >
-              Remove the line at {mm(x - (s[0] - l.origin))}
-            </Button>
-          ))}
+          <Lines
+            label="Notches wanted in line at"
+            name="notch line"
+            about={`From the left bearing, in the window of the school chosen (${school === "warranty" ? "0.1 to 0.2 of the span" : "0.07 to 0.25 of the span"}); sawn from above, each under a steel plate. Holes on the centre line weaken a joist less: notch only where no hole serves.`}
+            span={model.span}
+            at={l.deck.notchLines.map((x) => x - (s[0] - l.origin))}
+            ask={(at) => askLine("notchLines", at)}
+            remove={(i) => edit([change("decks", deck, { ...l.deck, notchLines: without(l.deck.notchLines, i) })])}
+          />
         </div>
       )}
     </section>

@@ -31,7 +31,7 @@ describe("the boring schedule", () => {
   it("counts bits, and every margin of a laid bore keeps its limit", () => {
     expect(boringTotals(plan).reduce((n, t) => n + t.joists + t.studs + t.walls, 0)).toBe(plan.holes.length);
     for (const o of plan.holes.filter((x) => x.in.kind === "joist"))
-      for (const m of boreMargins(h.decks[0]!, plan, o))
+      for (const m of boreMargins(h.decks[0]!, plan, o, "warranty"))
         expect(
           m.sense === "least" ? m.measured >= m.limit - 1e-6 : m.measured <= m.limit + 1e-6,
           `${o.id} ${m.name}`,

@@ -1,7 +1,9 @@
 import type { House } from "../../house/house";
 import type { Hole, Plan } from "../../laid/laid";
 import { mm } from "../../base/figures";
-import { type LaidDeck, cutsOf } from "../../house/deck";
+import { type LaidDeck, cutsOf, takenOffEdges } from "../../house/deck";
+import type { NotchSize } from "../../rules/notches";
+import type { Schools } from "../../rules/schools";
 import { timberRules } from "../../rules/timber";
 
 /** Bores nearer to one line than this are on it: a chalk line, mm. */
@@ -97,6 +99,7 @@ export function boringTotals(
 ): { diameter: number; joists: number; studs: number; walls: number }[] {
   const by = new Map<number, { diameter: number; joists: number; studs: number; walls: number }>();
   for (const o of plan.holes) {
+    if (o.notch) continue;
     const t = by.get(o.diameter) ?? { diameter: o.diameter, joists: 0, studs: 0, walls: 0 };
     if (o.in.kind === "joist") t.joists++;
     else if (o.in.kind !== "wall") t.studs++;
@@ -105,6 +108,9 @@ export function boringTotals(
   }
   return [...by.values()].sort((a, b) => a.diameter - b.diameter);
 }
+
+/** How many notches are sawn. */
+export const notchesIn = (plan: Pick<Plan, "holes">): number => plan.holes.filter((o) => o.notch).length;
 
 /** Room a bore keeps to each of its limits: measured and limit, mm, as a gauge shows them. */
 export interface Margin {
@@ -115,13 +121,15 @@ export interface Margin {
 }
 
 /** Distances of a bore in a solid joist to every limit that binds it: window, size, edges of the timber, neighbours and old cuts. */
-export function boreMargins(l: LaidDeck, plan: Pick<Plan, "holes">, o: Hole): Margin[] {
+export function boreMargins(l: LaidDeck, plan: Pick<Plan, "holes">, o: Hole, school: Schools["notch"]): Margin[] {
   const j = l.joists[(o.in.joist ?? 0) - 1];
   const span = j?.spans[(o.in.span ?? 1) - 1];
   if (!j || !span || l.deck.kind !== "solid-joists") return [];
   const length = span[1] - span[0];
   const near = Math.min(o.at, length - o.at);
-  const edge = Math.min(o.fromTop, l.deck.joists.depth - o.fromTop) - o.diameter / 2;
+  if (o.notch) return notchMargins(l, plan, o, o.notch, length, school);
+  const taken = takenOffEdges(l, span[0] + o.at, o.diameter);
+  const edge = Math.min(o.fromTop - taken.top, l.deck.joists.depth - o.fromTop - taken.bottom) - o.diameter / 2;
   const out: Margin[] = [
     { name: "From the nearer bearing, least", measured: near, limit: timberRules.hole.from * length, sense: "least" },
     { name: "From the nearer bearing, most", measured: near, limit: timberRules.hole.to * length, sense: "most" },
@@ -134,7 +142,7 @@ export function boreMargins(l: LaidDeck, plan: Pick<Plan, "holes">, o: Hole): Ma
     },
   ];
   const others = plan.holes.filter(
-    (x) => x !== o && x.in.deck === o.in.deck && x.in.joist === o.in.joist && x.in.span === o.in.span,
+    (x) => x !== o && !x.notch && x.in.deck === o.in.deck && x.in.joist === o.in.joist && x.in.span === o.in.span,
   );
   const gap = (at: number): number => Math.abs(at - o.at);
   const next = others.sort((a, b) => gap(a.at) - gap(b.at))[0];
@@ -161,5 +169,37 @@ export function boreMargins(l: LaidDeck, plan: Pick<Plan, "holes">, o: Hole): Ma
         sense: "least",
       });
   }
+  return out;
+}
+
+/** Distances of a notch to the window and depth of its school, and to the nearest hole of its span. */
+function notchMargins(
+  l: LaidDeck,
+  plan: Pick<Plan, "holes">,
+  o: Hole,
+  notch: NotchSize,
+  length: number,
+  school: Schools["notch"],
+): Margin[] {
+  const rule = timberRules.notch[school];
+  const [a, b] = [o.at - notch.width / 2, o.at + notch.width / 2];
+  const mirrored = o.at > length / 2;
+  const [near, far] = mirrored ? [length - b, length - a] : [a, b];
+  const out: Margin[] = [
+    { name: "Nearer side, from the bearing, least", measured: near, limit: rule.from * length, sense: "least" },
+    { name: "Farther side, from the bearing, most", measured: far, limit: rule.to * length, sense: "most" },
+    { name: "Depth", measured: notch.depth, limit: rule.depth * l.deck.joists.depth, sense: "most" },
+  ];
+  const gaps = plan.holes
+    .filter((x) => !x.notch && x.in.deck === o.in.deck && x.in.joist === o.in.joist && x.in.span === o.in.span)
+    .map((x) => ({ x, gap: Math.abs(x.at - o.at) - (x.diameter + notch.width) / 2 }))
+    .sort((p, q) => p.gap - q.gap);
+  if (gaps[0])
+    out.push({
+      name: `To the hole at ${mm(gaps[0].x.at)}`,
+      measured: gaps[0].gap,
+      limit: timberRules.apart,
+      sense: "least",
+    });
   return out;
 }

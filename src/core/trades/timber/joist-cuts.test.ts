@@ -65,7 +65,7 @@ describe("old cuts", () => {
 describe("room to each limit", () => {
   const margins = (o: Hole, holes: Hole[] = [o], cuts: object[] = [], more?: Partial<Deck>) => {
     const l = withCuts(cuts, more).decks[0]!;
-    return boreMargins(l, { holes }, o).map((m) => [m.measured, m.limit, m.sense]);
+    return boreMargins(l, { holes }, o, "warranty").map((m) => [m.measured, m.limit, m.sense]);
   };
   it("of a hole at 900 of 3 000: window 750 to 1 200, bit 48.75, edge 87.5 of 50", () => {
     expect(margins(hole(2, 900))).toEqual([

@@ -11,6 +11,7 @@ import { NumberField, SelectField, TextField } from "../../kit/field";
 import { ExistingCuts } from "./deck/existing-cuts";
 import { JoistFields } from "./deck/joist-fields";
 import { listOf } from "./deck/list-of";
+import { Battens } from "./deck/battens";
 import { Noggins } from "./deck/noggins";
 import { Obstacles } from "./deck/obstacles";
 import { Opened } from "./deck/opened";
@@ -96,6 +97,7 @@ export function DeckForm({ deck }: { deck: Deck }) {
           <>
             <JoistFields deck={deck} put={put} />
             <Noggins deck={deck} put={(noggins) => put({ noggins })} />
+            <Battens deck={deck} put={(battens) => put({ battens })} />
             {deck.access === "closed" ? <Opened deck={deck} put={(opened) => put({ opened })} /> : null}
             <Obstacles deck={deck} put={(obstacles) => put({ obstacles })} />
             <ExistingCuts deck={deck} />
