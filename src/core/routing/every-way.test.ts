@@ -134,6 +134,61 @@ describe("decks that meet", () => {
     const run = between(job(turned, light("l2", 3000, 1550, "d2")));
     expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
   });
+  describe("where a joist lies along the side of one of them", () => {
+    const across = (first: number, more: object = {}) => ({
+      joists: {
+        ...half("d2", 0, 1).joists,
+        direction: "east-west",
+        first,
+        bearings: [
+          [-100, 0],
+          [4000, 4100],
+        ],
+      },
+      ...more,
+    });
+    const turned = (first: number, more: object = {}): Job => job(across(first, more), light("l2", 1200, 1900, "d2"));
+    it("the cable goes through that joist, by a bore in its window, and straight on", () => {
+      for (const first of [1, 10, 23, 31]) {
+        const j = turned(first);
+        const run = between(j);
+        expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
+        const bored = makePlan(j).holes.filter(
+          (o) => o.in.deck === "d2" && o.in.joist === 1 && o.runs.includes(run.id),
+        );
+        // A quarter to two fifths of 4 000 from either bearing.
+        expect(bored.map((o) => Math.min(o.at, 4000 - o.at) >= 1000 && Math.min(o.at, 4000 - o.at) <= 1600)).toEqual([
+          true,
+        ]);
+        expect(bored[0]!.centre[1]).toBe(1500 + first);
+      }
+    });
+    it("so it does from the other side, and over a step of 40", () => {
+      const first = { joists: { ...across(15).joists, first: 285 } };
+      // 285 and three spacings of 400: the last joist 15 from the side.
+      const both = (second: object): Job =>
+        house({
+          decks: [half("d1", 0, 1500, first), half("d2", 1500, 3000, second)],
+          points: [board("w0", 500), light("l1", 1000, 700, "d1"), light("l2", 1200, 1900, "d2")],
+          circuits: [lighting("l1", "l2")],
+        });
+      const joistsBored = (j: Job): string[] => {
+        const run = between(j);
+        expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
+        const near = makePlan(j).holes.filter((o) => o.runs.includes(run.id) && Math.abs(o.centre[1] - 1500) <= 25);
+        return near.map((o) => `${o.in.deck} ${o.in.joist}`);
+      };
+      expect(joistsBored(both({}))).toEqual(["d1 4"]);
+      expect(joistsBored(turned(10, { underside: 2455 }))).toEqual(["d2 1"]);
+    });
+    it("under it and up again along the wall where that joist may not be bored: engineered, or closed", () => {
+      for (const more of [{ kind: "engineered" }, { access: "closed" }]) {
+        const plan = makePlan(turned(10, more));
+        expect(plan.holes.filter((o) => o.in.deck === "d2")).toEqual([]);
+        expect(stops(plan).filter((r) => r !== "circuit.loop")).toEqual([]);
+      }
+    });
+  });
   it("a step of 40 between them is taken where they meet; at different storeys they do not join", () => {
     const run = between(job({ underside: 2455 }));
     const along = run.legs.flatMap((l) => l.path);

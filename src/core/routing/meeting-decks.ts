@@ -2,9 +2,10 @@ import { distinct } from "../base/distinct";
 import type { Interval } from "../base/interval";
 import { type XY, bounds } from "../base/polygon";
 import { EPS } from "../base/tolerance";
-import type { LaidDeck } from "../house/deck";
+import type { XYZ } from "../base/wall-frame";
+import { type DeckJoist, type LaidDeck, canReach, placeOn } from "../house/deck";
 import type { House } from "../house/house";
-import { boreLinesOf } from "./bore-lines";
+import { type BoreLine, boreLinesOf } from "./bore-lines";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 import { CLEAR, clearOfJoists } from "./wall-lines";
 
@@ -45,17 +46,58 @@ function placesAlong(h: House, l: LaidDeck, side: Side): number[] {
   return nearest ? boreLinesOf(l, h.job.settings.schools)[nearest.n - 1]!.map((x) => x.along) : [];
 }
 
-/** True when a cable can lie at a place of a deck beside its joists. */
-const liesFree = (l: LaidDeck, p: XY): boolean => clearOfJoists(l, p[l.across]).gap >= CLEAR - EPS;
+/** A joist that lies along a side where decks meet, at a place where it may be bored. */
+interface Edge {
+  joist: DeckJoist;
+  line: BoreLine;
+  /** Where the cable lies free across the side: in the bay of its own deck, and beyond the joist. */
+  inner: number;
+  outer: number;
+}
 
 /**
- * Joins decks that meet side to side and at one height: a cable that comes along the joists of one goes straight on into the other.
- * Adds the nodes they share, and gives them as entries of both, by deck.
+ * The joist of a deck that lies in the way at a place along one of its sides; "free" where none does, null where it may not be bored.
+ * @param inward +1 or −1: which way the deck lies from the side
+ */
+function edgeJoist(h: House, l: LaidDeck, side: Side, along: number, inward: 1 | -1): Edge | "free" | null {
+  const { gap, joist } = clearOfJoists(l, side.axis === l.across ? side.at : along);
+  if (gap >= CLEAR - EPS) return "free";
+  if (side.axis !== l.across) return null;
+  const j = l.joists[joist]!;
+  const line = boreLinesOf(l, h.job.settings.schools)[joist]!.find(
+    (x) => x.notch === undefined && Math.abs(x.along - along) <= EPS,
+  );
+  if (!line || !canReach(l, placeOn(l, along, j.at))) return null;
+  const off = inward * (l.deck.joists.breadth / 2 + CLEAR);
+  return { joist: j, line, inner: j.at + off, outer: j.at - off };
+}
+
+/** True when a cable lies free beside the joists of a deck at a place across one of its sides. */
+const freeAt = (l: LaidDeck, side: Side, across: number, along: number): boolean =>
+  clearOfJoists(l, side.axis === l.across ? across : along).gap >= CLEAR - EPS;
+
+/**
+ * Joins decks that meet side to side and at one height: a cable that comes along the joists of one goes straight on into the other, by a
+ * bore through the joist that lies along the side of one of them. Adds the nodes they share, and gives them as entries of both, by deck.
  */
 export function joinMeetingDecks(g: GraphDraft, h: House): Entry[][] {
   const out: Entry[][] = h.decks.map(() => []);
   const boxes = h.decks.map((l) => bounds(l.deck.outline));
   const open = (l: LaidDeck): boolean => l.deck.kind !== "concrete" && l.joists.length > 0;
+  const at3 = (s: Side, across: number, along: number, z: number): XYZ =>
+    s.axis === "x" ? [across, along, z] : [along, across, z];
+  /** From the bay of a deck through its joist to where the other deck's begins; the nodes at both ends, one where no joist is. */
+  const bored = (n: number, s: Side, x: number, edge: Edge | null, at: number): { free: number; side: number } => {
+    const { mid } = h.decks[n]!;
+    const side = addNode(g, at3(s, at, x, mid));
+    if (!edge) return { free: side, side };
+    const free = addNode(g, at3(s, edge.inner, x, mid));
+    const { span, at: place, most, asked } = edge.line;
+    const centre = at3(s, edge.joist.at, x, mid);
+    g.bores.push({ deck: n, joist: edge.joist.n - 1, span, at: place, centre, most, asked });
+    addEdge(g, free, side, EDGE.bore, g.bores.length - 1);
+    return { free, side };
+  };
   h.decks.forEach((a, i) => {
     for (let j = i + 1; j < h.decks.length; j++) {
       const b = h.decks[j]!;
@@ -68,20 +110,28 @@ export function joinMeetingDecks(g: GraphDraft, h: House): Entry[][] {
           if (s.axis !== t.axis || Math.abs(s.at - t.at) > MEET) continue;
           const [lo, hi] = [Math.max(s.run[0], t.run[0]), Math.min(s.run[1], t.run[1])];
           const places = [...placesAlong(h, a, s), ...placesAlong(h, b, t)].filter((x) => x > lo + EPS && x < hi - EPS);
+          const inward = (box: typeof p): 1 | -1 =>
+            (s.axis === "x" ? box.x0 + box.x1 : box.y0 + box.y1) / 2 > s.at ? 1 : -1;
           for (const x of distinct(places)) {
-            const [atA, atB] = [s.at, t.at].map((c): XY => (s.axis === "x" ? { x: c, y: x } : { x, y: c }));
-            if (!liesFree(a, atA!) || !liesFree(b, atB!)) continue;
-            const na = addNode(g, [atA!.x, atA!.y, a.mid]);
-            const nb = addNode(g, [atB!.x, atB!.y, b.mid]);
-            if (Math.abs(a.mid - b.mid) <= EPS) addEdge(g, na, nb, EDGE.bay, i);
+            const [ea, eb] = [edgeJoist(h, a, s, x, inward(p)), edgeJoist(h, b, t, x, inward(q))];
+            // Through one joist; where both decks have one along the side, nobody gets a drill at them.
+            if (!ea || !eb || (ea !== "free" && eb !== "free")) continue;
+            const [edgeA, edgeB] = [ea === "free" ? null : ea, eb === "free" ? null : eb];
+            const meet = (edgeA ?? edgeB)?.outer;
+            if (meet !== undefined && !freeAt(edgeA ? b : a, s, meet, x)) continue;
+            const [atA, atB] = [meet ?? s.at, meet ?? t.at];
+            const [na, nb] = [bored(i, s, x, edgeA, atA), bored(j, t, x, edgeB, atB)];
+            if (Math.abs(a.mid - b.mid) <= EPS) addEdge(g, na.side, nb.side, EDGE.bay, i);
             else {
               // One lies higher: the cable steps up where they meet.
-              const foot = addNode(g, [atA!.x, atA!.y, b.mid]);
-              addEdge(g, na, foot, EDGE.drop, i);
-              addEdge(g, foot, nb, EDGE.bay, j);
+              const foot = addNode(g, at3(s, atA, x, b.mid));
+              addEdge(g, na.side, foot, EDGE.drop, i);
+              addEdge(g, foot, nb.side, EDGE.bay, j);
             }
-            out[i]!.push({ node: na, along: atA![a.along], across: atA![a.across] });
-            out[j]!.push({ node: nb, along: atB![b.along], across: atB![b.across] });
+            const entry = (l: LaidDeck, node: number, across: number): Entry =>
+              s.axis === l.along ? { node, along: across, across: x } : { node, along: x, across };
+            out[i]!.push(entry(a, na.free, edgeA?.inner ?? atA));
+            out[j]!.push(entry(b, nb.free, edgeB?.inner ?? atB));
           }
         }
     }
