@@ -31,8 +31,10 @@ function failing(h: House, runs: readonly LaidRun[], holes: readonly Hole[]): { 
     holes,
   ).filter((f) => f.severity === "stop");
   const of = (rules: readonly string[]): Fact[] => facts.filter((f) => rules.includes(f.rule));
-  // Another place helps only where it is others beside it that make it carry too little.
-  const beside = of(["circuit.ring", "circuit.capacity"]).filter((f) => Number(f.of?.grouped ?? 1) > 1);
+  // Another place helps only where it is others beside it that make it carry too little, and not those in a section that the user drew.
+  const legs = new Map(runs.map((r) => [r.id, r.legs]));
+  const placed = ({ where }: Fact): boolean => legs.get(where?.run ?? "")?.[where?.leg ?? -1]?.section === undefined;
+  const beside = of(["circuit.ring", "circuit.capacity"]).filter((f) => Number(f.of?.grouped ?? 1) > 1 && placed(f));
   return {
     care: {
       short: new Set(of(["circuit.loop", "circuit.drop"]).map((f) => f.subject.id)),

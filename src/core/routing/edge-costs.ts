@@ -110,17 +110,17 @@ export function edgeCosts(
   return out;
 }
 
+const fits = (place: BorePlace, cables: readonly Cable[]): boolean =>
+  place.notch === undefined ? bitFor(cables, place.most) !== null : fitsNotch(cables, place.notch);
+
 /**
  * Price of going through a bore place with what passes there already: dear when new, cheap when shared, Infinity when full.
  * @param dear what a new hole costs, mm of cable
  */
 export function borePrice(dear: number, place: BorePlace, cable: Cable, there: readonly Cable[]): number {
   const asked = place.asked === null ? 1 : place.asked ? ASKED : NOT_ASKED;
-  const { notch } = place;
-  const fits = (cables: readonly Cable[]): boolean =>
-    notch === undefined ? bitFor(cables, place.most) !== null : fitsNotch(cables, notch);
-  if (!there.length) return fits([cable]) ? dear * asked * (notch === undefined ? 1 : NOTCHED) : Infinity;
+  if (!there.length) return fits(place, [cable]) ? dear * asked * (place.notch === undefined ? 1 : NOTCHED) : Infinity;
   // Loaded cables warm each other: each one already there costs a little, so that bundles do not grow without need.
   const warm = cable.csa >= WARM_CSA ? there.filter((c) => c.csa >= WARM_CSA).length : 0;
-  return fits([...there, cable]) ? dear * SHARED_BORE + warm * GROUPING : Infinity;
+  return fits(place, [...there, cable]) ? dear * SHARED_BORE + warm * GROUPING : Infinity;
 }

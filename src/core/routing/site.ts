@@ -23,6 +23,8 @@ const APART = 20_000;
 /** What each mm beside another loaded circuit costs one that is kept apart, mm of cable: it goes up to four times as far. */
 const BESIDE = 3;
 
+const NONE: readonly Cable[] = [];
+
 const passingOf = (t: Task): Passing => ({ cable: t.cable, circuit: t.circuit.id });
 
 /** A leg passes through a bore whose place it meets this nearly, mm. */
@@ -219,14 +221,13 @@ export class Site {
   private costsFor(c: Circuit, cable: Cable): Float64Array {
     const { h, g } = this;
     // What faces are opened matters only where opening one has a price.
-    const opened = Uint8Array.from(this.inFace, (n) => (n > 0 ? 1 : 0));
-    const key = h.job.settings.cost.faces > 0 ? opened.join("") : "";
+    const key = h.job.settings.cost.faces > 0 ? this.openedFaces().join("") : "";
     // Alike for circuits on one cable in the same walls; with any kept apart, each has to know its own holes.
     const out = this.sectionEdges.size ? this.keptOut(c.id) : "";
     const kind = `${c.walls} ${c.cable} ${cable.id} ${this.care.short.has(c.id)} ${this.care.apart.size ? c.id : ""} ${out}`;
     let x = this.tariffs.get(kind);
     if (!x || x.opened !== key) {
-      const cost = this.plainFor(c, opened, key).slice();
+      const cost = this.plainFor(c, key).slice();
       x = {
         cable,
         circuit: c,
@@ -249,6 +250,11 @@ export class Site {
     for (const e of x.staleLines) this.priceLine(x, e);
     x.staleLines.clear();
     return x.cost;
+  }
+
+  /** By face: 1 where it is opened already. */
+  private openedFaces(): Uint8Array {
+    return Uint8Array.from(this.inFace, (n) => (n > 0 ? 1 : 0));
   }
 
   /** Numbers of the sections that a circuit is kept out of. */
@@ -289,12 +295,12 @@ export class Site {
    * Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever
    * their cable.
    */
-  private plainFor(c: Circuit, opened: Uint8Array, key: string): Float64Array {
+  private plainFor(c: Circuit, key: string): Float64Array {
     const { h, g } = this;
     const kind = `${c.walls} ${usableFor(h, g, c) === g.hidden ? "zones" : isMetalClad(cableOf(c.cable, h.catalogue))} ${this.care.short.has(c.id)}`;
     let x = this.plain.get(kind);
     if (!x || x.opened !== key)
-      this.plain.set(kind, (x = { opened: key, cost: edgeCosts(h, g, c, opened, this.costs(c)) }));
+      this.plain.set(kind, (x = { opened: key, cost: edgeCosts(h, g, c, this.openedFaces(), this.costs(c)) }));
     return x.cost;
   }
 
@@ -306,18 +312,16 @@ export class Site {
   /** Sets what going through a bore place costs with what passes there now. */
   private price(x: Tariff, bore: number): void {
     const there = this.passing.get(bore) ?? [];
-    const dear = this.keptApart(
-      x.circuit.id,
-      there.map((o) => o.circuit),
-      "bunched",
-    );
+    const dear =
+      this.care.apart.size > 0 &&
+      this.keptApart(
+        x.circuit.id,
+        there.map((o) => o.circuit),
+        "bunched",
+      );
     const place = this.g.bores[bore]!;
-    const price = borePrice(
-      this.costs(x.circuit).bore,
-      place,
-      x.cable,
-      there.map((o) => o.cable),
-    );
+    const cables = there.length ? there.map((o) => o.cable) : NONE;
+    const price = borePrice(this.costs(x.circuit).bore, place, x.cable, cables);
     x.cost[this.boreEdge[bore]!] = x.bare[bore]! + price + (dear ? APART : 0);
   }
 
