@@ -52,7 +52,7 @@ describe("jobs in the database", () => {
   });
   it("come back as they were put in", async () => {
     expect((await findJob(db, "tern-cottage"))!.job).toEqual(job);
-    expect(await listJobs(db)).toMatchObject([{ name: "Tern Cottage", rooms: 11, points: 45, circuits: 7 }]);
+    expect(await listJobs(db)).toMatchObject([{ name: "Tern Cottage", rooms: 11, points: 48, circuits: 9 }]);
   });
   it("merge changes to different things and hold back a clash", async () => {
     expect(await editJob(db, job.id, 1, patch(s4, move(s4, 2123)))).toMatchObject({ kind: "stored", version: 2 });

@@ -1,3 +1,4 @@
+import { isSignalCable } from "../rules/cables";
 import { z } from "zod";
 import { checkCircuit, circuitFault } from "../trades/circuits/check-circuit";
 import { USUAL_AIR, USUAL_SOIL, armourMethods, earthings, flatMethods, groupings } from "../rules/ratings";
@@ -11,7 +12,7 @@ import * as f from "./fields";
 const methods = [...new Set([...flatMethods, ...armourMethods])] as ["100", "101", "102", "103", "C", "A", "E", "D"];
 const cable = (id: string, catalogue: Catalogue) => {
   const c = cableOf(id, catalogue);
-  if (!c || c.family === "mi")
+  if (!c || c.family === "mi" || isSignalCable(c))
     throw new InputFault("cable", `got "${id}"; must be one of ${catalogue.cables.map((x) => x.id).join(", ")}`);
   return c;
 };

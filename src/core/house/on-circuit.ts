@@ -1,13 +1,18 @@
+import { isMains } from "../job/mains";
 import { behindFuse, wiredTo, withoutWired } from "../job/wired";
 import { pointLabels } from "../job/labels";
 import type { Circuit, Job } from "../job/model";
 import type { Change } from "../job/patch";
-import { type PointKind, isOnCircuit } from "../rules/accessories";
+import { type PointKind, isOnCircuit, isSignal } from "../rules/accessories";
 import { changeOf } from "./change-of";
 
 /** Puts points on a circuit (null: on none), off any other, and lets go of pins that no longer hold. */
 export function paintCircuit(job: Job, ids: readonly string[], circuitId: string | null): Change[] {
-  const wanted = new Set(ids.filter((id) => job.points.some((p) => p.id === id && isOnCircuit(p.kind))));
+  const circuit = job.circuits.find((c) => c.id === circuitId);
+  /** Mains goes to mains, and what carries none to its own lines. */
+  const fits = (kind: PointKind): boolean =>
+    isOnCircuit(kind) && (circuit === undefined || isMains(circuit) === !isSignal(kind));
+  const wanted = new Set(ids.filter((id) => job.points.some((p) => p.id === id && fits(p.kind))));
   const out: Change[] = job.pins
     .filter((p) => (wanted.has(p.from) || wanted.has(p.to)) && p.circuit !== circuitId)
     .map((p) => changeOf(job, "pins", p.id, null));

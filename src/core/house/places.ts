@@ -1,3 +1,4 @@
+import { isMains } from "../job/mains";
 import { wiredTo } from "../job/wired";
 import { lowestTop } from "../base/ceiling";
 import { bounds } from "../base/polygon";
@@ -10,6 +11,7 @@ import {
   accessories,
   isLight,
   isOnCircuit,
+  isSignal,
   isSocket,
   isSwitch,
   plateOf,
@@ -26,7 +28,7 @@ const tenth = (x: number): number => Math.round(x * 10) / 10 + 0;
 /** Circuit that a new point of this kind joins: the picked one, else the first of a fitting kind. */
 export function usualCircuit(job: Job, kind: PointKind, picked: string | null): Circuit | null {
   const own = job.circuits.find((c) => c.id === picked);
-  if (own) return own;
+  if (own && isMains(own) === !isSignal(kind)) return own;
   const byLabel = [...job.circuits].filter((c) => c.state !== "keep").sort((a, b) => (a.label < b.label ? -1 : 1));
   const withKind = (test: (kind: PointKind) => boolean): Circuit | undefined =>
     byLabel.find((c) => wiredTo(c).some((id) => job.points.some((p) => p.id === id && test(p.kind))));
@@ -38,6 +40,7 @@ export function usualCircuit(job: Job, kind: PointKind, picked: string | null): 
           (c.kind === "radial" && c.points.some((id) => job.points.some((p) => p.id === id && isSocket(p.kind)))),
       ) ?? null
     );
+  if (isSignal(kind)) return withKind((k) => k === kind) ?? null;
   const lighting = byLabel.find((c) => c.kind === "lighting") ?? null;
   if (isLight(kind) || isSwitch(kind)) return lighting;
   // Alarms go with the other alarms; the first one may be fed from the lights that are used every day.
@@ -113,7 +116,7 @@ function joined(job: Job, kind: PointKind, picked: string | null, points: readon
     return [...there, changeOf(job, "circuits", circuit.id, { ...circuit, points: [...circuit.points, ...wired] })];
   const fresh = circuitKindFor(kind);
   if (!fresh) return there;
-  const made = newCircuit(job, fresh, newId, wired);
+  const made = newCircuit(job, fresh, newId, wired, kind);
   return [...there, changeOf(job, "circuits", made.id, made)];
 }
 

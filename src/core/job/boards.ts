@@ -1,3 +1,4 @@
+import { isMains } from "./mains";
 import type { Circuit, Job, Point } from "./model";
 
 /** Order of labels as people count them: DB2 before DB10; then by id. */
@@ -11,6 +12,14 @@ const byLabel = (a: Point, b: Point): number =>
 export const mainBoard = (job: Pick<Job, "points">): Point | undefined =>
   job.points.filter((p) => p.kind === "board").sort(byLabel)[0];
 
-/** Board that feeds a circuit: its own, else the main one; undefined when there is none. */
-export const boardOfCircuit = (job: Pick<Job, "points">, c: Pick<Circuit, "board">): Point | undefined =>
-  (c.board === null ? undefined : job.points.find((p) => p.id === c.board)) ?? mainBoard(job);
+/** The cabinet where lines that carry no mains start that name none: the one with the first label. */
+export const mainCabinet = (job: Pick<Job, "points">): Point | undefined =>
+  job.points.filter((p) => p.kind === "cabinet").sort(byLabel)[0];
+
+/**
+ * Where a circuit starts: the board, or for lines that carry no mains the cabinet, that it names, else the main one; undefined when there
+ * is none.
+ */
+export const boardOfCircuit = (job: Pick<Job, "points">, c: Pick<Circuit, "board" | "kind">): Point | undefined =>
+  (c.board === null ? undefined : job.points.find((p) => p.id === c.board)) ??
+  (isMains(c) ? mainBoard(job) : mainCabinet(job));

@@ -59,7 +59,7 @@ export const circuitSchema = z.strictObject({
   id: idSchema,
   label: z.string().trim().min(1).max(12),
   name,
-  kind: z.enum(["ring", "radial", "lighting", "cooker", "shower", "fixed", "outbuilding"]),
+  kind: z.enum(["ring", "radial", "lighting", "cooker", "shower", "fixed", "outbuilding", "signal"]),
   device: z.strictObject({ curve: z.enum(["B", "C"]).default("B"), rating: z.number().positive().max(125) }),
   /** Trip current of the RCD, mA, or null without one. */
   rcd: z.union([z.literal(30), z.literal(100), z.literal(300)]).nullable(),

@@ -1,3 +1,4 @@
+import { mainsOf } from "../job/mains";
 import { mm, toCut, toMark } from "../base/figures";
 import { deckScene } from "../drawings/deck-scene";
 import { roomSheet, storeySheet } from "../drawings/house-sheets";
@@ -106,7 +107,7 @@ export function circuitsPaper(h: House, plan: Plan): Paper {
         shares: [6, 22, 10, 8, 18, 8, 28],
         figures: [0, 3, 5],
         none: "No circuits.",
-        rows: [...h.job.circuits]
+        rows: mainsOf(h.job)
           .sort((a, b) => (a.way ?? 99) - (b.way ?? 99) || (a.label < b.label ? -1 : 1))
           .map((c) => [
             c.way === null ? "–" : String(c.way),

@@ -1,3 +1,4 @@
+import { mainsOf } from "../job/mains";
 import { count } from "../base/figures";
 import type { House } from "../house/house";
 import type { SiteEntry } from "../job/site-entry";
@@ -71,7 +72,7 @@ export function papersOf(h: House, plan: Plan, siteBook: readonly SiteEntry[], w
     buy: () => (plan.runs.length ? [buyPaper(h, plan, siteBook)] : []),
     day: () => (plan.runs.length ? [dayPaper(h, plan, siteBook, wanted.now)] : []),
     tests: () => (plan.runs.length ? [testsPaper(h, plan, siteBook)] : []),
-    notify: () => (job.circuits.length ? [notifyPaper(h)] : []),
+    notify: () => (mainsOf(job).length ? [notifyPaper(h)] : []),
   };
   return wanted.kinds.flatMap((k) => make[k]()).filter((p): p is Paper => p !== null);
 }

@@ -1,3 +1,5 @@
+import { isSignalCable } from "../rules/cables";
+import { cableOf } from "../rules/catalogue";
 import type { House } from "../house/house";
 import { pointLabels } from "../job/labels";
 import { type SiteEntry, readingWords } from "../job/site-entry";
@@ -48,17 +50,19 @@ export function testLines(
     return taken ? readingWords({ ...taken, what: "" }).trim() : "";
   };
   return {
-    runs: plan.runs.map((r): RunTest => {
-      const e = expectedOnTails(h, plan, r);
-      const { tested } = stateOf(siteBook, r.id);
-      return {
-        name: `${circuit(r.circuit)} ${label(r.from)}–${label(r.to)}`,
-        lineEarth: { expect: e?.lineEarth ?? null, read: last(r.id, runReadingNames.lineEarth) },
-        lineNeutral: { expect: e?.lineNeutral ?? null, read: last(r.id, runReadingNames.lineNeutral) },
-        insulation: last(r.id, runReadingNames.insulation),
-        testedBy: tested.done ? `${tested.by}, ${tested.at?.slice(0, 10)}` : "",
-      };
-    }),
+    runs: plan.runs
+      .filter((r) => !isSignalCable(cableOf(r.cable, h.catalogue)))
+      .map((r): RunTest => {
+        const e = expectedOnTails(h, plan, r);
+        const { tested } = stateOf(siteBook, r.id);
+        return {
+          name: `${circuit(r.circuit)} ${label(r.from)}–${label(r.to)}`,
+          lineEarth: { expect: e?.lineEarth ?? null, read: last(r.id, runReadingNames.lineEarth) },
+          lineNeutral: { expect: e?.lineNeutral ?? null, read: last(r.id, runReadingNames.lineNeutral) },
+          insulation: last(r.id, runReadingNames.insulation),
+          testedBy: tested.done ? `${tested.by}, ${tested.at?.slice(0, 10)}` : "",
+        };
+      }),
     rings: h.job.circuits.flatMap((c): RingTest[] => {
       const ring = expectedOfCircuit(h, plan, c.id)?.ring;
       if (!ring) return [];

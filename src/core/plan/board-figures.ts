@@ -1,3 +1,4 @@
+import { heldAs } from "../trades/fixings/clips";
 import { toFace } from "../base/wall-frame";
 import type { House, PlacedPoint } from "../house/house";
 import { roomServed } from "../house/rooms-of";
@@ -127,7 +128,7 @@ export function boardFigures(h: House, plan: WithEnds, id: string): BoardFigures
         seat,
         entry,
         brown: e.armour || way === null ? null : layout.ways[way - 1]!.x < entry.x ? "left" : "right",
-        radius: bendRadius(e.cable.family, e.cable.width, e.cable.thickness).radius,
+        radius: bendRadius(heldAs(e.cable), e.cable.width, e.cable.thickness).radius,
         tails,
         has,
         spare: tails && has - Math.max(tails.line, tails.neutral, tails.earth),

@@ -1,9 +1,10 @@
+import { isMains } from "../job/mains";
 import { topAt } from "../base/ceiling";
 import { distanceToOutline, insidePolygon } from "../base/polygon";
 import { contains, crosses, rectAround, rectOf } from "../base/rect";
 import { atMost } from "../base/tolerance";
 import { type XYZ, distance, toFace } from "../base/wall-frame";
-import { END_MOST, clipSpacing } from "../trades/fixings/clips";
+import { heldAs, END_MOST, clipSpacing } from "../trades/fixings/clips";
 import type { Face, House, PlacedPoint } from "../house/house";
 import type { Circuit, PinnedLeg } from "../job/model";
 import { checkHoles } from "./check-holes";
@@ -67,7 +68,7 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
         out.push(fact("route.off-surface", "run", run.id, { case: "way-gone", where, ...again(run) }));
       if (leg.surface.kind === "through")
         out.push(...checkThroughLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
-      if (wantsRcd(h, leg)) exposed.set(c.id, c);
+      if (isMains(c) && wantsRcd(h, leg)) exposed.set(c.id, c);
     });
   }
   for (const c of exposed.values()) out.push(...needsRcd("zone.rcd", h.job, c));
@@ -365,7 +366,7 @@ function checkClips(h: House, clips: readonly Clips[], runs: readonly Run[]): Fa
     const leg = run?.legs[c.leg];
     const cable = run && cableOf(run.cable, h.catalogue);
     if (!run || !leg || !cable) continue;
-    const { max } = clipSpacing(cable.family, overall(cable), orientationOf(leg), c.reachable);
+    const { max } = clipSpacing(heldAs(cable), overall(cable), orientationOf(leg), c.reachable);
     const gaps = c.marks.slice(1).map((m, i) => m - c.marks[i]!);
     const widest = Math.max(0, ...gaps);
     if (c.reachable && max !== null && !atMost(widest, max))

@@ -3,7 +3,15 @@ import { insidePolygon } from "../base/polygon";
 import { type XYZ, distance, pathLength } from "../base/wall-frame";
 import { type House, roomFloor } from "../house/house";
 import type { PinnedLeg } from "../job/model";
-import { END_MOST, LEVEL_UP_TO, type Orientation, clipAtPitch, clipLayout, clipSpacing } from "../trades/fixings/clips";
+import {
+  heldAs,
+  END_MOST,
+  LEVEL_UP_TO,
+  type Orientation,
+  clipAtPitch,
+  clipLayout,
+  clipSpacing,
+} from "../trades/fixings/clips";
 import { type Cable, overall } from "../rules/cables";
 import type { Clips, Run } from "../laid/laid";
 import { roomsOfEscape } from "./escape";
@@ -43,7 +51,7 @@ export function clipsOf(h: House, cable: Cable, run: ClippedRun, leg: number): C
   const reachable = l.method === "surface";
   const { schools, clipOutOfReach, clipEnd, clipToolPitch } = h.job.settings;
   const { max } = clipSpacing(
-    cable.family,
+    heldAs(cable),
     overall(cable),
     orientationOf(l),
     reachable,

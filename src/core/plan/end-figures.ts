@@ -6,7 +6,7 @@ import { wiredTo } from "../job/wired";
 import type { End, Run } from "../laid/laid";
 import { bodyOf, enclosureDepth } from "../rules/box-room";
 import { clippedStretch, clipsOf } from "./clips";
-import { type Cable, overall } from "../rules/cables";
+import { type Cable, isSignalCable, overall } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { TERMINAL_DEPTH, conductorDiameter } from "../rules/conductors";
 import { type Fact, fact } from "../rules/fact";
@@ -131,13 +131,15 @@ function figuresOf(h: House, { runOf, endsAt }: Worked, point: string): EndFigur
       cable,
       other: run.from === point ? run.to : run.from,
       at: places.get(end.run)!,
-      cores: wired.get(end.run)?.cores ?? [],
+      cores: isSignalCable(cable) ? [] : (wired.get(end.run)?.cores ?? []),
       armour: cable.family === "armoured" ? armourEnd(h, placed, end, run, cable, outdoors) : null,
       mineral: cable.family === "mi" ? mineralEnd(h, run, end, run.from === point) : null,
     };
   });
   const boxed = placed.face >= 0 && placed.point.kind !== "board" && placed.point.kind !== "junction-box";
-  const metal = boxed && placed.point.mount === "flush";
+  // An outlet without mains has nothing to earth.
+  const signals = cables.length > 0 && cables.every((c) => isSignalCable(c.cable));
+  const metal = boxed && !signals && placed.point.mount === "flush";
   const longest = Math.max(0, ...cables.map((c) => c.end.measures.conductor ?? 0));
   const earthTail = metal && cables.length ? longest : null;
   const tails = cables.flatMap((c): Tail[] =>
@@ -156,7 +158,10 @@ function figuresOf(h: House, { runOf, endsAt }: Worked, point: string): EndFigur
     cables,
     earthTail,
     strip: TERMINAL_DEPTH,
-    room: boxed && tails.length ? boxRoom(box, bodyOf(placed.point.kind), tails, joined) : null,
+    room:
+      boxed && (tails.length || (signals && placed.point.kind !== "cabinet"))
+        ? boxRoom(box, bodyOf(placed.point.kind), tails, joined)
+        : null,
   };
 }
 

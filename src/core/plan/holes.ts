@@ -1,3 +1,4 @@
+import { mainsOf } from "../job/mains";
 import { within } from "../base/interval";
 import { EPS, tidy } from "../base/tolerance";
 import { type XYZ, toFace, toSpace } from "../base/wall-frame";
@@ -22,7 +23,7 @@ const SHARED = 1;
 /**
  * Every hole that the runs need: where their legs cross joists, and where they go through walls. Runs at one place share a hole. A
  * hole drilled for a run that is done stays as it was drilled, and others may share it.
- * @param care circuits kept apart share a hole of a stud with no more others than they may
+ * @param care circuits kept apart share a hole of a stud with no more others than they may; mains and what carries none never do
  */
 export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE): Hole[] {
   const found: Found[] = [];
@@ -86,13 +87,11 @@ export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
   const circuitOfRun = new Map(runs.map((r) => [r.id, r.circuit]));
   const warm = care.apart.size ? warmCircuits(h) : new Set<string>();
-  const mayShare = (of: readonly string[]): boolean =>
-    !tooMany(
-      care,
-      warm,
-      of.map((r) => circuitOfRun.get(r)!),
-      "bunched",
-    );
+  const mains = new Set(mainsOf(h.job).map((c) => c.id));
+  const mayShare = (of: readonly string[]): boolean => {
+    const circuits = of.map((r) => circuitOfRun.get(r)!);
+    return new Set(circuits.map((c) => mains.has(c))).size < 2 && !tooMany(care, warm, circuits, "bunched");
+  };
   const fits = (of: readonly string[], most: number): boolean =>
     bitFor(
       of.map((r) => cableOfRun.get(r)!),

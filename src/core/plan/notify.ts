@@ -1,3 +1,4 @@
+import { mainsOf } from "../job/mains";
 import { stringPaths } from "../trades/kitchen/string-path";
 import { zoneOfPoint } from "../trades/bath/bath-facts";
 import type { House } from "../house/house";
@@ -37,7 +38,7 @@ export function notifiable(h: House): NotifyLine[] {
   };
   return [
     ...job.points.filter((p) => p.kind === "board" && !p.existing).map((p) => line("point", p.id, "board")),
-    ...job.circuits.flatMap((c): NotifyLine[] => {
+    ...mainsOf(job).flatMap((c): NotifyLine[] => {
       if (c.state === "keep" || !wiredTo(c).length) return [];
       if (c.state === "new") return [line("circuit", c.id, "new-circuit")];
       const added = wiredTo(c).filter((id) => h.points[h.pointOfId.get(id) ?? -1]?.point.existing === false);

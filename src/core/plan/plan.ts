@@ -4,6 +4,8 @@ import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { laidRatings } from "../trades/circuits/laid-rating";
 import { bathFacts } from "../trades/bath/bath-facts";
 import { lyingTogether } from "../trades/circuits/lying-together";
+import { apartFacts } from "../trades/signals/apart";
+import { lineFacts } from "../trades/signals/line-facts";
 import { alarmFacts } from "../trades/alarms/alarm-facts";
 import { demandFacts } from "../trades/circuits/demand";
 import { wiredFacts } from "../trades/circuits/wired-facts";
@@ -134,6 +136,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...supplyFacts(h.job),
     ...wiredFacts(h.job),
     ...bathFacts(h, runs),
+    ...lineFacts(h.job, h.catalogue),
+    ...apartFacts(h, runs, holes),
     ...alarmFacts(h),
     ...demandFacts(h.job),
     ...laidRatings(h, runs, holes, found),

@@ -1,5 +1,5 @@
 import { wiredTo } from "../job/wired";
-import { isOnCircuit, isSignal, isSwitch } from "../rules/accessories";
+import { isOnMains, isSignal, isSwitch } from "../rules/accessories";
 import { lowestTop } from "../base/ceiling";
 import { insidePolygon } from "../base/polygon";
 import { contains, overlap, rectAround, rectOf } from "../base/rect";
@@ -30,7 +30,7 @@ export function pointFacts(h: House): Fact[] {
       if (deck && !insidePolygon(deck.deck.outline, point.place))
         out.push(fact("point.off-wall", "point", point.id, { case: "deck", where: { deck: deck.deck.id } }));
     }
-    if (isOnCircuit(point.kind) && !wired.has(point.id)) out.push(fact("point.circuit", "point", point.id));
+    if (isOnMains(point.kind) && !wired.has(point.id)) out.push(fact("point.circuit", "point", point.id));
   }
   return out;
 }

@@ -1,3 +1,4 @@
+import { mainsOf } from "../job/mains";
 import { mainBoard } from "../job/boards";
 import { type Fact, factKey } from "../rules/fact";
 import { twoRadials } from "../trades/circuits/two-radials";
@@ -125,7 +126,7 @@ export function withSchool(job: Job, plan: Plan, key: SchoolKey, value: string):
 export function waysBy(job: Job, order: Schools["boardOrder"]): string[] {
   if (order === "heaviest")
     return entryOrder(
-      job.circuits.map((c, i) => ({ id: c.id, rating: c.device.rating, arrival: i })),
+      mainsOf(job).map((c, i) => ({ id: c.id, rating: c.device.rating, arrival: i })),
       [],
     ).arrivalOrder;
   const roomOfWall = new Map(job.walls.map((w) => [w.id, w.room]));

@@ -1,3 +1,4 @@
+import { mainsOf } from "../job/mains";
 import { innerWalls } from "../house/bearings";
 import type { House } from "../house/house";
 import { outsideFaces } from "../house/outside-walls";
@@ -71,7 +72,12 @@ export function unknownsOf(h: House): Unknown[] {
     { kind: "bearings", of: edgesOnly.map((l) => l.deck.name) },
     { kind: "noggins", of: joisted.filter((l) => !l.deck.noggins.length).map((l) => l.deck.name) },
     { kind: "found-end", of: job.foundCables.filter((f) => f.to === null).map((f) => f.id) },
-    { kind: "way", of: job.circuits.filter((c) => c.way === null && c.state !== "keep").map((c) => c.label) },
+    {
+      kind: "way",
+      of: mainsOf(job)
+        .filter((c) => c.way === null && c.state !== "keep")
+        .map((c) => c.label),
+    },
   ];
   return list.filter((u) => u.of.length > 0);
 }

@@ -1,3 +1,4 @@
+import { wiredTo } from "../job/wired";
 import { boardOfCircuit } from "../job/boards";
 import type { House } from "../house/house";
 import type { Circuit } from "../job/model";
@@ -44,6 +45,37 @@ interface Branch {
   wired: boolean;
 }
 
+/** Lines that carry no mains: one cable to each point from where they start. */
+function star(
+  h: House,
+  g: RouteGraph,
+  c: Circuit,
+  board: number,
+  given: readonly RunEnds[],
+  usable: Uint8Array,
+  facts: Fact[],
+): Pairs {
+  const from = h.points[board]!.point.id;
+  const ids = wiredTo(c).filter((id) => id !== from && h.pointOfId.has(id));
+  const nodes = ids.map((id) => g.terminal[h.pointOfId.get(id)!]!);
+  const start = g.terminal[board]!;
+  const far = start < 0 ? nodes.map(() => Infinity) : waysFrom(g, start, nodes, usable);
+  const out: Pairs = { pairs: [], bound: 0 };
+  ids.forEach((to, i) => {
+    const legal = far[i]! < Infinity;
+    if (!legal) {
+      out.bound = null;
+      if (!given.some((p) => p.from === to || p.to === to)) {
+        const p = h.points[h.pointOfId.get(to)!]!;
+        facts.push(fact("route.unreachable", "point", to, whyUnreachable(h, g, p, nodes[i]!, usable)));
+        return;
+      }
+    } else if (out.bound !== null) out.bound += far[i]!;
+    out.pairs.push({ from, to, legal, carries: [] });
+  });
+  return out;
+}
+
 /** Works out which points of a circuit are joined to which. */
 export function pairsOf(
   h: House,
@@ -57,6 +89,7 @@ export function pairsOf(
   /** A run of the circuit that is pinned or done, between these two. */
   const isGiven = (a: string, b: string): boolean => joined.has(runKey({ circuit: c.id, from: a, to: b }));
   const usable = usableFor(h, g, c);
+  if (c.kind === "signal") return star(h, g, c, board, given, usable, facts);
   const boardId = h.points[board]!.point.id;
   const pointOf = (id: string) => h.points[h.pointOfId.get(id)!]!;
   const spurIds = new Set(c.spurs.map((s) => s.point));

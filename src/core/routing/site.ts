@@ -1,3 +1,4 @@
+import { isMains } from "../job/mains";
 import type { House } from "../house/house";
 import type { Circuit, Costs, PinnedLeg } from "../job/model";
 import { type Cable, isMetalClad } from "../rules/cables";
@@ -23,7 +24,15 @@ const APART = 20_000;
 /** What each mm beside another loaded circuit costs one that is kept apart, mm of cable: it goes up to four times as far. */
 const BESIDE = 3;
 
+/** What each mm beside mains costs a cable that carries none, mm of cable; and a hole or wall with both. */
+const DIVIDED = 6;
+const DIVIDED_HOLE = 50_000;
+
 const NONE: readonly Cable[] = [];
+const NOBODY: readonly string[] = [];
+
+/** Edges on which cables come to lie side by side. */
+const ON_LINE: ReadonlySet<number> = new Set([EDGE.wall, EDGE.lane, EDGE.through]);
 
 const passingOf = (t: Task): Passing => ({ cable: t.cable, circuit: t.circuit.id });
 
@@ -127,9 +136,11 @@ export class Site {
   private readonly inSection = new Map<number, Passing[]>();
   /** By section, from 1: its edges. */
   private readonly sectionEdges = new Map<number, number[]>();
-  /** By edge of a wall or along a joist: the loaded circuits that lie there, once for each run; kept only where any is kept apart. */
+  /** By edge of a wall, along a joist or through a wall: the circuits that lie there, once for each run; kept only where it matters. */
   private readonly onLine = new Map<number, string[]>();
   private readonly warm: ReadonlySet<string>;
+  /** Circuits that carry no mains. */
+  private readonly signals: ReadonlySet<string>;
   private readonly boreEdge: Int32Array;
   private readonly plain = new Map<string, { opened: string; cost: Float64Array }>();
   private readonly tariffs = new Map<string, Tariff>();
@@ -142,6 +153,7 @@ export class Site {
     this.at = new Uint16Array(g.nodes * 3);
     this.inFace = new Uint16Array(h.faces.length);
     for (const p of h.points) if (p.face >= 0 && p.point.mount === "flush") this.inFace[p.face]!++;
+    this.signals = new Set(h.job.circuits.flatMap((c) => (isMains(c) ? [] : [c.id])));
     this.warm = care.apart.size ? warmCircuits(h) : new Set();
     this.boreEdge = new Int32Array(g.bores.length).fill(-1);
     for (let e = 0; e < g.kind.length; e++) {
@@ -158,7 +170,7 @@ export class Site {
     for (const e of way.edges) {
       for (const n of [g.a[e]!, g.b[e]!]) this.at[n * 3 + g.axis[e]!]! += by;
       if (g.kind[e] === EDGE.wall && t.circuit.walls === "hidden" && !this.seen(e)) faces.add(g.ref[e]!);
-      if (this.warm.has(t.circuit.id) && (g.kind[e] === EDGE.wall || g.kind[e] === EDGE.lane)) this.line(e, t, by);
+      if ((this.signals.size || this.warm.has(t.circuit.id)) && ON_LINE.has(g.kind[e]!)) this.line(e, t, by);
       if (g.kind[e] !== EDGE.bore) continue;
       const bore = g.ref[e]!;
       const there = this.passing.get(bore) ?? [];
@@ -210,6 +222,11 @@ export class Site {
   /** True where a circuit must not come to what lies there, or what lies there must be left alone. */
   private keptApart(own: string, there: readonly string[], how: keyof MostTogether): boolean {
     return this.care.apart.size > 0 && this.warm.has(own) && tooMany(this.care, this.warm, [own, ...there], how);
+  }
+
+  /** True where what carries no mains would come to mains: it is that which yields. */
+  private mixes(own: string, there: readonly string[]): boolean {
+    return this.signals.has(own) && there.some((o) => !this.signals.has(o));
   }
 
   private pass(bore: number, cables: Passing[]): void {
@@ -270,7 +287,8 @@ export class Site {
    */
   private priceSection(x: Tariff, section: number): void {
     const s = sectionsOf(this.h)[section - 1]!;
-    const there = (this.inSection.get(section) ?? []).map((o) => o.cable);
+    const lying = this.inSection.get(section) ?? [];
+    const there = lying.map((o) => o.cable);
     // Armour is its own containment: it lies on cleats, tray, basket or ladder, never inside.
     const armour = x.cable.family === "armoured" && (s.row.hidden || s.row.holds === "space");
     const out = armour || s.section.out.includes(x.circuit.id);
@@ -278,8 +296,13 @@ export class Site {
     const { cable } = this.costs(x.circuit);
     // Under the plaster the line itself stays open: the circuit has a chase of its own beside it, at the price of any.
     const beside = s.row.hidden && !armour ? (1 - LIKED) * cable : Infinity;
+    const mixes = this.mixes(
+      x.circuit.id,
+      lying.map((o) => o.circuit),
+    );
+    const dear = full || mixes ? FULL : 0;
     for (const e of this.sectionEdges.get(section)!)
-      x.cost[e] = x.roomy.get(e)! + (out ? beside : full ? FULL : 0) * this.g.length[e]!;
+      x.cost[e] = x.roomy.get(e)! + (out ? beside : dear) * this.g.length[e]!;
   }
 
   /** Sets what lying on a line costs with what lies there now; in a section it is the section that says it. */
@@ -287,8 +310,11 @@ export class Site {
     if (this.g.section[e]) return;
     if (!x.free.has(e)) x.free.set(e, x.cost[e]!);
     const own = x.circuit.id;
-    const dear = this.keptApart(own, this.onLine.get(e) ?? [], "wall");
-    x.cost[e] = x.free.get(e)! + (dear ? BESIDE * this.costs(x.circuit).cable * this.g.length[e]! : 0);
+    const there = this.onLine.get(e) ?? [];
+    const through = this.g.kind[e] === EDGE.through;
+    const dear = !through && this.keptApart(own, there, "wall") ? BESIDE : 0;
+    const divided = this.mixes(own, there) ? (through ? DIVIDED_HOLE : DIVIDED * this.g.length[e]!) : 0;
+    x.cost[e] = x.free.get(e)! + this.costs(x.circuit).cable * (dear * this.g.length[e]! + divided);
   }
 
   /**
@@ -312,17 +338,13 @@ export class Site {
   /** Sets what going through a bore place costs with what passes there now. */
   private price(x: Tariff, bore: number): void {
     const there = this.passing.get(bore) ?? [];
-    const dear =
-      this.care.apart.size > 0 &&
-      this.keptApart(
-        x.circuit.id,
-        there.map((o) => o.circuit),
-        "bunched",
-      );
+    const others = this.care.apart.size || this.signals.size ? there.map((o) => o.circuit) : NOBODY;
+    const dear = this.keptApart(x.circuit.id, others, "bunched");
+    const divided = this.mixes(x.circuit.id, others) ? DIVIDED_HOLE : 0;
     const place = this.g.bores[bore]!;
     const cables = there.length ? there.map((o) => o.cable) : NONE;
     const price = borePrice(this.costs(x.circuit).bore, place, x.cable, cables);
-    x.cost[this.boreEdge[bore]!] = x.bare[bore]! + price + (dear ? APART : 0);
+    x.cost[this.boreEdge[bore]!] = x.bare[bore]! + price + (dear ? APART : 0) + divided;
   }
 
   /**

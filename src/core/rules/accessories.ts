@@ -31,6 +31,7 @@ export const pointKinds = [
   "television",
   "telephone",
   "doorbell",
+  "cabinet",
 ] as const;
 export type PointKind = (typeof pointKinds)[number];
 
@@ -266,6 +267,20 @@ export const accessories: Record<PointKind, Accessory> = {
   data: { ...wallPoint("Data outlet", "D", "signal", 0, 300, 450), needs: APART },
   television: { ...wallPoint("Television outlet", "TV", "signal", 0, 300, 450), needs: APART },
   telephone: { ...wallPoint("Telephone outlet", "T", "signal", 0, 300, 450), needs: APART },
+  /** Where the cables of data, television and telephone come together. */
+  cabinet: {
+    name: "Cabinet for data",
+    letter: "CB",
+    use: "signal",
+    watts: 0,
+    plate: { 1: { width: 300, height: 300 }, 2: { width: 300, height: 300 } },
+    box: { 1: { width: 280, height: 280 }, 2: { width: 280, height: 280 } },
+    height: 1200,
+    newHeight: 1200,
+    on: "wall",
+    gangs: [1],
+    needs: "A socket near it, on a circuit of the board; its cables keep 50 mm from mains cables.",
+  },
   doorbell: { ...wallPoint("Doorbell push", "BL", "signal", 0, 1050, 1050), needs: APART },
 };
 
@@ -285,8 +300,10 @@ export const isSwitch = (kind: PointKind): boolean => accessories[kind].use === 
 export const isSocket = (kind: PointKind): boolean => kind === "socket" || kind === "outdoor-socket";
 /** Kinds whose cable carries no mains. */
 export const isSignal = (kind: PointKind): boolean => accessories[kind].use === "signal";
-/** Kinds that are wired on a circuit: all but boards and what carries no mains. */
-export const isOnCircuit = (kind: PointKind): boolean => kind !== "board" && !isSignal(kind);
+/** Kinds that are wired on a circuit of the mains: all but boards and what carries no mains. */
+export const isOnMains = (kind: PointKind): boolean => kind !== "board" && !isSignal(kind);
+/** Kinds that a circuit may lead to: all but what circuits start at, a board or a cabinet. */
+export const isOnCircuit = (kind: PointKind): boolean => kind !== "board" && kind !== "cabinet";
 
 /** Plate size of a point, mm. */
 export const plateOf = (p: { kind: PointKind; gang: 1 | 2 }): { width: number; height: number } =>

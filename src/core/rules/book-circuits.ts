@@ -5,6 +5,30 @@ const GUIDE = "On-site working practice to BS 7671:2018+A2:2022";
 
 /** Rules on circuits, spurs, cookers and dead tests. */
 export const circuitRules = {
+  "signal.apart": {
+    title: "Data beside mains",
+    text: "Cables for data, television, telephone and bells keep 50 mm from mains cables, or are divided from them; they may cross.",
+    limit: "50, or divided",
+    severity: "warn",
+    source: "BS 7671:2018+A2:2022 528.1; the distance is typical",
+    why: "Insulation of a thin cable is not made for mains, and what runs beside mains picks it up.",
+  },
+  "signal.mixed": {
+    title: "Mains and signals mixed",
+    text: "A circuit of the mains leads to points and through cables of the mains alone, a line for data or the like to its own alone.",
+    limit: "one or the other",
+    severity: "stop",
+    source: "BS 7671:2018+A2:2022 528.1",
+    why: "Mains on a data outlet kills whoever touches it.",
+  },
+  "signal.start": {
+    title: "A line that starts nowhere",
+    text: "A line for data, television, telephone or a bell starts at a cabinet and leads to every outlet.",
+    limit: "a cabinet, a line to each outlet",
+    severity: "warn",
+    source: "On-site working practice",
+    why: "After the walls are closed there is no way to it.",
+  },
   "found.colours": {
     title: "Old colours",
     text: "Old-colour cable tells neither its size nor its make-up; where old and new meet, the board carries a label that says so.",

@@ -5,7 +5,7 @@ import { COVER_ADDS, type MineralCable, mineralCables, sheathSection } from "./m
 export interface Cable {
   id: string;
   name: string;
-  family: "sheathed" | "armoured" | "mi";
+  family: "sheathed" | "armoured" | "mi" | "signal";
   /** Conductor section, mm², and section of the protective conductor. */
   csa: number;
   cpc: number;
@@ -61,6 +61,19 @@ const mineral = (m: MineralCable): Cable => ({
   source: "BS EN 60702-1 cable, typical sizes",
 });
 
+/** Cable that carries no mains, round, its cores by number. */
+const signal = (id: string, name: string, cores: number, csa: number, overall: number, source: string): Cable => ({
+  id,
+  name,
+  family: "signal",
+  csa,
+  cpc: 0,
+  cores,
+  width: overall,
+  thickness: overall,
+  source,
+});
+
 export const cables: readonly Cable[] = [
   flat(1.0, 1.0, 7.2, 4.5),
   flat(1.5, 1.0, 8.2, 5.0),
@@ -102,7 +115,14 @@ export const cables: readonly Cable[] = [
   armoured(4, 10, 15.6, 21.1, 1.25),
   armoured(4, 16, 17.7, 23.4, 1.25),
   ...mineralCables.filter((m) => m.cores <= 3).map(mineral),
+  signal("data-4p", "Data cable, 4 pairs", 8, 0.2, 6.2, "BS EN 50288 data cable, typical size"),
+  signal("coax-75", "Coaxial cable, 75 Ω", 1, 0.8, 6.7, "BS EN 50117 coaxial cable, typical size"),
+  signal("tel-2p", "Telephone cable, 2 pairs", 4, 0.2, 4.2, "BS EN 60708 telephone cable, typical size"),
+  signal("bell-2", "Bell cable, 2 cores", 2, 0.2, 3.6, "Typical size"),
 ];
+
+/** True for cable that carries no mains: data, television, telephone, bell. */
+export const isSignalCable = (c: Pick<Cable, "family"> | null | undefined): boolean => c?.family === "signal";
 
 /** True for cable whose sheath or armour is earthed metal: it may lie hidden outside a zone. Source: BS 7671:2018+A2:2022 522.6.204. */
 export const isMetalClad = (c: Pick<Cable, "family"> | null | undefined): boolean =>

@@ -45,7 +45,7 @@ export const rowSchemas = {
   cables: z.strictObject({
     id,
     name: z.string().trim().min(1).max(60),
-    family: z.enum(["sheathed", "armoured", "mi"]),
+    family: z.enum(["sheathed", "armoured", "mi", "signal"]),
     csa: size,
     cpc: z.number().min(0).max(1000),
     cores: z.number().int().min(1).max(61),

@@ -6,8 +6,51 @@ const c = (f: Fact, n: Names): string => n.circuit(f.subject.id);
 const are = (f: Fact): string => (list(f, "points").length > 1 ? "are" : "is");
 const service = (f: Fact): string => (txt(f, "service") === "other" ? "other service" : `${txt(f, "service")} service`);
 
+/** What a line without mains is tried by once it is drawn. */
+export const SIGNAL_TEST = "every core from end to end, to its own terminal, none crossed with another";
+
 /** The supply, lights and their switches, rooms with a bath, alarms, and what wants a circuit of its own. */
 export const specialWords = {
+  "signal.apart": (f, n) => ({
+    message:
+      f.case === "hole"
+        ? `${n.run(f.subject.id)} goes through one hole with mains cables.`
+        : f.case === "section"
+          ? `${n.run(f.subject.id)} lies with mains cables in ${txt(f, "section")}.`
+          : `${n.run(f.subject.id)} runs ${mm(measured(f))} from ${n.circuit(txt(f, "circuit"))} for ${mm(num(f, "length"))}; it keeps ${mm(limit(f))}, or is divided.`,
+    remedy:
+      f.case === "hole"
+        ? "Drill it a hole of its own, 50 from the other."
+        : f.case === "section"
+          ? "Give it a section of its own, or one with a divider."
+          : `Clip it ${mm(limit(f))} to the side of the mains, within the zone, or lay it in a tube of its own; cross at right angles.`,
+  }),
+  "signal.mixed": (f, n) => ({
+    message:
+      f.case === "on-mains"
+        ? `${c(f, n)} is mains and leads to ${list(f, "points").map(n.point).join(", ")}, which carries none.`
+        : f.case === "on-line"
+          ? `${c(f, n)} carries no mains and leads to ${list(f, "points").map(n.point).join(", ")}, which needs it.`
+          : f.case === "cable-on-mains"
+            ? `${c(f, n)} is mains on a cable that is made for none.`
+            : `${c(f, n)} carries no mains and lies in mains cable.`,
+    remedy:
+      f.case === "on-mains" || f.case === "on-line"
+        ? "Put them on a circuit of their own kind."
+        : f.case === "cable-on-mains"
+          ? "Choose a mains cable."
+          : "Choose a cable for data, television, telephone or bells.",
+  }),
+  "signal.start": (f, n) =>
+    f.case === "no-line"
+      ? {
+          message: `No line leads to ${n.point(f.subject.id)}.`,
+          remedy: "Put it on a line for data, television, telephone or bells, or take it off.",
+        }
+      : {
+          message: `${c(f, n)} has no cabinet to start from.`,
+          remedy: "Place a cabinet for data where its cables come together.",
+        },
   "supply.demand": (f) => ({
     message: `The whole house is taken to draw ${figure(measured(f), 1)} A; the main switch is for ${figure(limit(f))} A${num(f, "unknown") ? `, and ${count(num(f, "unknown"), "circuit")} of no known load ${num(f, "unknown") === 1 ? "comes" : "come"} on top` : ""}.`,
     remedy: "Ask the distributor what the supply bears, or leave a load out.",

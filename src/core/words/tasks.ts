@@ -1,3 +1,5 @@
+import { isSignalCable } from "../rules/cables";
+import { SIGNAL_TEST } from "./special";
 import { count, mm, toCut, toMark } from "../base/figures";
 import { toFace } from "../base/wall-frame";
 import type { House } from "../house/house";
@@ -221,6 +223,8 @@ export function partWords(h: House, plan: Plan, p: Part): PartWords {
       return clipPart(h, plan, p);
     case "test": {
       const run = plan.runs.find((r) => r.id === p.runs[0])!;
+      if (isSignalCable(cableOf(run.cable, h.catalogue)))
+        return say(`${runName(h, plan, run.id)}: ${SIGNAL_TEST}`, "", "never the 500 V of the insulation test");
       const e = expectedOnTails(h, plan, run);
       return say(
         `${runName(h, plan, run.id)}: line to earth on the tails, far end joined`,

@@ -7,6 +7,7 @@ import { jobSchema } from "../../core/job/model";
 import { boardFigures } from "../../core/plan/board-figures";
 import { endFigures } from "../../core/plan/end-figures";
 import { endSteps } from "../../core/plan/end-steps";
+import { isSignalCable } from "../../core/rules/cables";
 import { makingOf, startMeasures } from "../../core/trades/ends/steps/makings";
 import { job, laid, h, plan, schools, at } from "./laid-cottage.fixture";
 
@@ -21,7 +22,8 @@ describe("the ends of the cottage", () => {
       const unplaced = b?.cables.find((x) => x.run.id === end.run)?.way === null;
       // First fix, then the end itself; a cable whose circuit has no way is not connected yet.
       expect(steps.some((x) => makingOf(x.kind)!.half === "first")).toBe(true);
-      expect(steps.some((x) => makingOf(x.kind)!.half === "second")).toBe(!unplaced || c.armour !== null);
+      const mains = !isSignalCable(c.cable);
+      expect(steps.some((x) => makingOf(x.kind)!.half === "second")).toBe(mains && (!unplaced || c.armour !== null));
       for (const x of steps) {
         const making = makingOf(x.kind)!;
         // No measure is outside what its field takes, so that none is quietly replaced by the usual one.

@@ -38,6 +38,7 @@ export function stageOfRule(rule: string): StageId {
   if (head === "found" || head === "supply") return "survey";
   if (head === "point" || head === "party" || head === "kitchen" || head === "height") return "points";
   if (rule === "bath.socket" || rule === "bath.ip" || head === "alarm") return "points";
+  if (rule === "signal.mixed" || rule === "signal.start") return "circuits";
   if (head === "circuit" || head === "lighting" || head === "bath") return "circuits";
   if (head === "timber" || head === "hole") return "timber";
   if (head === "fill") return "containment";

@@ -1,4 +1,6 @@
 "use client";
+import { isSignalCable } from "../../core/rules/cables";
+import { SIGNAL_TEST } from "../../core/words/special";
 import { useState } from "react";
 import { pointLabels } from "../../core/job/labels";
 import { expectedOnTails } from "../../core/plan/expected-readings";
@@ -278,6 +280,8 @@ function StepHead({ job, plan, house, run, step }: Props) {
       />
     );
   }
+  if (isSignalCable(cable))
+    return <Big over="end to end" n="–" under={`${SIGNAL_TEST}; never the 500 V of the insulation test.`} />;
   const expected = expectedOnTails(house, plan, run);
   return (
     <Big

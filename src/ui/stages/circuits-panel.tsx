@@ -8,7 +8,10 @@ import { Paintbrush, Plus, Trash2 } from "lucide-react";
 import { boardOfCircuit } from "../../core/job/boards";
 import { foundShape } from "../../core/trades/circuits/found";
 import type { RingAgainstRadials } from "../../core/plan/compare-plans";
-import { isOnCircuit } from "../../core/rules/accessories";
+import { isMains } from "../../core/job/mains";
+import { circuitUsuals } from "../../core/house/usual-circuits";
+import { isSignalCable } from "../../core/rules/cables";
+import { isOnCircuit, isSignal } from "../../core/rules/accessories";
 import type { Circuit } from "../../core/job/model";
 import { runStyles } from "../../core/drawings/run-lines";
 import { mm } from "../../core/base/figures";
@@ -29,6 +32,7 @@ export const kindWords: Record<Circuit["kind"], string> = {
   shower: "shower",
   fixed: "fixed appliance",
   outbuilding: "outbuilding supply",
+  signal: "data, television, telephone or bell",
 };
 
 /** All circuits, and the form of the one picked out. */
@@ -95,8 +99,9 @@ function CircuitForm({ c }: { c: Circuit }) {
   const label = pointLabels(job);
   const order = (plan?.runs ?? []).filter((r) => r.circuit === c.id);
   const wired = new Set(job.circuits.flatMap(wiredTo));
-  const loose = job.points.filter((p) => isOnCircuit(p.kind) && !wired.has(p.id));
-  const boards = job.points.filter((p) => p.kind === "board");
+  const mains = isMains(c);
+  const loose = job.points.filter((p) => isOnCircuit(p.kind) && isSignal(p.kind) !== mains && !wired.has(p.id));
+  const boards = job.points.filter((p) => p.kind === (mains ? "board" : "cabinet"));
   const board = boardOfCircuit(job, c);
   const ways = board?.ways ?? 0;
   return (
@@ -126,8 +131,14 @@ function CircuitForm({ c }: { c: Circuit }) {
       <SelectField
         label="Kind"
         value={c.kind}
-        options={(Object.keys(kindWords) as Circuit["kind"][]).map((k) => ({ value: k, name: kindWords[k] }))}
-        onCommit={(kind) => put({ kind })}
+        options={(Object.keys(kindWords) as Circuit["kind"][])
+          .filter((k) => isMains({ kind: k }) === mains || !c.points.length)
+          .map((k) => ({ value: k, name: kindWords[k] }))}
+        onCommit={(kind) =>
+          isMains({ kind }) === mains
+            ? put({ kind })
+            : put({ kind, cable: circuitUsuals[kind].cable, ...(mains ? { way: null, rcd: null } : {}) })
+        }
       />
       {c.kind === "outbuilding" ? (
         <SelectField
@@ -142,53 +153,64 @@ function CircuitForm({ c }: { c: Circuit }) {
           onCommit={(e) => put({ farEarth: e === "" ? null : e })}
         />
       ) : null}
-      <NumberField
-        label="Device"
-        unit="A"
-        value={c.device.rating}
-        min={1}
-        max={125}
-        step={1}
-        onCommit={(rating) => put({ device: { ...c.device, rating } })}
-      />
-      <SelectField
-        label="Curve"
-        value={c.device.curve}
-        options={[
-          { value: "B", name: "B" },
-          { value: "C", name: "C" },
-        ]}
-        onCommit={(curve) => put({ device: { ...c.device, curve } })}
-      />
-      <SelectField
-        label="RCD"
-        value={String(c.rcd ?? "")}
-        options={[
-          { value: "30", name: "30 mA" },
-          { value: "100", name: "100 mA" },
-          { value: "300", name: "300 mA" },
-          { value: "", name: "none" },
-        ]}
-        onCommit={(r) => put({ rcd: r === "" ? null : (Number(r) as 30 | 100 | 300) })}
-      />
+      {mains ? (
+        <>
+          <NumberField
+            label="Device"
+            unit="A"
+            value={c.device.rating}
+            min={1}
+            max={125}
+            step={1}
+            onCommit={(rating) => put({ device: { ...c.device, rating } })}
+          />
+          <SelectField
+            label="Curve"
+            value={c.device.curve}
+            options={[
+              { value: "B", name: "B" },
+              { value: "C", name: "C" },
+            ]}
+            onCommit={(curve) => put({ device: { ...c.device, curve } })}
+          />
+          <SelectField
+            label="RCD"
+            value={String(c.rcd ?? "")}
+            options={[
+              { value: "30", name: "30 mA" },
+              { value: "100", name: "100 mA" },
+              { value: "300", name: "300 mA" },
+              { value: "", name: "none" },
+            ]}
+            onCommit={(r) => put({ rcd: r === "" ? null : (Number(r) as 30 | 100 | 300) })}
+          />
+        </>
+      ) : null}
       <SelectField
         label="Cable"
         value={c.cable}
-        options={useDesk.getState().catalogue.cables.map((x) => ({ value: x.id, name: x.name }))}
+        options={useDesk
+          .getState()
+          .catalogue.cables.filter((x) => isSignalCable(x) !== mains)
+          .map((x) => ({ value: x.id, name: x.name }))}
         onCommit={(cable) => put({ cable })}
       />
-      <SelectField
-        label="Way"
-        value={String(c.way ?? "")}
-        options={[
-          { value: "", name: "none yet" },
-          ...Array.from({ length: Math.max(ways, c.way ?? 0) }, (_, i) => ({
-            value: String(i + 1),
-            name: `way ${i + 1}${job.circuits.some((x) => x.id !== c.id && x.way === i + 1 && boardOfCircuit(job, x)?.id === board?.id) ? ", taken" : ""}`,
-          })),
-        ]}
-        onCommit={(w) => put({ way: w === "" ? null : Number(w) })}
-      />
+      {mains ? (
+        <>
+          <SelectField
+            label="Way"
+            value={String(c.way ?? "")}
+            options={[
+              { value: "", name: "none yet" },
+              ...Array.from({ length: Math.max(ways, c.way ?? 0) }, (_, i) => ({
+                value: String(i + 1),
+                name: `way ${i + 1}${job.circuits.some((x) => x.id !== c.id && x.way === i + 1 && boardOfCircuit(job, x)?.id === board?.id) ? ", taken" : ""}`,
+              })),
+            ]}
+            onCommit={(w) => put({ way: w === "" ? null : Number(w) })}
+          />
+        </>
+      ) : null}
       <SelectField
         label="On walls"
         value={c.walls}
@@ -198,47 +220,51 @@ function CircuitForm({ c }: { c: Circuit }) {
         ]}
         onCommit={(walls) => put({ walls })}
       />
-      <NumberField
-        label={`Load, ${c.watts > 0 ? "as given" : "from its points"}`}
-        name="circuit load"
-        unit="W"
-        value={c.watts}
-        min={0}
-        max={200_000}
-        step={1}
-        onCommit={(watts) => put({ watts })}
-      />
-      <NumberField
-        label={`Warmest along it${c.ambient === 30 ? ", the usual" : ""}`}
-        name="ambient"
-        unit="°C"
-        value={c.ambient}
-        min={-10}
-        max={60}
-        step={1}
-        onCommit={(ambient) => put({ ambient })}
-      />
-      <NumberField
-        label={`Through insulation${c.insulated === 0 ? ", none" : ""}`}
-        name="insulated"
-        value={c.insulated}
-        min={0}
-        max={100_000}
-        step={10}
-        onCommit={(insulated) => put({ insulated })}
-      />
-      <SelectField
-        label="Order"
-        value={c.order}
-        options={[
-          { value: "find", name: "shortest, worked out" },
-          { value: "given", name: "as listed" },
-        ]}
-        onCommit={(o) => put({ order: o })}
-      />
+      {mains ? (
+        <>
+          <NumberField
+            label={`Load, ${c.watts > 0 ? "as given" : "from its points"}`}
+            name="circuit load"
+            unit="W"
+            value={c.watts}
+            min={0}
+            max={200_000}
+            step={1}
+            onCommit={(watts) => put({ watts })}
+          />
+          <NumberField
+            label={`Warmest along it${c.ambient === 30 ? ", the usual" : ""}`}
+            name="ambient"
+            unit="°C"
+            value={c.ambient}
+            min={-10}
+            max={60}
+            step={1}
+            onCommit={(ambient) => put({ ambient })}
+          />
+          <NumberField
+            label={`Through insulation${c.insulated === 0 ? ", none" : ""}`}
+            name="insulated"
+            value={c.insulated}
+            min={0}
+            max={100_000}
+            step={10}
+            onCommit={(insulated) => put({ insulated })}
+          />
+          <SelectField
+            label="Order"
+            value={c.order}
+            options={[
+              { value: "find", name: "shortest, worked out" },
+              { value: "given", name: "as listed" },
+            ]}
+            onCommit={(o) => put({ order: o })}
+          />
+        </>
+      ) : null}
       {boards.length > 1 ? (
         <SelectField
-          label="Board"
+          label={mains ? "Board" : "Cabinet"}
           name="circuit board"
           value={c.board ?? ""}
           options={[{ value: "", name: "the first one" }, ...boards.map((b) => ({ value: b.id, name: b.label }))]}
@@ -248,7 +274,7 @@ function CircuitForm({ c }: { c: Circuit }) {
       {c.state === "new" && (c.kind === "ring" || c.kind === "radial") && c.points.length > 2 ? (
         <RingOrRadials circuit={c.id} />
       ) : null}
-      <AsLaid circuit={c.id} />
+      {mains ? <AsLaid circuit={c.id} /> : null}
       <p className="text-[13px]">
         <span className="text-soft">Laid: </span>
         {order.length ? order.map((r) => `${label(r.from)}–${label(r.to)}`).join(", ") : "nothing yet"}

@@ -1,4 +1,5 @@
 "use client";
+import { isMains } from "../../core/job/mains";
 import { Trash2 } from "lucide-react";
 import { toast } from "sonner";
 import type { Point } from "../../core/job/model";
@@ -152,18 +153,21 @@ export function PointForm({ point }: { point: Point }) {
           whole
           onCommit={(ways) => put({ ...point, ways })}
         />
-      ) : isSignal(point.kind) ? null : (
+      ) : point.kind === "cabinet" ? null : (
         <SelectField
           label="Circuit"
           value={circuit?.id ?? ""}
           options={[
             { value: "", name: "none yet" },
-            ...job.circuits.map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` })),
+            ...job.circuits
+              .filter((c) => isMains(c) === !isSignal(point.kind))
+              .map((c) => ({ value: c.id, name: `${c.label} · ${c.name}` })),
           ]}
           onCommit={(id) => setCircuit([point.id], id || null)}
         />
       )}
       {circuit &&
+      isMains(circuit) &&
       point.kind !== "board" &&
       !(circuit.kind === "lighting" && (isLight(point.kind) || isSwitch(point.kind))) ? (
         <SelectField

@@ -1,4 +1,5 @@
 "use client";
+import { heldAs } from "../../core/trades/fixings/clips";
 import { pointLabels } from "../../core/job/labels";
 import { PinOff } from "lucide-react";
 import { useMemo } from "react";
@@ -44,7 +45,7 @@ export function RunDetails({ run }: { run: Run }) {
     ["Cut length", toCut(run.cutLength)],
     ["Holes", String(holes)],
     ["Clips", String(clips)],
-    ["Bends, least inner radius", cable ? mm(bendRadius(cable.family, cable.width, cable.thickness).radius) : ""],
+    ["Bends, least inner radius", cable ? mm(bendRadius(heldAs(cable), cable.width, cable.thickness).radius) : ""],
     ["Most circuits together", String(run.grouped)],
   ];
   return (

@@ -335,6 +335,7 @@ export const groups = {
   containment: ["fill", "bend", "fold", "clip", "fire"],
   ends: ["gland", "mi", "end", "stock", "armour", "board", "party"],
   outside: ["outside", "overhead", "buried", "lights"],
+  signals: ["signal"],
 } as const;
 
 /** The rules of a group, in the order of the book. */

@@ -1,3 +1,4 @@
+import { mainsOf } from "../../job/mains";
 import { atLeast } from "../../base/tolerance";
 import { toFace } from "../../base/wall-frame";
 import type { House, PlacedPoint } from "../../house/house";
@@ -43,7 +44,7 @@ export function bathFacts(h: House, runs: readonly Pick<Run, "circuit" | "legs">
     }),
   );
   const out: Fact[] = [];
-  for (const c of job.circuits) {
+  for (const c of mainsOf(job)) {
     const first = wiredTo(c).find((id) => inBath.has(id));
     if (first !== undefined) out.push(...needsRcd("bath.rcd", job, c, { room: inBath.get(first)! }));
     else {

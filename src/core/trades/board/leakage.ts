@@ -1,3 +1,4 @@
+import { mainsOf } from "../../job/mains";
 import { atMost } from "../../base/tolerance";
 import type { Circuit, Job } from "../../job/model";
 import { wiredTo } from "../../job/wired";
@@ -52,7 +53,7 @@ export function leakageFacts(job: Job): Fact[] {
             of: { rcd },
           }),
         ];
-  const each = job.circuits.map((c) => ({ c, mA: circuitLeakage(job, c) }));
+  const each = mainsOf(job).map((c) => ({ c, mA: circuitLeakage(job, c) }));
   const out = each.flatMap(({ c, mA }) => (c.rcd === null ? [] : told("circuit", c.id, mA, c.rcd)));
   const origin = job.supply.rcd;
   const all = each.reduce((sum, x) => sum + x.mA, 0);

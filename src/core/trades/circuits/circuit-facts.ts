@@ -1,3 +1,4 @@
+import { mainsOf } from "../../job/mains";
 import { boardOfCircuit } from "../../job/boards";
 import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
@@ -19,7 +20,7 @@ export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue)
       if (!job.circuits.some((c) => c.way === w && boardOfCircuit(job, c)?.id === board?.id)) return w;
     return null;
   };
-  for (const listed of [...job.circuits].sort((a, b) => (a.label < b.label ? -1 : 1))) {
+  for (const listed of mainsOf(job).sort((a, b) => (a.label < b.label ? -1 : 1))) {
     const c = asWired(listed, job.points);
     const board = boardOfCircuit(job, c);
     const ways = board?.ways ?? 0;

@@ -1,3 +1,4 @@
+import { mainsOf } from "../../job/mains";
 import type { Circuit, Job } from "../../job/model";
 import { DIVERSITY } from "../../rules/diversity";
 import { atMost } from "../../base/tolerance";
@@ -29,7 +30,7 @@ const familyOf = (c: Circuit, sockets: boolean): Family =>
  * counts in full. By the school "full" everything does. Typical. Source: on-site working practice to BS 7671:2018+A2:2022 311.1.
  */
 export function maximumDemand(job: Job): Demand {
-  const loads = job.circuits.map((c) => ({ c, load: circuitLoad(job, c) }));
+  const loads = mainsOf(job).map((c) => ({ c, load: circuitLoad(job, c) }));
   const full = job.settings.schools.diversity === "full";
   const seen = new Map<Family, number>();
   const lines = loads

@@ -1,3 +1,4 @@
+import { mainsOf } from "../../job/mains";
 import { isMetalClad } from "../../rules/cables";
 import { mainBoard } from "../../job/boards";
 import { asWired, behindFuse, tripOf, wiredTo } from "../../job/wired";
@@ -180,7 +181,7 @@ export function laidCircuits(
   const through = holesByRun(holes);
   const { together, warm } = lyingTogether(h, runs);
   const main = mainBoard(h.job)?.id ?? "";
-  return h.job.circuits.flatMap((listed): LaidCircuit[] => {
+  return mainsOf(h.job).flatMap((listed): LaidCircuit[] => {
     const c = asWired(listed, h.job.points);
     const cable = cableOf(c.cable, h.catalogue);
     const laidNow = runs.filter((r) => r.circuit === c.id);
@@ -239,7 +240,7 @@ export function laidCircuits(
     }
     const spurs = shape.branches.map((b) => ({ at: to.get(b.joint)!.legs - 1, legs: b.runs.flatMap(legsOf), b }));
     const input: CircuitInput = {
-      kind: c.kind === "shower" || c.kind === "outbuilding" ? "fixed" : c.kind,
+      kind: c.kind === "shower" || c.kind === "outbuilding" || c.kind === "signal" ? "fixed" : c.kind,
       device: c.device,
       cable,
       designCurrent: load.amps,

@@ -1,3 +1,4 @@
+import { mainsOf } from "../../job/mains";
 import type { House } from "../../house/house";
 import type { FoundWay, Hole } from "../../laid/laid";
 import { type Fact, fact } from "../../rules/fact";
@@ -43,7 +44,7 @@ export function laidRatings(
     }),
   );
   const judged = new Set(all.map((x) => x.circuit.id));
-  for (const c of h.job.circuits)
+  for (const c of mainsOf(h.job))
     if (c.state !== "keep" && !judged.has(c.id) && runs.some((r) => r.circuit === c.id))
       out.push(fact("circuit.capacity", "circuit", c.id, { case: "not-judged", severity: "warn" }));
   const { ze, earthing } = h.job.supply;

@@ -1,3 +1,4 @@
+import { mainsOf } from "../../job/mains";
 import { type XYZ, distance } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import { sectionOfLeg, sectionsOf } from "../../house/sections";
@@ -31,7 +32,11 @@ interface Stretch {
 
 /** Circuits loaded enough to warm what lies beside them. */
 export const warmCircuits = (h: House): ReadonlySet<string> =>
-  new Set(h.job.circuits.filter((c) => c.device.rating >= WARMS).map((c) => c.id));
+  new Set(
+    mainsOf(h.job)
+      .filter((c) => c.device.rating >= WARMS)
+      .map((c) => c.id),
+  );
 
 /** By section: the loaded circuits that lie in it, and how many loaded cables were there before. */
 function circuitsInSections(

@@ -1,3 +1,4 @@
+import { mainsOf } from "../../job/mains";
 import type { Circuit, Job, Point } from "../../job/model";
 import { asWired, behindFuse, wiredTo } from "../../job/wired";
 import { isLight, isSocket } from "../../rules/accessories";
@@ -11,7 +12,7 @@ import { switchingFacts } from "../lighting/wire";
  */
 export function wiredFacts(job: Job): Fact[] {
   const pointOf = new Map(job.points.map((p) => [p.id, p]));
-  const judged = job.circuits.flatMap((c) => (c.state === "keep" ? [] : [asWired(c, job.points)]));
+  const judged = mainsOf(job).flatMap((c) => (c.state === "keep" ? [] : [asWired(c, job.points)]));
   return [
     ...judged.flatMap((c) => [...outlets(c, pointOf), ...lightsOnSockets(c, pointOf), ...spursOfSpurs(c, pointOf)]),
     ...switching(job),

@@ -1,7 +1,10 @@
+import type { Cable } from "../../rules/cables";
 import { type Fact, fact } from "../../rules/fact";
 import { EPS, atMost } from "../../base/tolerance";
 
 export type ClipFamily = "sheathed" | "armoured" | "mi";
+/** How a cable is clipped and bent: what carries no mains like sheathed cable of its size. Typical. */
+export const heldAs = (c: Pick<Cable, "family">): ClipFamily => (c.family === "signal" ? "sheathed" : c.family);
 export type Orientation = "horizontal" | "vertical";
 
 /** A row of the table: diameters above `over` up to and including `upTo`, spacing horizontal / vertical, null where not made or not published. */

@@ -1,4 +1,5 @@
 "use client";
+import { isSignalCable } from "../../../core/rules/cables";
 import { Camera } from "lucide-react";
 import { type ReactNode, useDeferredValue, useEffect, useMemo, useState } from "react";
 import type { House } from "../../../core/house/house";
@@ -283,7 +284,7 @@ function Doing({
           Photo of this place
         </FileButton>
       ) : null}
-      {part.kind === "test" && run ? (
+      {part.kind === "test" && run && !isSignalCable(cableOf(run.cable, house.catalogue)) ? (
         <TestCard
           house={house}
           plan={plan}
