@@ -212,7 +212,7 @@ describe("the demo", () => {
       "lighting.unswitched b1",
       "stock.short swa-3x10",
     ]);
-    expect(plan.runs).toHaveLength(44);
+    expect(plan.runs).toHaveLength(46);
   });
 });
 

@@ -148,11 +148,12 @@ export function deckScene(l: LaidDeck, job: Job, holes: readonly Hole[]): Shape[
 export function holeShapes(holes: readonly Hole[]): Shape[] {
   const p = pen({ layer: "BORES" });
   for (const o of holes)
-    if (o.notch) {
-      const [x, y] = [o.centre[0], -o.centre[1]];
-      const half = Math.max(o.notch.width, 40) / 2;
-      p.rect(x - half, y - half, 2 * half, 2 * half, "paper", "stop", { id: o.id });
-    } else if (o.in.kind === "joist" || o.in.kind === "noggin")
-      p.circle(o.centre[0], -o.centre[1], o.diameter / 2, "paper", "ink", { id: o.id, least: 3.6, width: 1.5 });
+    if (o.in.kind === "joist" || o.in.kind === "noggin")
+      // A notch is filled: its timber is gone from the top down.
+      p.circle(o.centre[0], -o.centre[1], o.diameter / 2, o.notch ? "stop" : "paper", "ink", {
+        id: o.id,
+        least: 3.6,
+        width: 1.5,
+      });
   return p.shapes;
 }

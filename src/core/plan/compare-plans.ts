@@ -7,6 +7,7 @@ import { pathLength } from "../base/wall-frame";
 import type { Catalogue } from "../rules/catalogue";
 import { type Preset, presetNames, presets } from "../routing/weights";
 import { makePlan } from "./plan";
+import { type Cost, costOf } from "./prices";
 import type { Plan } from "../laid/laid";
 import { bendsIn } from "../laid/run-measures";
 
@@ -58,14 +59,23 @@ export const variantsOf = (job: Job, catalogue?: Catalogue): Variant[] =>
     return { preset, name, about, cost, figures: figuresOf(plan) };
   });
 
-/** A socket circuit as one ring and as two radials, both laid for real over the same points. */
 /** Device of a ring of sockets, A. */
 const RING_RATING = 32;
 
+/** A socket circuit laid one way or the other. Cable m; the cost is that of what it takes, but for devices. */
+interface LaidAs {
+  runs: number;
+  cable: number;
+  bores: number;
+  rating: number;
+  ways: number;
+  cost: Cost;
+}
+
 export interface RingAgainstRadials {
   /** `leg`: what its weakest leg carries, A; null where that is not known. */
-  ring: { runs: number; cable: number; bores: number; rating: number; ways: number; leg: number | null };
-  radials: { runs: number; cable: number; bores: number; rating: number; ways: number; points: [string[], string[]] };
+  ring: LaidAs & { leg: number | null };
+  radials: LaidAs & { points: [string[], string[]] };
 }
 
 /**
@@ -107,6 +117,11 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
   }
   if (!best) return null;
   const radialIds = twoRadials(circuit, [], [], null).map((c) => c.id);
+  const cost = (plan: Plan, ids: readonly string[]): Cost =>
+    costOf(
+      plan.takeoff.filter((l) => l.circuit !== null && ids.includes(l.circuit)),
+      job.packs,
+    );
   const bores = (plan: Plan): number => plan.holes.filter((o) => o.in.kind === "joist").length;
   const house = layHouse({ ...job, pins, circuits: [...without, asRing] }, catalogue);
   const leg = laidCircuits(house, ringPlan.runs, ringPlan.holes).find((x) => x.circuit.id === circuit.id)?.result.iz;
@@ -116,6 +131,7 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
     bores: bores(ringPlan),
     rating: RING_RATING,
     ways: 1,
+    cost: cost(ringPlan, [circuit.id]),
     leg: leg ?? null,
   };
   const radials = {
@@ -124,6 +140,7 @@ export function ringAgainstRadials(job: Job, circuit: Circuit, catalogue?: Catal
     bores: bores(best.plan),
     rating: 2 * RADIAL_RATING,
     ways: 2,
+    cost: cost(best.plan, radialIds),
     points: best.points,
   };
   return { ring, radials };

@@ -16,6 +16,7 @@ import { type BoxRoom, type Tail, boxRoom } from "../trades/ends/box-fill";
 import { pickGland } from "../trades/ends/gland-pick";
 import { MI_ENTRY, MI_TAILS, STRIPPER_BODY, mineralStrip } from "../trades/ends/mineral-strip";
 import { bendRadius } from "../trades/fixings/bends";
+import { type Connector, connectorsOf } from "../trades/lighting/connectors";
 import { type WiredCore, wiringAt } from "../trades/lighting/terminals";
 
 /** An armoured end: its gland and the marks on its cable. Lengths mm. */
@@ -66,6 +67,8 @@ export interface EndFigures {
   cables: EndCable[];
   /** Tail from a metal box to the accessory; null where the box is plastic or there is none. */
   earthTail: number | null;
+  /** The connectors in which cores meet, by their letters. */
+  connectors: Connector[];
   /** Copper to bare for a terminal, to be tried with a scrap end. */
   strip: number;
   /** What must fit behind the accessory; null where there is no box to close. */
@@ -150,17 +153,25 @@ function figuresOf(h: House, { runOf, endsAt }: Worked, point: string): EndFigur
   );
   if (earthTail !== null && tails.length)
     tails.push({ diameter: tails[tails.length - 1]!.diameter, length: earthTail });
-  const joined = cables.flatMap((c) => c.cores).filter((core) => core.terminal.mark === "connector").length;
+  const connectors = connectorsOf(
+    [...wired.values()].filter((w) => cables.some((c) => c.run.id === w.run && c.cores.length)),
+  );
   return {
     placed,
     box,
     outdoors,
     cables,
     earthTail,
+    connectors,
     strip: TERMINAL_DEPTH,
     room:
       boxed && (tails.length || (signals && placed.point.kind !== "cabinet"))
-        ? boxRoom(box, bodyOf(placed.point.kind), tails, joined)
+        ? boxRoom(
+            box,
+            bodyOf(placed.point.kind),
+            tails,
+            connectors.reduce((n, x) => n + x.ways.length, 0),
+          )
         : null,
   };
 }

@@ -128,7 +128,7 @@ export function placedTakeOff(
       continue;
     }
     add(kind.name, kind.gangs.length > 1 ? gangName(point.gang) : "", 1, "each", circuit, "close", room);
-    if (point.kind === "board" || p.deck >= 0) continue;
+    if (point.kind === "board" || point.kind === "cabinet" || p.deck >= 0) continue;
     add(
       point.mount === "flush" ? "Flush box" : "Surface box",
       `${gangName(kind.gangs.length > 1 ? point.gang : 1)}, ${point.boxDepth} mm deep`,
@@ -138,6 +138,14 @@ export function placedTakeOff(
       "box",
       room,
     );
+  }
+  for (const p of h.points) {
+    const circuit = circuitOfPoint.get(p.point.id) ?? null;
+    const ways = (endFigures(h, plan, p.point.id)?.connectors ?? []).flatMap((x) => x.ways);
+    for (const w of new Set(ways)) {
+      const many = ways.filter((x) => x === w).length;
+      add("Lever connector", `${w}-way`, many, "each", circuit, "close", roomOfPoint(p.point.id));
+    }
   }
   for (const e of ends) {
     const p = h.points[h.pointOfId.get(e.point)!]!;

@@ -39,8 +39,6 @@ export const boxDepths = [16, 25, 35, 47] as const;
 
 /** A lever connector of two or three ways lying flat, mm. Typical. */
 export const connector = { width: 20, height: 8.5 } as const;
-/** Ways of the usual lever connector. */
-export const CONNECTOR_WAYS = 3;
 /** Lugs and screws at each side of a box that keep conductors off, mm. */
 export const LUGS = 5;
 /** Heads of the screws that hold the box at its back, mm. */

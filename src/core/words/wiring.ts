@@ -1,4 +1,5 @@
 import type { Carried, CoreColour } from "../rules/cores";
+import type { Connector } from "../trades/lighting/connectors";
 import type { Terminal, WiredCore } from "../trades/lighting/terminals";
 
 /** What a core carries, in words. */
@@ -34,10 +35,20 @@ const marks: Record<Terminal["mark"], string> = {
 
 /** Where a core ends, as the accessory is marked. */
 export function terminalWords(core: WiredCore): string {
-  const { mark, gang, link } = core.terminal;
+  const { mark, gang, link, connector } = core.terminal;
   if (mark === "connector")
-    return core.carries === "spare" ? "parked, in a connector" : `${carriedWords[core.carries]} connector`;
+    return core.carries === "spare"
+      ? `parked, in ${connector === undefined ? "a connector" : `connector ${connector}`}`
+      : `${core.carries === "cpc" ? "earth" : carriedWords[core.carries]} connector ${connector ?? ""}`.trim();
   return `${gang === undefined ? "" : `gang ${gang} `}${marks[mark]}${link ? ", linked on to the other gangs" : ""}`;
+}
+
+/** A connector in words: “A, line: 3 cores, one of 3 ways”. */
+export function connectorWords({ name, carries, cores, ways }: Connector): string {
+  if (carries === "spare") return `${name}: one core parked, of ${ways[0]} ways`;
+  const of =
+    ways.length === 1 ? `one of ${ways[0]} ways` : `${ways.map((w) => `one of ${w}`).join(" and ")} ways, linked`;
+  return `${name}, ${carriedWords[carries]}: ${cores} ${cores === 1 ? "core" : "cores"}, ${of}`;
 }
 
 /** A colour as it is said of one core: "brown", or "blue, sleeved brown". */

@@ -136,7 +136,16 @@ export async function jobXlsx(h: House, plan: Plan, siteBook: readonly SiteEntry
       ...wallHoles(h, plan),
     ].map((o) => {
       const w = holeWords(h, o);
-      return [w.timber, w.of, w.room, w.from, Math.round(Math.abs(o.at)), w.height, o.notch ? holeSize(o) : o.diameter, o.plated ? "yes" : ""];
+      return [
+        w.timber,
+        w.of,
+        w.room,
+        w.from,
+        Math.round(Math.abs(o.at)),
+        w.height,
+        o.notch ? holeSize(o) : o.diameter,
+        o.plated ? "yes" : "",
+      ];
     }),
   );
   return new Uint8Array(await book.xlsx.writeBuffer());

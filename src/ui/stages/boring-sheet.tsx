@@ -135,7 +135,7 @@ export function BoringSheet() {
                         </td>
                         <td className="num w-24 text-right">{mm(hole.at)}</td>
                         <td className="num w-28 text-right">
-                          {hole.notch ? "notch in the top" : `${mm(hole.fromTop)} down`}
+                          {hole.notch ? "in the top" : `${mm(hole.fromTop)} down`}
                         </td>
                         <td className="num w-20 text-right">{holeSize(hole)}</td>
                         <td className="w-20 pl-3">{hole.plated ? "plate" : ""}</td>

@@ -3,6 +3,8 @@ import { SmallHead } from "../kit/small-head";
 import { wiredTo } from "../../core/job/wired";
 import { pointLabels } from "../../core/job/labels";
 import { foundShapeWords } from "../../core/words/circuits";
+import { costWords, moneyWords } from "../../core/words/supplies";
+import { costOf } from "../../core/plan/prices";
 import { ringAgainstRadialsWords } from "../../core/words/ways";
 import { Paintbrush, Plus, Trash2 } from "lucide-react";
 import { boardOfCircuit } from "../../core/job/boards";
@@ -98,6 +100,7 @@ function CircuitForm({ c }: { c: Circuit }) {
   const put = (next: Partial<Circuit>): string | null => edit([change("circuits", c.id, { ...c, ...next })]);
   const label = pointLabels(job);
   const order = (plan?.runs ?? []).filter((r) => r.circuit === c.id);
+  const takes = (plan?.takeoff ?? []).filter((l) => l.circuit === c.id);
   const wired = new Set(job.circuits.flatMap(wiredTo));
   const mains = isMains(c);
   const loose = job.points.filter((p) => isOnCircuit(p.kind) && isSignal(p.kind) !== mains && !wired.has(p.id));
@@ -275,6 +278,12 @@ function CircuitForm({ c }: { c: Circuit }) {
         <RingOrRadials circuit={c.id} />
       ) : null}
       {mains ? <AsLaid circuit={c.id} /> : null}
+      {takes.length ? (
+        <p className="text-[13px]" data-circuit-cost>
+          <span className="text-soft">Takes: </span>
+          {costWords(costOf(takes, job.packs))}
+        </p>
+      ) : null}
       <p className="text-[13px]">
         <span className="text-soft">Laid: </span>
         {order.length ? order.map((r) => `${label(r.from)}–${label(r.to)}`).join(", ") : "nothing yet"}
@@ -333,7 +342,7 @@ function RingOrRadials({ circuit }: { circuit: string }) {
   return (
     <div className="border border-line p-2 text-[13px]" data-both-ways>
       <table className="w-full">
-        <SmallHead columns={["", "Cable, m", "Runs", "Holes in all", "Ways", "Amps"]} />
+        <SmallHead columns={["", "Cable, m", "Runs", "Holes in all", "Ways", "Amps", "Costs"]} />
         <tbody>
           {(
             [
@@ -345,16 +354,22 @@ function RingOrRadials({ circuit }: { circuit: string }) {
               <th scope="row" className="text-left">
                 {name}
               </th>
-              {[mm(x.cable), x.runs, x.bores, x.ways, x.rating].map((y, i) => (
-                <td key={i} className="num text-right">
-                  {y}
-                </td>
-              ))}
+              {[mm(x.cable), x.runs, x.bores, x.ways, x.rating, x.cost.price > 0 ? moneyWords(x.cost.price) : "–"].map(
+                (y, i) => (
+                  <td key={i} className="num text-right">
+                    {y}
+                  </td>
+                ),
+              )}
             </tr>
           ))}
         </tbody>
       </table>
       <p className="mt-1">{ringAgainstRadialsWords(r)}</p>
+      <p className="mt-1 text-soft">
+        Costs: what each takes, as used, by your price list in Materials; devices are not in it
+        {r.ring.cost.unpriced.length ? `, nor ${r.ring.cost.unpriced.length} items without a price` : ""}.
+      </p>
     </div>
   );
 }

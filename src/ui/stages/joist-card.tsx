@@ -155,7 +155,7 @@ export function JoistCard({ deck, joist, span }: { deck: string; joist: number; 
                 <span>
                   <span className="num font-medium">{mm(o.at)}</span> from the bearing{o.plated ? ", steel plate" : ""}
                 </span>
-                <span className="num">{o.notch ? `notch ${holeSize(o)}` : holeSize(o)}</span>
+                <span className="num whitespace-nowrap">{o.notch ? `notch ${holeSize(o)}` : holeSize(o)}</span>
               </p>
               <p className="text-soft">
                 {o.notch ? "Sawn into the top" : `Centre ${mm(o.fromTop)} down`}; passes{" "}

@@ -5,7 +5,8 @@ import { accessories } from "../../core/rules/accessories";
 import type { CoreColour } from "../../core/rules/cores";
 import { cableOf } from "../../core/rules/catalogue";
 import { type WiredCable, type WiredCore, isDrawn, wiringAt } from "../../core/trades/lighting/terminals";
-import { carriedWords, colourWords, terminalWords } from "../../core/words/wiring";
+import { connectorsOf } from "../../core/trades/lighting/connectors";
+import { carriedWords, colourWords, connectorWords, terminalWords } from "../../core/words/wiring";
 import { useWidth } from "../kit/use-width";
 import { useDesk, useSnapshot } from "../job/store";
 
@@ -64,6 +65,7 @@ function Picture({
   const ref = useRef<HTMLElement>(null);
   const at = useWidth(ref, 590) < ROOMY ? NARROW : WIDE;
   const height = cables.reduce((sum, c) => sum + HEAD + c.cores.length * ROW + 8, 0);
+  const connectors = connectorsOf(cables);
   let y = 0;
   return (
     <figure ref={ref} className="m-0" data-wiring={point}>
@@ -103,6 +105,15 @@ function Picture({
         core that carries another than its colour says. The marks are the usual ones; the accessory’s own go first.
         Isolate, prove dead, prove the tester.
       </figcaption>
+      {connectors.length ? (
+        <ul className="mt-1 text-[13.5px]" aria-label={`Connectors in ${name}`}>
+          {connectors.map((x) => (
+            <li key={x.name} className="border-t border-dotted border-line py-0.5">
+              {connectorWords(x)}
+            </li>
+          ))}
+        </ul>
+      ) : null}
     </figure>
   );
 }
@@ -126,7 +137,9 @@ function Core({ core, at, y }: { core: WiredCore; at: Layout; y: number }) {
       </text>
       <text x={at.box + 21} y={y + 5} fill="var(--ink)">
         <tspan fontWeight={600}>{terminalWords(core)}</tspan>
-        <tspan fill="var(--soft)">{core.carries === "cpc" || !at.old ? "" : ` · ${carriedWords[core.carries]}`}</tspan>
+        <tspan fill="var(--soft)">
+          {(core.carries === "cpc" && core.terminal.mark === "E") || !at.old ? "" : ` · ${carriedWords[core.carries]}`}
+        </tspan>
       </text>
     </g>
   );

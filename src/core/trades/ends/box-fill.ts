@@ -1,5 +1,5 @@
 import { atMost } from "../../base/tolerance";
-import { CONNECTOR_WAYS, LUGS, RISE, SCREW_HEADS, boxDepths, connector } from "../../rules/box-room";
+import { LUGS, RISE, SCREW_HEADS, boxDepths, connector } from "../../rules/box-room";
 
 /** One conductor behind an accessory, mm. */
 export interface Tail {
@@ -27,20 +27,20 @@ export interface BoxRoom {
  * many layers as that takes, behind the accessory; connectors lie behind in rows of their own. Own reckoning, on the safe side.
  * @param box inside, mm
  * @param body depth of the accessory behind its plate, mm
- * @param joined conductors that end in connectors
+ * @param connectors how many lever connectors lie in it
  */
 export function boxRoom(
   box: { width: number; height: number; depth: number },
   body: number,
   tails: readonly Tail[],
-  joined: number,
+  connectors: number,
 ): BoxRoom {
   const along = Math.max(box.width, box.height) - 2 * LUGS;
   const across = Math.min(box.width, box.height) - 2 * LUGS;
   const thick = Math.max(0, ...tails.map((t) => t.diameter));
   const wide = tails.reduce((sum, t) => sum + t.diameter * Math.max(2, Math.ceil((t.length - RISE) / along)), 0);
   const layers = Math.ceil(wide / across - 1e-9) + 0;
-  const rows = Math.ceil(Math.ceil(joined / CONNECTOR_WAYS) / Math.max(1, Math.floor(across / connector.width)));
+  const rows = Math.ceil(connectors / Math.max(1, Math.floor(across / connector.width)));
   const parts = {
     accessory: body,
     conductors: layers * thick,

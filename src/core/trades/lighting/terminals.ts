@@ -5,6 +5,7 @@ import { isLight, isSwitch } from "../../rules/accessories";
 import type { Cable } from "../../rules/cables";
 import { type ArmourCore, armourCoresOf } from "../../rules/armour-cores";
 import { type Carried, type CoreColour, coresMade, cpcMade } from "../../rules/cores";
+import { inConnectors } from "./connectors";
 import { gangsOf } from "./gangs";
 
 /** Where a core ends. `gang` counts from 1 where the switch has several; `link` where the line goes on to the other gangs. */
@@ -27,6 +28,8 @@ export interface Terminal {
     | "connector";
   gang?: number;
   link?: boolean;
+  /** Letter of the connector it goes into, the same for all that are joined there. */
+  connector?: string;
 }
 /** A core at a point: its colour now and in old work, what it carries, the sleeve over it, and where it ends. */
 export interface WiredCore {
@@ -103,7 +106,9 @@ export function wiringAt(
             (carries: Carried): Terminal => ({
               mark: p.kind === "junction-box" ? "connector" : carries === "neutral" ? "N" : "L",
             });
-  return own.map((r): WiredCable => {
+  /** At a joint box the earths meet in a connector as well; elsewhere the accessory has a terminal for them. */
+  const earth: Terminal = { mark: p.kind === "junction-box" ? "connector" : "E" };
+  const cables = own.map((r): WiredCable => {
     const carries = r.carries.length ? r.carries : FEED;
     const cable = cableFor(r);
     const terminal = end(r);
@@ -112,7 +117,7 @@ export function wiringAt(
       return {
         run: r.id,
         other: otherEnd(r, id),
-        cores: armourCoresOf(cable.cores, job.settings.schools.armourCores).map((c) => armourCore(c, terminal)),
+        cores: armourCoresOf(cable.cores, job.settings.schools.armourCores).map((c) => armourCore(c, terminal, earth)),
       };
     const cores = cable?.cores === 3 || carries.length > 2 ? 3 : 2;
     const made = coresMade[cores];
@@ -127,16 +132,34 @@ export function wiringAt(
             ? { colour: c.now, old: c.old, carries: "spare", sleeve: null, terminal: { mark: "connector" } }
             : { colour: c.now, old: c.old, carries: what, sleeve: sleeveOver(c.now, what), terminal: terminal(what) };
         }),
-        { colour: cpcMade.now, old: cpcMade.old, carries: "cpc", sleeve: null, terminal: { mark: "E" } },
+        { colour: cpcMade.now, old: cpcMade.old, carries: "cpc", sleeve: null, terminal: earth },
       ],
     };
+  });
+  const runOf = new Map(own.map((r) => [r.id, r]));
+  return inConnectors(cables, (cable, core) => {
+    // Each parked core is alone; a switched line is that of the lights it leads to, a common that of its gang.
+    if (core.carries === "spare") return `${cable.run} ${core.colour}`;
+    if (core.carries === "switched-line" || core.carries === "common") return lightsOf(cable.other);
+    return core.terminal.gang === undefined ? "" : String(core.terminal.gang);
+
+    function lightsOf(other: string): string {
+      const q = pointOf.get(other);
+      if (!q || light(other)) return other;
+      const gangs = gangsOf(q, light);
+      return gangs[(runOf.get(cable.run)?.number ?? 1) - 1]?.[0] ?? gangs[0]?.[0] ?? other;
+    }
   });
 }
 
 /** A core of armoured cable at its terminal; its colours have no older ones. */
-function armourCore({ core, carries, sleeve }: ArmourCore, terminal: (carries: Carried) => Terminal): WiredCore {
+function armourCore(
+  { core, carries, sleeve }: ArmourCore,
+  terminal: (carries: Carried) => Terminal,
+  earth: Terminal,
+): WiredCore {
   const base = { colour: core, old: core, sleeve: sleeve === "green-and-yellow" ? ("green-yellow" as const) : sleeve };
-  if (carries === "earth") return { ...base, carries: "cpc", terminal: { mark: "E" } };
+  if (carries === "earth") return { ...base, carries: "cpc", terminal: earth };
   if (carries === "spare") return { ...base, carries, terminal: { mark: "connector" } };
   return { ...base, carries, terminal: terminal(carries) };
 }
