@@ -7,13 +7,13 @@ describe("from a surveyed room to a tick on site", () => {
   it("lists the demo with what is in it", async () => {
     await page().goto(app().address);
     await see("Tern Cottage");
-    expect(await text("[data-job]")).toMatch(/11 rooms · 45 points · 7 circuits/);
+    expect(await text("[data-job]")).toMatch(/11 rooms · 48 points · 9 circuits/);
   });
 
   it("adds a socket to a wall, shows its zone, and lays a run to it", async () => {
     await open("demo", "stage=points&room=hall");
     await page().waitForSelector('[data-point-tag="S7"]');
-    await see("44 runs laid");
+    await see("46 runs laid");
     await place("Twin socket");
     await page().waitForSelector('[data-point-tag="S19"]');
     expect(
@@ -72,7 +72,7 @@ describe("from a surveyed room to a tick on site", () => {
     await open("demo", "stage=points&room=kitchen");
     await focusPoint("S3");
     const was = Number(await page().$eval('[data-field="u"]', (e) => (e as HTMLInputElement).value));
-    await see("44 runs laid");
+    await see("46 runs laid");
     // Picked on the far wall of the room, it is brought into sight.
     await page().waitForFunction(() => {
       const b = document.querySelector('[data-point-tag="S3"]')!.getBoundingClientRect();
@@ -129,7 +129,7 @@ describe("from a surveyed room to a tick on site", () => {
 
   it("exports the job and brings it in again with the same plan", async () => {
     const first = await open("demo", "stage=routes");
-    await see("44 runs laid");
+    await see("46 runs laid");
     const text = await given("file");
     await page().goto(app().address);
     await upload("[data-file=import]", file("job.json", text));
@@ -138,7 +138,7 @@ describe("from a surveyed room to a tick on site", () => {
       {},
       first,
     );
-    await see("44 runs laid");
+    await see("46 runs laid");
     expect(await given("cut-list.csv")).toBe(await given("cut-list.csv", first));
   });
 

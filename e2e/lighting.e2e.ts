@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { desk } from "./desk";
 
-const { app, page, job, jobId, open, press, see, choose, stored, focusPoint } = desk();
+const { app, page, job, jobId, open, press, see, choose, stored, focusPoint, key, place } = desk();
 
 /** The wiring picture's words. */
 const picture = (): Promise<string> =>
@@ -64,5 +64,31 @@ describe("lights and switches", () => {
     expect((await job()).circuits.find((c) => c.id === "r1")!.runCables).toMatchObject([
       { cable: "te-2.5", number: 1 },
     ]);
+  });
+});
+
+describe("a data outlet", () => {
+  it("joins the line of its kind from the cabinet, and without a cabinet is told of", async () => {
+    await open("demo", "stage=points&room=bed2");
+    await see("46 runs laid");
+    await key("w");
+    await page().click("::-p-xpath(//summary[contains(., 'Data, television')])");
+    await place("Data outlet");
+    await stored();
+    const made = (await job()).points.find((p) => p.kind === "data" && p.id !== "d1")!;
+    expect((await job()).circuits.find((c) => c.id === "net")!.points).toEqual(["d1", made.id]);
+    await see("47 runs laid");
+    // Its form offers no mains, and its end no terminal for them.
+    await page().goto(`${app().address}/jobs/${jobId()}?stage=ends&room=bed1`);
+    await page().waitForSelector('[aria-label="Points with cables"] button', { timeout: 180_000 });
+    await page().click('::-p-xpath(//ul[@aria-label="Points with cables"]//button[span[1][text()="D1"]])');
+    await see("Strip and connect as the maker of the outlet says");
+    await page().goto(`${app().address}/jobs/${jobId()}?stage=points&room=hall`);
+    await focusPoint("CB1");
+    await key("Delete");
+    await stored();
+    await page().goto(`${app().address}/jobs/${jobId()}?stage=circuits&room=hall`);
+    await see("NET1 has no cabinet to start from");
+    await see("44 runs laid");
   });
 });

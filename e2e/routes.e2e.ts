@@ -9,7 +9,7 @@ const bores = async (): Promise<number> =>
 describe("routes, timber and the solid view", () => {
   it("says why a run goes this way, and what the next best would cost", async () => {
     await open("demo", "stage=routes&room=kitchen");
-    await see("44 runs laid");
+    await see("46 runs laid");
     await press("L1 to W1");
     await press("Why this way?");
     await page().waitForSelector("[data-why]");
@@ -25,7 +25,7 @@ describe("routes, timber and the solid view", () => {
 
   it("lays the whole job every way, side by side, and takes the one with the fewest holes", async () => {
     await open("demo", "stage=routes&room=kitchen");
-    await see("44 runs laid");
+    await see("46 runs laid");
     const before = await bores();
     await press("Lay it every way and compare");
     await page().waitForSelector("[data-variants]", { timeout: 180_000 });
@@ -42,7 +42,7 @@ describe("routes, timber and the solid view", () => {
 
   it("changes one weight by hand", async () => {
     await open("demo", "stage=routes&room=kitchen");
-    await see("44 runs laid");
+    await see("46 runs laid");
     await page().$$eval("summary", (l) =>
       (l.find((s) => s.textContent?.includes("Every weight")) as HTMLElement).click(),
     );
@@ -56,7 +56,7 @@ describe("routes, timber and the solid view", () => {
 
   it("lays a ring both ways, for real", async () => {
     await open("demo", "stage=circuits&room=kitchen");
-    await see("44 runs laid");
+    await see("46 runs laid");
     await press("R1Ground floor sockets");
     await press("Lay it as a ring and as two radials");
     await page().waitForSelector("[data-both-ways]", { timeout: 180_000 });
@@ -65,7 +65,7 @@ describe("routes, timber and the solid view", () => {
 
   it("keeps a part of a wall free, and lays round it at once", async () => {
     await open("demo", "stage=survey&room=kitchen");
-    await see("44 runs laid");
+    await see("46 runs laid");
     await key("w");
     await press("Keep a part free");
     await page().waitForSelector('[data-layer="KEPT-FREE"]');
@@ -118,7 +118,7 @@ describe("routes, timber and the solid view", () => {
 
   it("drills the studs that are given, and says of those nobody has found that they are taken to be there", async () => {
     await open("demo", "stage=survey&room=kitchen");
-    await see("44 runs laid");
+    await see("46 runs laid");
     await key("w");
     await see("of Kitchen");
     // Round the walls of the room to the one of studs.
@@ -156,7 +156,7 @@ describe("routes, timber and the solid view", () => {
 
   it("shows the house in three dimensions, and shares what is picked with the other views", async () => {
     await open("demo", "stage=routes&room=kitchen");
-    await see("44 runs laid");
+    await see("46 runs laid");
     await key("o");
     await page().waitForSelector("[data-solid]");
     const box = (await (await page().$("[data-solid]"))!.boundingBox())!;
@@ -185,7 +185,7 @@ describe("routes, timber and the solid view", () => {
 
   it("tells what is behind a wall from either face", async () => {
     await open("demo", "stage=routes&room=hall");
-    await see("44 runs laid");
+    await see("46 runs laid");
     await key("w");
     await key("w");
     await see("Wall 2 of Hall");

@@ -34,7 +34,7 @@ const waysTaken = (job: Job): Set<number> =>
 /** Name and cable of the lines that lead to a kind of point without mains. Typical. */
 export const signalUsuals: Partial<Record<PointKind, { letters: string; name: string; cable: string }>> = {
   data: { letters: "NET", name: "Data", cable: "data-4p" },
-  television: { letters: "AER", name: "Television", cable: "coax-75" },
+  television: { letters: "AE", name: "Television", cable: "coax-75" },
   telephone: { letters: "TEL", name: "Telephone", cable: "tel-2p" },
   doorbell: { letters: "BEL", name: "Bell", cable: "bell-2" },
 };

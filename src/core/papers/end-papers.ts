@@ -59,7 +59,9 @@ function boxWords(h: House, f: EndFigures): TextBlock[] {
     text:
       `Box ${mm(box.width)} × ${mm(box.height)} inside, ${mm(box.depth)} deep. ` +
       (f.earthTail === null ? "" : `Earth tail from the box to the accessory ${tenth(f.earthTail)}. `) +
-      `Bare ${tenth(f.strip)} for a terminal; try each with a scrap end first.`,
+      (f.strip === null
+        ? "Strip and connect as the maker of the outlet says."
+        : `Bare ${tenth(f.strip)} for a terminal; try each with a scrap end first.`),
   });
   for (const c of f.cables) {
     const name = cableName(h.job, c);

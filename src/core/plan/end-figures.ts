@@ -70,7 +70,7 @@ export interface EndFigures {
   /** The connectors in which cores meet, by their letters. */
   connectors: Connector[];
   /** Copper to bare for a terminal, to be tried with a scrap end. */
-  strip: number;
+  strip: number | null;
   /** What must fit behind the accessory; null where there is no box to close. */
   room: BoxRoom | null;
 }
@@ -163,7 +163,7 @@ function figuresOf(h: House, { runOf, endsAt }: Worked, point: string): EndFigur
     cables,
     earthTail,
     connectors,
-    strip: TERMINAL_DEPTH,
+    strip: signals ? null : TERMINAL_DEPTH,
     room:
       boxed && (tails.length || (signals && placed.point.kind !== "cabinet"))
         ? boxRoom(

@@ -1,6 +1,6 @@
 import type { PointKind } from "../rules/accessories";
 import { isSignalCable } from "../rules/cables";
-import { CONNECTOR_DEPTH } from "../rules/conductors";
+import { CONNECTOR_DEPTH, TERMINAL_DEPTH } from "../rules/conductors";
 import type { House } from "../house/house";
 import { boardFigures } from "./board-figures";
 import { SHEATH_PAST_ENTRY } from "../trades/board/layout";
@@ -81,7 +81,7 @@ function accessorySteps(f: EndFigures, c: EndCable): EndSteps {
     measures: {
       tail,
       sheath,
-      strip: f.placed.point.kind === "junction-box" ? CONNECTOR_DEPTH : f.strip,
+      strip: f.placed.point.kind === "junction-box" ? CONNECTOR_DEPTH : (f.strip ?? TERMINAL_DEPTH),
       cables: f.cables.length,
       amps: c.rating,
       ...(f.placed.point.kind === "fused-unit" ? { fuse: f.placed.point.fuse } : {}),

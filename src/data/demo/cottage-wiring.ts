@@ -220,7 +220,7 @@ export const circuits = [
   },
   {
     id: "aer",
-    label: "AER1",
+    label: "AE1",
     name: "Television",
     kind: "signal",
     device: { curve: "B", rating: 1 },

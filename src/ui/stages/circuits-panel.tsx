@@ -34,7 +34,7 @@ export const kindWords: Record<Circuit["kind"], string> = {
   shower: "shower",
   fixed: "fixed appliance",
   outbuilding: "outbuilding supply",
-  signal: "data, television, telephone or bell",
+  signal: "data or signals",
 };
 
 /** All circuits, and the form of the one picked out. */
@@ -342,25 +342,27 @@ function RingOrRadials({ circuit }: { circuit: string }) {
   return (
     <div className="border border-line p-2 text-[13px]" data-both-ways>
       <table className="w-full">
-        <SmallHead columns={["", "Cable, m", "Runs", "Holes in all", "Ways", "Amps", "Costs"]} />
+        <SmallHead columns={["", "One ring", "Two radials"]} />
         <tbody>
           {(
             [
-              ["One ring", r.ring],
-              ["Two radials", r.radials],
-            ] as const
-          ).map(([name, x]) => (
-            <tr key={name}>
-              <th scope="row" className="text-left">
+              ["Cable, m", (x) => mm(x.cable)],
+              ["Runs", (x) => x.runs],
+              ["Holes in all", (x) => x.bores],
+              ["Ways", (x) => x.ways],
+              ["Amps", (x) => x.rating],
+              ["Costs", (x) => (x.cost.price > 0 ? moneyWords(x.cost.price) : "–")],
+            ] as [string, (x: RingAgainstRadials["ring" | "radials"]) => string | number][]
+          ).map(([name, of]) => (
+            <tr key={name} className="border-t border-dotted border-line">
+              <th scope="row" className="py-0.5 text-left font-normal">
                 {name}
               </th>
-              {[mm(x.cable), x.runs, x.bores, x.ways, x.rating, x.cost.price > 0 ? moneyWords(x.cost.price) : "–"].map(
-                (y, i) => (
-                  <td key={i} className="num text-right">
-                    {y}
-                  </td>
-                ),
-              )}
+              {[r.ring, r.radials].map((x, i) => (
+                <td key={i} className="num text-right">
+                  {of(x)}
+                </td>
+              ))}
             </tr>
           ))}
         </tbody>

@@ -49,7 +49,9 @@ export function EndCard({ f, job, tall = 330 }: { f: EndFigures; job: Job; tall?
       <p className="mt-1 text-[14px]">
         Box {mm(f.box.width)} × {mm(f.box.height)} inside, {mm(f.box.depth)} deep.{" "}
         {f.earthTail === null ? "" : `Earth tail from the box to the accessory ${tenth(f.earthTail)}. `}
-        Bare {tenth(f.strip)} for a terminal; try each with a scrap end first.
+        {f.strip === null
+          ? "Strip and connect as the maker of the outlet says."
+          : `Bare ${tenth(f.strip)} for a terminal; try each with a scrap end first.`}
       </p>
       {f.cables.map((c) => (c.armour ? <Armour key={c.run.id} c={c} name={name(c)} /> : null))}
       {f.cables.map((c) => (c.mineral ? <Mineral key={c.run.id} c={c} name={name(c)} /> : null))}
