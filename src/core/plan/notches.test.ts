@@ -3,7 +3,11 @@ import { layHouse } from "../house/house";
 import { type Deck, type Job, canonical } from "../job/model";
 import { boringCsv } from "../formats/plan-csv";
 import { boresPaper } from "../papers/house-papers";
-import { notchLines } from "../routing/bore-lines";
+import { partsOf } from "../record/parts";
+import { boreLines, notchLines } from "../routing/bore-lines";
+import { borePrice } from "../routing/edge-costs";
+import { cableOf, standardCatalogue } from "../rules/catalogue";
+import { minutes } from "../rules/times";
 import { boreMargins, boringTotals, notchesIn } from "../trades/timber/boring";
 import { findingOf } from "../words/findings";
 import { holeLine, holeTool } from "../words/holes";
@@ -47,6 +51,8 @@ describe("lines on which notches are wanted", () => {
     const under = { kind: "notch", at: 400, width: 30, depth: 20, edge: "bottom" };
     expect(places(withDeck(old(500, under), { notchEdge: "either" }))).toEqual([]);
     expect(places(withDeck({ notchLines: [500], kind: "engineered" }))).toEqual([]);
+    expect(places(withDeck({ notchLines: [500], heavyJoists: [3] }))).toEqual([]);
+    expect(places(withDeck({ notchLines: [500], heavyJoists: [4] }))).toEqual([500]);
   });
 });
 
@@ -118,6 +124,63 @@ describe("a plan over a line of notches", () => {
     const near = makePlan(withDeck({ notchLines: [560] }));
     for (const o of near.holes.filter((x) => x.in.kind === "joist" && !x.notch))
       expect(Math.abs(o.at - 560)).toBeGreaterThanOrEqual(100 + 20 + 12.5 - 1e-6);
+  });
+});
+
+describe("holes and notches of one deck", () => {
+  it("holes keep 100 from a notch that is wanted, edge to edge, and are priced beside it", () => {
+    const near = (notchLines: number[]): number[] => {
+      const l = layHouse(withDeck({ notchLines }, { notch: "on-site" })).decks[0]!;
+      return boreLines(l, l.joists[2]!)
+        .map((x) => x.at)
+        .filter((at) => at < 900);
+    };
+    expect(near([]).length).toBeGreaterThan(1);
+    // 700 + 20 + 100 + half of 25.
+    expect(near([700]).every((at) => at >= 832.5)).toBe(true);
+    const place = { deck: 0, joist: 0, span: 0, at: 0, centre: [0, 0, 0], most: 0, asked: true, notch: 18 } as const;
+    const te = cableOf("te-2.5", standardCatalogue)!;
+    expect(borePrice(100, { ...place, centre: [0, 0, 0] }, te, [])).toBeCloseTo(100 * 0.25 * 1.5, 9);
+    expect(borePrice(100, { ...place, centre: [0, 0, 0] }, te, [te, te, te])).toBe(Infinity);
+  });
+  it("three cables go through one line, a fourth goes another way; metal-clad ones want no plate", () => {
+    const four = withDeck({ notchLines: [2500] }, {}, 4);
+    const plan = makePlan(four);
+    const h = layHouse(four);
+    const most = Math.max(...plan.holes.filter((o) => o.notch).map((o) => o.runs.length));
+    expect(most).toBeLessThanOrEqual(3);
+    expect(checkHoles(h, plan.holes, plan.runs).filter((f) => f.severity === "stop")).toEqual([]);
+    const clad = withDeck({ notchLines: [2500] });
+    const mineral = makePlan({ ...clad, circuits: clad.circuits.map((c) => ({ ...c, cable: "mi-2L1.5" })) });
+    const notches = mineral.holes.filter((o) => o.notch);
+    expect(notches.length === 0 || notches.every((o) => !o.plated)).toBe(true);
+    expect(notches.length).toBeGreaterThan(0);
+  });
+  it("a hole on the axis of a very shallow joist is no notch; a notch takes its own time", () => {
+    const low = withDeck({ joists: { ...withDeck({}).decks[0]!.joists, depth: 75 } });
+    const bored = makePlan(low).holes.filter((o) => o.in.kind === "joist");
+    expect(bored.length).toBeGreaterThan(0);
+    expect(bored.some((o) => o.notch)).toBe(false);
+    const job = withDeck({ notchLines: [2500] });
+    const plan = makePlan(job);
+    const times = partsOf(layHouse(job), plan)
+      .filter((p) => p.hole?.notch)
+      .map((p) => p.usual);
+    expect(new Set(times)).toEqual(new Set([minutes.notch]));
+  });
+  it("a notch sawn for a run that is done takes the next one as well", () => {
+    const job = withDeck({ notchLines: [2500] });
+    const plan = makePlan(job);
+    const [run] = plan.runs;
+    const holes = plan.holes.filter((o) => o.runs.includes(run!.id)).map((o) => ({ ...o, runs: [run!.id] }));
+    const { id: key, circuit, from, to, number, cable, legs, cutLength } = run!;
+    const held = { key, circuit, from, to, number, cable, legs, cutLength, holes, points: [] };
+    const again = makePlan(job, { held: [held] });
+    const sawn = again.holes.filter((o) => o.notch);
+    const before = plan.holes.filter((o) => o.notch);
+    expect(sawn.map((o) => [o.at, o.runs.length])).toEqual(before.map((o) => [2500, o.runs.length]));
+    expect(before.some((o) => o.runs.length === 2)).toBe(true);
+    expect(again.facts.filter((f) => f.rule.startsWith("timber."))).toEqual([]);
   });
 });
 

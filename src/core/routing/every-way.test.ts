@@ -3,6 +3,7 @@ import { layHouse } from "../house/house";
 import { standardCatalogue } from "../rules/catalogue";
 import { findingOf, namesOf } from "../words/findings";
 import { freeingWords } from "../words/ways";
+import { board, light, lighting, stops } from "./every-way.fixture";
 import { whatFrees } from "./freeing";
 import { circuit, deck, house } from "../book/limits/by-hand.fixture";
 import { type Job, jobSchema } from "../job/model";
@@ -14,28 +15,12 @@ import { makePlan } from "../plan/plan";
  * the one named.
  */
 
-const board = (wall: string, u: number, v = 1500) => ({
-  id: "db",
-  label: "DB",
-  kind: "board",
-  mount: "surface",
-  ways: 12,
-  place: { on: "wall", wall, u, v },
-});
-const light = (id: string, x: number, y: number, of = "d") => ({
-  id,
-  label: id.toUpperCase(),
-  kind: "light",
-  place: { on: "deck", deck: of, x, y, face: "ceiling" },
-});
-const lighting = (...points: string[]) => circuit({ kind: "lighting", device: { rating: 6 }, cable: "te-1.0", points });
 const northSouth = (more: object = {}) =>
   deck({
     underside: 2415,
     joists: { direction: "north-south", breadth: 47, depth: 195, spacing: 600, first: 300, bearings: [] },
     ...more,
   });
-const stops = (p: Plan): string[] => p.facts.filter((f) => f.severity === "stop").map((f) => f.rule);
 const unreachable = (p: Plan): string[] =>
   p.facts.filter((f) => f.rule === "route.unreachable").map((f) => f.subject.id);
 const longest = (job: Job): number => {
@@ -91,116 +76,6 @@ describe("into a deck from anywhere in the band under the ceiling", () => {
       circuits: [lighting("l1")],
     });
     expect(longest(job)).toBeLessThanOrEqual(2210);
-  });
-});
-
-describe("decks that meet", () => {
-  const half = (id: string, y0: number, y1: number, more: object = {}) =>
-    deck({
-      id,
-      underside: 2415,
-      outline: [
-        { x: 0, y: y0 },
-        { x: 0, y: y1 },
-        { x: 4000, y: y1 },
-        { x: 4000, y: y0 },
-      ],
-      joists: { direction: "north-south", breadth: 47, depth: 195, spacing: 400, first: 200, bearings: [] },
-      ...more,
-    });
-  const job = (second: object, l2 = light("l2", 1000, 2300, "d2")): Job =>
-    house({
-      decks: [half("d1", 0, 1500), half("d2", 1500, 3000, second)],
-      points: [board("w0", 500), light("l1", 1000, 700, "d1"), l2],
-      circuits: [lighting("l1", "l2")],
-    });
-  const between = (j: Job) => {
-    const plan = makePlan(j);
-    expect(stops(plan)).toEqual([]);
-    return plan.runs.find((r) => r.from === "l1" && r.to === "l2")!;
-  };
-  it("joists in line: straight on along one joist, 1 600 with both drops of 97.5 and 31.5 from under the joist", () => {
-    const run = between(job({}));
-    expect(run.pathLength).toBe(1600 + 2 * (97.5 + 31.5));
-    expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
-  });
-  it("joists set over by 100: the cable crosses within the bay where they meet", () => {
-    const run = between(job({ joists: { ...half("d2", 0, 1).joists, first: 300 } }));
-    expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
-    expect(run.pathLength).toBeLessThan(2200);
-  });
-  it("joists the other way: along the last bay and then along the next deck's", () => {
-    const turned = { joists: { ...half("d2", 0, 1).joists, direction: "east-west", first: 200 } };
-    const run = between(job(turned, light("l2", 3000, 1550, "d2")));
-    expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
-  });
-  describe("where a joist lies along the side of one of them", () => {
-    const across = (first: number, more: object = {}) => ({
-      joists: {
-        ...half("d2", 0, 1).joists,
-        direction: "east-west",
-        first,
-        bearings: [
-          [-100, 0],
-          [4000, 4100],
-        ],
-      },
-      ...more,
-    });
-    const turned = (first: number, more: object = {}): Job => job(across(first, more), light("l2", 1200, 1900, "d2"));
-    it("the cable goes through that joist, by a bore in its window, and straight on", () => {
-      for (const first of [1, 10, 23, 31]) {
-        const j = turned(first);
-        const run = between(j);
-        expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
-        const bored = makePlan(j).holes.filter(
-          (o) => o.in.deck === "d2" && o.in.joist === 1 && o.runs.includes(run.id),
-        );
-        // A quarter to two fifths of 4 000 from either bearing.
-        expect(bored.map((o) => Math.min(o.at, 4000 - o.at) >= 1000 && Math.min(o.at, 4000 - o.at) <= 1600)).toEqual([
-          true,
-        ]);
-        expect(bored[0]!.centre[1]).toBe(1500 + first);
-      }
-    });
-    it("so it does from the other side, and over a step of 40", () => {
-      const first = { joists: { ...across(15).joists, first: 285 } };
-      // 285 and three spacings of 400: the last joist 15 from the side.
-      const both = (second: object): Job =>
-        house({
-          decks: [half("d1", 0, 1500, first), half("d2", 1500, 3000, second)],
-          points: [board("w0", 500), light("l1", 1000, 700, "d1"), light("l2", 1200, 1900, "d2")],
-          circuits: [lighting("l1", "l2")],
-        });
-      const joistsBored = (j: Job): string[] => {
-        const run = between(j);
-        expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
-        const near = makePlan(j).holes.filter((o) => o.runs.includes(run.id) && Math.abs(o.centre[1] - 1500) <= 25);
-        return near.map((o) => `${o.in.deck} ${o.in.joist}`);
-      };
-      expect(joistsBored(both({}))).toEqual(["d1 4"]);
-      expect(joistsBored(turned(10, { underside: 2455 }))).toEqual(["d2 1"]);
-    });
-    it("under it and up again along the wall where that joist may not be bored: engineered, or closed", () => {
-      for (const more of [{ kind: "engineered" }, { access: "closed" }]) {
-        const plan = makePlan(turned(10, more));
-        expect(plan.holes.filter((o) => o.in.deck === "d2")).toEqual([]);
-        expect(stops(plan).filter((r) => r !== "circuit.loop")).toEqual([]);
-      }
-    });
-  });
-  it("a step of 40 between them is taken where they meet; at different storeys they do not join", () => {
-    const run = between(job({ underside: 2455 }));
-    const along = run.legs.flatMap((l) => l.path);
-    expect(along.some(([, y]) => y === 1500)).toBe(true);
-    expect(run.pathLength).toBeLessThan(2200);
-    const apart = makePlan(job({ underside: 2415 + 195 - 49 })).runs.find((r) => r.to === "l2");
-    expect(apart === undefined || apart.legs.some((l) => l.surface.kind === "wall")).toBe(true);
-  });
-  it("a gap of more than a survey's slip is no meeting", () => {
-    const slip = (by: number) => job({ outline: half("d2", 1500 + by, 3000).outline });
-    expect(between(slip(20)).legs.some((l) => l.surface.kind === "wall")).toBe(false);
-    expect(between(slip(21)).legs.some((l) => l.surface.kind === "wall")).toBe(true);
   });
 });
 

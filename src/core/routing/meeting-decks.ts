@@ -114,9 +114,9 @@ export function joinMeetingDecks(g: GraphDraft, h: House): Entry[][] {
             (s.axis === "x" ? box.x0 + box.x1 : box.y0 + box.y1) / 2 > s.at ? 1 : -1;
           for (const x of distinct(places)) {
             const [ea, eb] = [edgeJoist(h, a, s, x, inward(p)), edgeJoist(h, b, t, x, inward(q))];
-            // Through one joist; where both decks have one along the side, nobody gets a drill at them.
-            if (!ea || !eb || (ea !== "free" && eb !== "free")) continue;
+            if (!ea || !eb) continue;
             const [edgeA, edgeB] = [ea === "free" ? null : ea, eb === "free" ? null : eb];
+            // Through one joist; where the other deck has one there too, nobody gets a drill at them.
             const meet = (edgeA ?? edgeB)?.outer;
             if (meet !== undefined && !freeAt(edgeA ? b : a, s, meet, x)) continue;
             const [atA, atB] = [meet ?? s.at, meet ?? t.at];
