@@ -7,6 +7,7 @@ import {
   isCatalogueTable,
   standardCatalogue,
   withRows,
+  rowNamed,
 } from "../core/rules/catalogue";
 import type { Db } from "./db";
 import { rowsOf } from "./job-rows";
@@ -61,7 +62,10 @@ export async function jobsNaming(db: Db, table: CatalogueTable, id: string): Pro
       or exists (select 1 from drums d where d.job_id = j.id and d.cable = ${id})
       or exists (select 1 from found_cables f where f.job_id = j.id and f.cable = ${id})
       or exists (select 1 from found_trunkings t where t.job_id = j.id and t.holds @> ${JSON.stringify([{ cable: id }])}::text::jsonb)`,
-    trunkings: sql`exists (select 1 from found_trunkings t where t.job_id = j.id and t.size = ${id})`,
+    conduits: sql`exists (select 1 from sections s where s.job_id = j.id and s.kind like 'conduit%' and s.size = ${id})`,
+    trunkings: sql`exists (select 1 from found_trunkings t where t.job_id = j.id and t.size = ${id})
+      or exists (select 1 from sections s where s.job_id = j.id and s.kind like '%trunking%' and s.size = ${id})`,
+    layers: sql`exists (select 1 from sections s where s.job_id = j.id and s.kind || '-' || s.size = ${id})`,
   };
   const cond = where[table];
   if (!cond) return [];
@@ -96,10 +100,10 @@ export async function addRowsOfFile(
       const next = `${r.row.id.slice(0, 36)}-${n}`;
       const taken =
         here(r.table, next) ?? (standardCatalogue[r.table] as readonly { id: string }[]).find((x) => x.id === next);
-      if (!taken || equal({ ...taken, id: r.row.id }, r.row)) to = next;
+      if (!taken || equal(rowNamed({ table: r.table, row: { ...taken, id: next } }, r.row.id), r.row)) to = next;
     }
     renamed.push({ table: r.table, from: r.row.id, to });
-    put.push({ table: r.table, row: { ...r.row, id: to } });
+    put.push({ table: r.table, row: rowNamed(r, to) });
   }
   await putRows(db, put);
   return renamed;

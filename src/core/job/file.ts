@@ -10,6 +10,7 @@ import {
   withRows,
 } from "../rules/catalogue";
 import { checkInvariants, pointsOffWall } from "./invariants";
+import { sizeRow } from "../rules/sections";
 import { VERSION, upgraded } from "./upgrades";
 import { type Job, canonical, idSchema, jobSchema } from "./model";
 import type { Refusal } from "./patch";
@@ -125,10 +126,17 @@ export const namedInCatalogue = (job: Job): Set<string> =>
     ...job.foundCables.flatMap((c) => (c.cable ? [`cables ${c.cable}`] : [])),
     ...job.sections.flatMap((s) => [
       ...s.holds.map((x) => `cables ${x.cable}`),
-      `${s.kind.startsWith("conduit") ? "conduits" : "trunkings"} ${s.size}`,
+      ...[sizeRow(s.kind, s.size)].flatMap((r) => (r ? [`${r.table} ${r.id}`] : [])),
     ]),
     ...job.foundTrunkings.flatMap((t) => [`trunkings ${t.size}`, ...t.holds.map((h) => `cables ${h.cable}`)]),
   ]);
+
+/** The size of a section once a row is called otherwise; of a kind with sizes of its own what follows the kind in the row's id. */
+function renamedSize(s: Job["sections"][number], table: CatalogueTable, from: string, to: string): string {
+  const row = sizeRow(s.kind, s.size);
+  if (row?.table !== table || row.id !== from) return s.size;
+  return table === "layers" && to.startsWith(`${s.kind}-`) ? to.slice(s.kind.length + 1) : to;
+}
 
 /** The job with a catalogue row it names called otherwise. */
 export function renamedInCatalogue(job: Job, table: CatalogueTable, from: string, to: string): Job {
@@ -144,7 +152,7 @@ export function renamedInCatalogue(job: Job, table: CatalogueTable, from: string
     foundCables: job.foundCables.map((c) => ({ ...c, cable: cable(c.cable) })),
     sections: job.sections.map((s) => ({
       ...s,
-      size: (s.kind.startsWith("conduit") ? "conduits" : "trunkings") === table && s.size === from ? to : s.size,
+      size: renamedSize(s, table, from, to),
       holds: s.holds.map((x) => ({ ...x, cable: cable(x.cable) })),
     })),
     foundTrunkings: job.foundTrunkings.map((t) => ({

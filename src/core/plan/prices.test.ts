@@ -1,9 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { packSchema } from "../job/supplies";
-import { ternCottage } from "../../data/demo/tern-cottage";
 import { costWords } from "../words/supplies";
-import { ringAgainstRadials } from "./compare-plans";
-import { makePlan } from "./plan";
 import { costOf, unitPrice } from "./prices";
 
 const pack = (item: string, size: string, holds: number, price: number | null) =>
@@ -31,15 +28,5 @@ describe("what a circuit costs", () => {
     expect(costWords({ price: 0, unpriced: ["Clip", "Cable"] })).toBe(
       "no price known: the price list has none of its 2 items",
     );
-  });
-  it("stands beside ring and radials, each by its own take-off", () => {
-    const job = ternCottage();
-    const r1 = job.circuits.find((c) => c.id === "r1")!;
-    const both = ringAgainstRadials(job, r1)!;
-    const own = makePlan(job).takeoff.filter((l) => l.circuit === "r1");
-    expect(both.ring.cost.price).toBeCloseTo(costOf(own, job.packs).price, 6);
-    expect(both.ring.cost.price).toBeGreaterThan(0);
-    // What differs is cable and what goes with it: the dearer is the one that takes more of it.
-    expect(both.radials.cost.price > both.ring.cost.price).toBe(both.radials.cable > both.ring.cable);
   });
 });

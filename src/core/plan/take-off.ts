@@ -1,6 +1,5 @@
 import { containmentIn } from "../job/settings";
 import { wiredTo } from "../job/wired";
-import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { accessories } from "../rules/accessories";
 import { type Cable, isMetalClad } from "../rules/cables";
@@ -9,6 +8,7 @@ import { sectionRows, sectionSizes } from "../rules/sections";
 import { sectionsOf } from "../house/sections";
 import { isFolded, sectionCorners, sectionPieces } from "../trades/containment/section-pieces";
 import { sectionFixings } from "../trades/containment/section-supports";
+import { chasesOn } from "./chases";
 import { endFigures } from "./end-figures";
 import { glandFaces } from "./gland-faces";
 import { metalInside } from "./metal-inside";
@@ -105,13 +105,8 @@ export function placedTakeOff(
   for (const r of runs) {
     const cable = cableOf(r.cable, h.catalogue)!;
     add("Cable", cable.name, r.cutLength / 1000, "m", r.circuit, "draw-in", roomOfPoint(r.to), `circuit:${r.circuit}`);
-    for (const l of r.legs)
-      if (l.method === "chase" && !l.protected) {
-        const room = h.faces[h.faceOfWall.get(l.surface.id) ?? -1]?.room.id ?? null;
-        const { name, size } = overChase(h, cable, room);
-        add(name, `${size} mm`, pathLength(l.path) / 1000, "m", r.circuit, "cover", roomOfWall(l.surface.id));
-      }
   }
+  addOverChases(h, runs, roomOfWall, add);
   addSections(h, roomOfWall, add);
   const kept = new Set(h.job.circuits.filter((c) => c.state === "keep").map((c) => c.id));
   for (const p of h.points) {
@@ -183,16 +178,55 @@ export function placedTakeOff(
   return lines;
 }
 
-/** What goes over one chased cable where no section is drawn: capping or oval tube, as its room has it, wide enough for it. */
-function overChase(h: House, cable: Cable, room: string | null): { name: string; size: string } {
-  const kind = containmentIn(h.job.settings, room).masonry;
-  const sizes = sectionSizes(kind, h.catalogue);
-  const fits = sizes.find(
-    ({ inside }) => "width" in inside && inside.width >= cable.width && inside.height >= cable.thickness,
-  );
-  return { name: sectionRows[kind].name, size: (fits ?? sizes[sizes.length - 1]!).id };
+/**
+ * What goes over chased cables where no section is drawn: capping or oval tube, as their room has it, over all that lie in one chase
+ * together, as wide as they are; more than the widest takes go under several. Protected cable has its own.
+ */
+function addOverChases(h: House, runs: readonly Run[], roomOfWall: (wall: string) => string, add: Add): void {
+  const bare = runs.map((r) => ({ ...r, legs: r.legs.filter((l) => !l.protected) }));
+  const runOf = new Map(runs.map((r) => [r.id, r]));
+  for (const f of h.faces)
+    for (const c of chasesOn(h, bare, f.wall.id)) {
+      const cables = c.runs.map((r) => cableOf(runOf.get(r)!.cable, h.catalogue)!);
+      const circuits = new Set(c.runs.map((r) => runOf.get(r)!.circuit));
+      const circuit = circuits.size === 1 ? [...circuits][0]! : null;
+      for (const { name, size } of overChase(h, cables, f.room.id))
+        add(name, `${size} mm`, (c.to - c.from) / 1000, "m", circuit, "cover", roomOfWall(f.wall.id));
+    }
 }
 
+/** Covers for cables side by side: the narrowest that takes them all, else so many of the widest and one for the rest. */
+export function overChase(
+  h: Pick<House, "job" | "catalogue">,
+  cables: readonly Pick<Cable, "width" | "thickness">[],
+  room: string | null,
+): { name: string; size: string }[] {
+  const kind = containmentIn(h.job.settings, room).masonry;
+  const { name } = sectionRows[kind];
+  const sizes = sectionSizes(kind, h.catalogue);
+  const thick = Math.max(...cables.map((c) => c.thickness));
+  const widthIn = (x: (typeof sizes)[number]): number => ("width" in x.inside ? x.inside.width : 0);
+  const fitting = (wide: number): (typeof sizes)[number] | undefined =>
+    sizes.find((x) => widthIn(x) >= wide && "height" in x.inside && x.inside.height >= thick);
+  const widest = sizes[sizes.length - 1]!;
+  const wideOf = (list: typeof cables): number => list.reduce((sum, c) => sum + c.width, 0);
+  const out: { name: string; size: string }[] = [];
+  let left = [...cables].sort((p, q) => q.width - p.width);
+  while (left.length > 1 && !fitting(wideOf(left))) {
+    const taken = new Set<number>();
+    let wide = 0;
+    left.forEach((c, i) => {
+      if (taken.size && wide + c.width > widthIn(widest)) return;
+      taken.add(i);
+      wide += c.width;
+    });
+    // As wide as the widest, and thicker than any: one over the other does not help.
+    if (taken.size === left.length) break;
+    out.push({ name, size: widest.id });
+    left = left.filter((_, i) => !taken.has(i));
+  }
+  return [...out, { name, size: (fitting(wideOf(left)) ?? widest).id }];
+}
 /**
  * What the sections of containment take, once for all their cables: lengths, corners, couplers, ends, fixings. Nothing
  * for found ones.

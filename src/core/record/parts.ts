@@ -1,5 +1,5 @@
+import { chaseLength } from "../plan/chases";
 import { holeKey } from "../laid/run-measures";
-import { toFace } from "../base/wall-frame";
 import { type House } from "../house/house";
 import { roomServed } from "../house/rooms-of";
 import { outsideOf } from "../house/outside";
@@ -54,27 +54,8 @@ function covered(stretches: Stretches): number {
   return sum;
 }
 
-/** Lines nearer than this share a chase, mm; those nearer than a board's width are under one strip of boards. */
-const CHASE = 40;
+/** Cables nearer than this are under one strip of boards, mm. */
 const STRIP = 600;
-
-/** Chased length of a wall, mm: runs that lie side by side share one chase. */
-export function chaseLength(h: House, plan: Pick<Plan, "runs">, wall: string): number {
-  const face = h.faces[h.faceOfWall.get(wall) ?? -1];
-  if (!face) return 0;
-  const out: Stretches = [];
-  for (const r of plan.runs)
-    for (const l of r.legs) {
-      if (l.method !== "chase" || l.surface.id !== wall) continue;
-      for (let i = 1; i < l.path.length; i++) {
-        const [a, b] = [toFace(face.frame, l.path[i - 1]!), toFace(face.frame, l.path[i]!)];
-        const plumb = Math.abs(a.u - b.u) < Math.abs(a.v - b.v);
-        const across = `${plumb ? "u" : "v"}${Math.round((plumb ? a.u : a.v) / CHASE)}`;
-        out.push(plumb ? [across, a.v, b.v] : [across, a.u, b.u]);
-      }
-    }
-  return covered(out);
-}
 
 /** Holes of decks in walking order, noggins after their deck's lines, then those of walls from room to room. */
 function holesInOrder(h: House, plan: Pick<Plan, "holes">): Hole[] {
@@ -121,7 +102,7 @@ export function partsOf(h: House, plan: Plan): Part[] {
   for (const f of h.faces) {
     const id = f.wall.id;
     const chased = legsOn(`wall:${id}`, (l) => l.method === "chase");
-    const length = chaseLength(h, plan, id) / 1000;
+    const length = chaseLength(h, plan.runs, id) / 1000;
     if (!length) continue;
     const at = { kind: "wall", id } as const;
     const more = { at, group: roomOfWall(id), runs: chased.map((r) => r.id), count: length };

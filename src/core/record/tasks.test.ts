@@ -14,7 +14,8 @@ import { learnedTimes } from "./learned";
 import { neededSteps } from "./needed";
 import { ringsUnread } from "./closing";
 import { ringPart } from "./marks";
-import { chaseLength, partsOf } from "./parts";
+import { chaseLength } from "../plan/chases";
+import { partsOf } from "./parts";
 import { openTasks, tasksOf } from "./tasks";
 
 const job = generatedHouse(3);
@@ -71,7 +72,7 @@ describe("what there is to do", () => {
     for (const f of h.faces) {
       const legs = plan.runs.flatMap((r) => r.legs).filter((l) => l.method === "chase" && l.surface.id === f.wall.id);
       const lengths = legs.map((l) => Math.hypot(...l.path[0]!.map((x, i) => x - l.path.at(-1)![i]!)));
-      const chased = chaseLength(h, plan, f.wall.id);
+      const chased = chaseLength(h, plan.runs, f.wall.id);
       expect(chased).toBeLessThanOrEqual(lengths.reduce((s, x) => s + x, 0) + 1e-6);
       expect(chased).toBeGreaterThanOrEqual(Math.max(0, ...lengths) - 1e-6);
     }

@@ -2,6 +2,7 @@ import { z } from "zod";
 import { type Cable, cables } from "./cables";
 import { type Conduit, type Trunking, conduits, trunkings } from "./containers";
 import { type Gland, glands } from "./glands";
+import { type LayerSize, layerKinds, layerSizes } from "./layer-sizes";
 import { type MineralCable, mineralCables } from "./mineral-cables";
 import { type Box, type ClipSize, type DrumSize, boxes, clipSizes, drumSizes } from "./small-parts";
 
@@ -12,6 +13,7 @@ export interface Catalogue {
   mineral: readonly MineralCable[];
   conduits: readonly Conduit[];
   trunkings: readonly Trunking[];
+  layers: readonly LayerSize[];
   boxes: readonly Box[];
   clips: readonly ClipSize[];
   drums: readonly DrumSize[];
@@ -23,6 +25,7 @@ export const standardCatalogue: Catalogue = {
   mineral: mineralCables,
   conduits,
   trunkings,
+  layers: layerSizes,
   boxes,
   clips: clipSizes,
   drums: drumSizes,
@@ -84,6 +87,18 @@ export const rowSchemas = {
   }),
   conduits: orderly(z.strictObject({ id, outside: size, inside: size }), "inside", "outside"),
   trunkings: z.strictObject({ id, width: size, height: size, insideWidth: size, insideHeight: size }),
+  layers: z
+    .strictObject({
+      id,
+      kind: z.enum(layerKinds),
+      size: z.string().trim().min(1).max(20),
+      width: size,
+      depth: size,
+      insideWidth: size,
+      insideHeight: size,
+    })
+    .refine((r) => r.id === `${r.kind}-${r.size}`, { path: ["id"], message: "must be kind and size, as capping-25" })
+    .refine((r) => r.insideWidth <= r.width, { path: ["insideWidth"], message: "must be at most width" }),
   boxes: z.strictObject({ id, gang: z.union([z.literal(1), z.literal(2)]), width: size, height: size, depth: size }),
   clips: z.strictObject({ id, width: size, thickness: size, metal: z.boolean() }),
   drums: z.strictObject({ id, cable: id, metres: z.number().positive().max(5000) }),
@@ -101,6 +116,10 @@ export const catalogueNames: Record<CatalogueTable, { title: string; source: str
   mineral: { title: "Mineral-insulated cables", source: "BS EN 60702-1, typical sheath diameters" },
   conduits: { title: "Conduit", source: "BS EN 61386, typical inside diameters" },
   trunkings: { title: "Trunking", source: "BS EN 50085, nominal less walls and lid, typical" },
+  layers: {
+    title: "Capping, oval tube, tray, basket, ladder",
+    source: "typical outside and inside sizes; EN 61537 for tray, basket and ladder",
+  },
   boxes: { title: "Boxes", source: "BS 4662, typical inside sizes" },
   clips: { title: "Clips", source: "typical" },
   drums: { title: "Drums", source: "as usually sold" },
@@ -125,6 +144,16 @@ export function withRows(base: Catalogue, own: readonly CatalogueRow[]): Catalog
     out[table] = rows.some((r) => r.id === row.id) ? rows.map((r) => (r.id === row.id ? row : r)) : [...rows, row];
   }
   return out as unknown as Catalogue;
+}
+
+/** A row under another id; of what holds one layer its size follows from that. */
+export function rowNamed({ table, row }: CatalogueRow, id: string): CatalogueRow["row"] {
+  const kind = String(row.kind);
+  return {
+    ...row,
+    id,
+    ...(table === "layers" && id.startsWith(`${kind}-`) ? { size: id.slice(kind.length + 1) } : {}),
+  };
 }
 
 const indexes = new WeakMap<readonly { id: string }[], Map<string, { id: string }>>();

@@ -1,4 +1,5 @@
 import type { Catalogue } from "./catalogue";
+import { layerKinds } from "./layer-sizes";
 import type { groupings, Method } from "./ratings";
 
 /** How cable lies in a section of containment: what its legs are called. */
@@ -200,36 +201,33 @@ const flat = (id: string, width: number, depth: number, insideWidth: number, ins
   inside: { width: insideWidth, height: insideHeight },
 });
 
-/** Sizes that no catalogue table holds, mm. Typical. */
-const cappings = [flat("12", 12, 8, 11, 7), flat("25", 25, 9, 23, 8), flat("38", 38, 9, 36, 8)];
-const ovals = [
-  flat("16", 16, 10, 14, 7.6),
-  flat("20", 20, 11, 18, 8.5),
-  flat("25", 25, 12, 23, 9.5),
-  flat("32", 32, 12, 30, 9.5),
-];
-const wide = (widths: readonly number[], depth: number): SectionSize[] =>
-  widths.map((w) => flat(String(w), w, depth, w - 4, depth));
-const trays = wide([50, 75, 100, 150, 225, 300], 12);
-const baskets = wide([100, 150, 200, 300], 30);
-const ladders = wide([150, 300, 450], 60);
-
 /** The largest trunking that is still called mini-trunking: its height, mm. */
 const MINI = 25;
 
-/** Sizes of a kind, smallest first; conduit and trunking as the catalogue has them. */
+/** The table of the catalogue that the sizes of a kind stand in, and the row of one of them; null for cleats. */
+export function sizeRow(
+  kind: SectionKind,
+  size: string,
+): { table: "conduits" | "trunkings" | "layers"; id: string } | null {
+  if (kind === "cleats") return null;
+  if (kind.startsWith("conduit")) return { table: "conduits", id: size };
+  return (layerKinds as readonly string[]).includes(kind)
+    ? { table: "layers", id: `${kind}-${size}` }
+    : { table: "trunkings", id: size };
+}
+
+/** Sizes of a kind, smallest first, as the catalogue has them. */
 export function sectionSizes(kind: SectionKind, catalogue: Catalogue): readonly SectionSize[] {
   switch (kind) {
     case "capping":
-      return cappings;
     case "oval":
-      return ovals;
     case "tray":
-      return trays;
     case "basket":
-      return baskets;
     case "ladder":
-      return ladders;
+      return catalogue.layers
+        .filter((x) => x.kind === kind)
+        .sort((p, q) => p.insideWidth - q.insideWidth)
+        .map((x) => flat(x.size, x.width, x.depth, x.insideWidth, x.insideHeight));
     case "cleats":
       return [flat("one", 20, 30, 20, 20)];
     case "conduit-plastic":

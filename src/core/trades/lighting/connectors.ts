@@ -1,5 +1,5 @@
 import { linkedConnectors } from "../../rules/connectors";
-import type { WiredCable, WiredCore } from "./terminals";
+import type { WiredCable, WiredCore } from "./wired-core";
 
 /** A connector in a box: its letter, what it joins, how many cores come into it, and the ways of what is taken. */
 export interface Connector {

@@ -1,0 +1,68 @@
+import { toFace } from "../base/wall-frame";
+import type { House } from "../house/house";
+import type { Run } from "../laid/laid";
+
+/** Lines nearer than this share a chase, mm. */
+const CHASE = 40;
+
+/** A stretch of a chase in which the same cables lie from end to end, mm of its wall: along v where it is plumb, else along u. */
+export interface ChaseStretch {
+  wall: string;
+  plumb: boolean;
+  /** Where the first of its lines lies: u of a plumb chase, v of a level one. */
+  at: number;
+  from: number;
+  to: number;
+  /** The runs in it, in the order of the plan. */
+  runs: string[];
+}
+
+interface Line {
+  at: number;
+  from: number;
+  to: number;
+  run: string;
+}
+
+/** The chases of a wall: runs that lie side by side share one, which is cut where cables come in or leave. */
+export function chasesOn(h: House, runs: readonly Pick<Run, "id" | "legs">[], wall: string): ChaseStretch[] {
+  const face = h.faces[h.faceOfWall.get(wall) ?? -1];
+  if (!face) return [];
+  const lines: Record<"u" | "v", Line[]> = { u: [], v: [] };
+  for (const r of runs)
+    for (const l of r.legs) {
+      if (l.method !== "chase" || l.surface.id !== wall) continue;
+      for (let i = 1; i < l.path.length; i++) {
+        const [a, b] = [toFace(face.frame, l.path[i - 1]!), toFace(face.frame, l.path[i]!)];
+        const plumb = Math.abs(a.u - b.u) < Math.abs(a.v - b.v);
+        const [p, q] = plumb ? [a.v, b.v] : [a.u, b.u];
+        lines[plumb ? "u" : "v"].push({ at: plumb ? a.u : a.v, from: Math.min(p, q), to: Math.max(p, q), run: r.id });
+      }
+    }
+  return (["u", "v"] as const).flatMap((axis) =>
+    stripsOf(lines[axis]).flatMap((strip): ChaseStretch[] => {
+      const ends = [...new Set(strip.flatMap((l) => [l.from, l.to]))].sort((a, b) => a - b);
+      return ends.slice(1).flatMap((to, i): ChaseStretch[] => {
+        const from = ends[i]!;
+        const here = strip.filter((l) => l.from <= from && l.to >= to);
+        const mine = [...new Set(here.map((l) => l.run))];
+        return mine.length ? [{ wall, plumb: axis === "u", at: strip[0]!.at, from, to, runs: mine }] : [];
+      });
+    }),
+  );
+}
+
+/** Lines that share a chase: each no further than its width from the first of them. */
+function stripsOf(lines: readonly Line[]): Line[][] {
+  const out: Line[][] = [];
+  for (const l of [...lines].sort((a, b) => a.at - b.at)) {
+    const last = out[out.length - 1];
+    if (last && l.at - last[0]!.at <= CHASE) last.push(l);
+    else out.push([l]);
+  }
+  return out;
+}
+
+/** Chased length of a wall, mm: runs that lie side by side share one chase. */
+export const chaseLength = (h: House, runs: readonly Pick<Run, "id" | "legs">[], wall: string): number =>
+  chasesOn(h, runs, wall).reduce((sum, c) => sum + c.to - c.from, 0);
