@@ -120,6 +120,9 @@ describe("a row of lights along a path of 5 600", () => {
     // Lights that stand close: the one post takes the nearest of them alone.
     const many = figures({ count: 40, onPosts: true, sides: 1 }, { posts: [{ ...posts[0], x: 2000 }] });
     expect(many.lights.filter((l) => l.post)).toHaveLength(1);
+    // Right between two of them it takes the first: lights at 300, 1 300 …, the post 800 along a path that begins at 3 500.
+    const between = figures({ onPosts: true, sides: 1 }, { posts: [{ ...posts[0], x: 2000, y: 4300 }] });
+    expect(between.lights.map((l) => l.post?.label ?? null)).toEqual(["P1", null, null, null, null, null]);
     expect(figures({ onPosts: false }, { posts }).lights.every((l) => l.post === null)).toBe(true);
   });
   it("along an arbour: a box at each light with three ways and those kept free, drops, conduit with a bend a drop and two a change of side", () => {

@@ -5,7 +5,7 @@ import { costOf, unitPrice } from "./prices";
 
 const pack = (item: string, size: string, holds: number, price: number | null) =>
   packSchema.parse({ id: `${item}-${holds}`, item, size, holds, price });
-const packs = [pack("Cable", "2.5", 100, 6000), pack("Cable", "2.5", 50, 3500), pack("Clip", "", 100, null)];
+const packs = [pack("Cable", "2.5", 50, 3500), pack("Cable", "2.5", 100, 6000), pack("Clip", "", 100, null)];
 const line = (item: string, size: string, quantity: number) => ({
   item,
   size,
