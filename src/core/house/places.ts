@@ -23,6 +23,9 @@ import { ceilingPointsOf } from "./reshape";
 import { nextLabel } from "./rooms";
 import { circuitKindFor, newCircuit, waysOfFirstBoard } from "./usual-circuits";
 
+/** Usual depth of a cabinet for data, mm. Typical. */
+const CABINET_DEPTH = 90;
+
 const tenth = (x: number): number => Math.round(x * 10) / 10 + 0;
 
 /** Circuit that a new point of this kind joins: the picked one, else the first of a fitting kind. */
@@ -102,7 +105,8 @@ function newPoint(
     gang: allowed,
     place,
     ways: kind === "board" ? 10 : 0,
-    mount: kind === "board" ? "surface" : "flush",
+    mount: kind === "board" || kind === "cabinet" ? "surface" : "flush",
+    ...(kind === "cabinet" ? { boxDepth: CABINET_DEPTH } : {}),
   });
 }
 

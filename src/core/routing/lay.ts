@@ -1,5 +1,6 @@
 import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
+import { mainsOf } from "../job/mains";
 import type { PinnedLeg } from "../job/model";
 import type { HeldRun } from "../laid/held";
 import { type Fact, fact } from "../rules/fact";
@@ -71,9 +72,10 @@ export function layRuns(
 
 /** Every run that the circuits need; none, and a fact, where there is no board to start from. */
 export function wantedOf(h: House, g: RouteGraph, held: readonly HeldRun[], before: Before | null): Wanted {
-  if (h.points.some((p) => p.point.kind === "board")) return tasksOf(h, g, held, before);
-  const facts = h.job.circuits.some((c) => c.points.length) ? [fact("circuit.board", "job", h.job.id)] : [];
-  return { tasks: [], facts, bounds: new Map() };
+  const wanted = tasksOf(h, g, held, before);
+  // Lines without mains start at a cabinet, board or none.
+  const lost = !h.points.some((p) => p.point.kind === "board") && mainsOf(h.job).some((c) => c.points.length);
+  return lost ? { ...wanted, facts: [...wanted.facts, fact("circuit.board", "job", h.job.id)] } : wanted;
 }
 
 /** Lays what is wanted in an empty house; what was laid of it before is forgotten. */

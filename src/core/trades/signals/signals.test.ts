@@ -140,6 +140,15 @@ describe("lines for data and television", () => {
     expect(notifiable(h).filter((l) => /net|aer/.test(JSON.stringify(l)))).toEqual([]);
     expect(unknownsOf(h).filter((u) => u.kind === "way")).toEqual([]);
   });
+  it("need no board; mains without one is told as ever", () => {
+    const bare = wired("masonry", { points: wired().points.filter((p) => p.kind !== "board") });
+    const laid = makePlan(bare);
+    expect(laid.runs.map((r) => r.circuit)).toEqual(["aer", "net", "net"]);
+    expect(about(laid.facts, "circuit.board")).toEqual(["one-wall"]);
+    const alone = makePlan({ ...bare, circuits: bare.circuits.filter((c) => c.kind === "signal") });
+    expect(alone.runs).toHaveLength(3);
+    expect(about(alone.facts, "circuit.board")).toEqual([]);
+  });
   it("without a cabinet are not laid, and an outlet that no line leads to is told", () => {
     const none = wired("masonry", { points: wired().points.filter((p) => p.id !== "cb") });
     const bare = makePlan(none);
@@ -182,7 +191,7 @@ describe("mains and signals on one circuit or cable", () => {
   });
   it("an outlet placed anew joins the line of its kind, or makes it with the cable of its kind", () => {
     let n = 0;
-    const add = (job: Job, kind: "data" | "telephone", picked: string | null): Job => {
+    const add = (job: Job, kind: "data" | "telephone" | "cabinet", picked: string | null): Job => {
       const h = layHouse(job);
       const made = addPoint(h, job.rooms[0]!, "w3", kind, 1, picked, (x) => `${x}-${n++}`);
       if (typeof made === "string") throw new Error(made);
@@ -192,6 +201,9 @@ describe("mains and signals on one circuit or cable", () => {
     expect(add(job, "data", null).circuits.find((c) => c.id === "net")!.points).toHaveLength(3);
     // A mains circuit that is picked is none for it.
     expect(add(job, "data", "c0").circuits.find((c) => c.id === "c0")!.points).toEqual(["s0"]);
+    const cabinet = add(job, "cabinet", null).points.find((p) => !job.points.some((x) => x.id === p.id))!;
+    expect(cabinet).toMatchObject({ mount: "surface", boxDepth: 90 });
+    expect(add(job, "cabinet", null).circuits).toEqual(job.circuits);
     const made = add(job, "telephone", null).circuits.find((c) => !job.circuits.some((x) => x.id === c.id))!;
     expect(made).toMatchObject({ kind: "signal", label: "TEL1", cable: "tel-2p", way: null, rcd: null });
   });
