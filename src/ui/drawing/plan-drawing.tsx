@@ -181,6 +181,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
               North is up{strings.length ? " · dotted: shortest path to points within 3 000 of the sink" : ""}
               {reach.length ? " · blue dashes: bath zones, reach of alarms" : ""}
               {deck ? " · green hatch: where a joist may be drilled · ✕: cut already there" : ""}
+              {deck && holes.some((o) => o.notch) ? " · filled: a notch to saw" : ""}
             </text>
           </g>
           <ToolShapes px={px} hover={hover} />
