@@ -1,6 +1,6 @@
 import { EPS } from "../base/tolerance";
 import { insidePolygon } from "../base/polygon";
-import { type XYZ, distance, pathLength } from "../base/wall-frame";
+import { type XYZ, distance, pathLength, toFace } from "../base/wall-frame";
 import { type House, roomFloor } from "../house/house";
 import type { PinnedLeg } from "../job/model";
 import {
@@ -14,7 +14,7 @@ import {
 } from "../trades/fixings/clips";
 import { type Cable, overall } from "../rules/cables";
 import type { Clips, Run } from "../laid/laid";
-import { roomsOfEscape } from "./escape";
+import { nearDoorway, roomsOfEscape } from "./escape";
 
 /** Methods by which a cable is fixed along its way; the others rest in holes, bays and voids. */
 const clipped = new Set<PinnedLeg["method"]>(["chase", "surface", "along-joist"]);
@@ -79,11 +79,13 @@ export function clipsOf(h: House, cable: Cable, run: ClippedRun, leg: number): C
   };
 }
 
-/** True for cable over a hall or landing, or on the surface of its walls. */
+/** True for cable over a hall or landing, on the surface of its walls, or close to a doorway that leads into it. */
 function onEscapeRoute(h: House, l: PinnedLeg): boolean {
   if (l.surface.kind === "wall") {
     const face = h.faces[h.faceOfWall.get(l.surface.id) ?? -1];
-    return l.method === "surface" && !!face && roomsOfEscape.has(face.room.kind);
+    if (l.method !== "surface" || !face) return false;
+    const flat = l.path.map((p) => toFace(face.frame, p));
+    return roomsOfEscape.has(face.room.kind) || flat.slice(1).some((b, i) => nearDoorway(h, face.n, flat[i]!, b) > EPS);
   }
   if (l.surface.kind !== "deck") return false;
   const [a, b] = [l.path[0]!, l.path[l.path.length - 1]!];

@@ -1,6 +1,7 @@
 import type { House } from "../house/house";
 import type { LaidSection } from "../house/sections";
-import { roomsOfEscape } from "./escape";
+import { EPS } from "../base/tolerance";
+import { nearDoorway, roomsOfEscape } from "./escape";
 
 /** Most between metal clips inside plastic over a way out, mm. Typical: none is published. */
 export const METAL_INSIDE = 900;
@@ -10,6 +11,8 @@ export function metalInside(h: House, s: LaidSection): number {
   if (s.row.material === "metal" || s.row.hidden || h.job.settings.schools.hallCeiling !== "escape") return 0;
   return s.stretches.reduce((sum, x) => {
     const room = h.faces[x.face]?.room.kind;
-    return room && roomsOfEscape.has(room) ? sum + Math.max(1, Math.ceil(x.length / METAL_INSIDE)) : sum;
+    // In a hall or landing all of it, elsewhere what is close to a doorway that leads there.
+    const over = room && roomsOfEscape.has(room) ? x.length : nearDoorway(h, x.face, x.a, x.b);
+    return over > EPS ? sum + Math.max(1, Math.ceil(over / METAL_INSIDE)) : sum;
   }, 0);
 }
