@@ -32,43 +32,46 @@ export function SectionWalls({
     <g key={w.face.wall.id} transform={`translate(${w.x} 0)`} pointerEvents={live ? undefined : "none"}>
       <Shapes shapes={shapes} unit={px(1)} hatches={hatches} />
       {live
-        ? sectionsOnFace(house, w.face.n).map((s) => {
-            const own = house.job.sections.find((x) => x.id === s.section.id);
-            const on = selection?.kind === "section" && selection.id === s.section.id;
-            const half = Math.max(s.size.width / 2, px(7));
-            return (own ? stretchMeasures(own) : [])
-              .filter((m) => m.wall === w.face.wall.id)
-              .map((m) => {
-                const [lo, hi] = [Math.min(m.from, m.end), Math.max(m.from, m.end)];
-                const box =
-                  m.measure === "v"
-                    ? { x: lo, y: -m.value - half, width: hi - lo, height: 2 * half }
-                    : { x: m.value - half, y: -hi, width: 2 * half, height: hi - lo };
-                return (
-                  <rect
-                    key={`${s.section.id} ${m.to}`}
-                    {...box}
-                    role="button"
-                    tabIndex={0}
-                    data-section={s.section.id}
-                    aria-label={`${s.section.label}, ${s.row.name.toLowerCase()}, stretch ${m.to}`}
-                    aria-pressed={on}
-                    className="focusable cursor-move"
-                    fill="transparent"
-                    stroke={on ? "var(--accent)" : "none"}
-                    strokeWidth={px(2.5)}
-                    onPointerDown={(e) => own && dragSection(e, own, m.to, w, toDrawing)}
-                    onKeyDown={pressed(() => useDesk.setState({ selection: { kind: "section", id: s.section.id } }))}
-                  />
-                );
-              });
-          })
+        ? stretchBoxes(house, w, px).map(({ s, own, m, box }) => (
+            <rect
+              key={`${s.section.id} ${m.to}`}
+              {...box}
+              role="button"
+              tabIndex={0}
+              data-section={s.section.id}
+              aria-label={`${s.section.label}, ${s.row.name.toLowerCase()}, stretch ${m.to}`}
+              aria-pressed={selection?.kind === "section" && selection.id === s.section.id}
+              className="focusable cursor-move"
+              fill="transparent"
+              onPointerDown={(e) => dragSection(e, own, m.to, w, toDrawing)}
+              onKeyDown={pressed(() => useDesk.setState({ selection: { kind: "section", id: s.section.id } }))}
+            />
+          ))
         : null}
     </g>
   ));
 }
 
-/** Names of the sections, over all that lies in them. */
+/** The stretches of the sections of a wall that are the user's own, each with the box one takes hold of it by. */
+function stretchBoxes(house: House, w: StripWall, px: (n: number) => number) {
+  return sectionsOnFace(house, w.face.n).flatMap((s) => {
+    const own = house.job.sections.find((x) => x.id === s.section.id);
+    if (!own) return [];
+    const half = Math.max(s.size.width / 2, px(7));
+    return stretchMeasures(own)
+      .filter((m) => m.wall === w.face.wall.id)
+      .map((m) => {
+        const [lo, hi] = [Math.min(m.from, m.end), Math.max(m.from, m.end)];
+        const box =
+          m.measure === "v"
+            ? { x: lo, y: -m.value - half, width: hi - lo, height: 2 * half }
+            : { x: m.value - half, y: -hi, width: 2 * half, height: hi - lo };
+        return { s, own, m, box };
+      });
+  });
+}
+
+/** Names of the sections, and the outline of the one picked, over all that lies in them. */
 export function SectionNames({
   walls,
   house,
@@ -82,8 +85,26 @@ export function SectionNames({
     () => walls.flatMap((w) => sectionTags(house, w.face).map((t) => ({ ...t, x: w.x + t.u }))),
     [walls, house],
   );
+  const selection = useDesk((s) => s.selection);
+  const picked = selection?.kind === "section" ? selection.id : null;
   return (
     <g pointerEvents="none">
+      {picked === null
+        ? null
+        : walls.flatMap((w) =>
+            stretchBoxes(house, w, px)
+              .filter(({ s }) => s.section.id === picked)
+              .map(({ m, box }) => (
+                <rect
+                  key={`${w.face.wall.id} ${m.to}`}
+                  {...box}
+                  x={box.x + w.x}
+                  fill="none"
+                  stroke="var(--accent)"
+                  strokeWidth={px(2.5)}
+                />
+              )),
+          )}
       {tags.map((t) => {
         const wide = px(t.text.length * 5.8 + 8);
         const [x, y] = t.plumb
