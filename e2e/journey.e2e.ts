@@ -22,11 +22,11 @@ describe("from a surveyed room to a tick on site", () => {
         (z) => z.filter((x) => x.getAttribute("data-id")!.includes(" p-")).length,
       ),
     ).toBeGreaterThan(0);
-    await see("45 runs laid");
+    await see("47 runs laid");
     await stored();
     await page().keyboard.press("Escape");
     await page().keyboard.press("l");
-    await see("45 runs laid, ");
+    await see("47 runs laid, ");
   });
 
   it("undoes and redoes", async () => {

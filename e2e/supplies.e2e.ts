@@ -20,7 +20,7 @@ describe("what is to be bought", () => {
     );
     await see("2 packs read");
     await stored();
-    // 47 needed, 20 on the van: 27 in three tens at £6, or one fifty at £4.50.
+    // 52 needed, 20 on the van: 32 in four tens at £8, or one fifty at £4.50.
     await see(/£4\.50 by your price list/);
     await upload(
       "[data-file=order]",
@@ -29,7 +29,7 @@ describe("what is to be bought", () => {
     await see(/too few/);
     await see(/not of this job/);
     await see(/left out of the order/);
-    expect(await given("buying.csv", id)).toMatch(/Grommet,20 mm,50,20,30,each,1 x 50,4\.50/);
+    expect(await given("buying.csv", id)).toMatch(/Grommet,20 mm,52,20,32,each,1 x 50,4\.50/);
     const sheet = await fetch(`${app().address}/api/jobs/${id}/materials.xlsx`);
     expect([sheet.ok, sheet.headers.get("content-type")]).toEqual([true, expect.stringContaining("spreadsheetml")]);
   });

@@ -140,7 +140,7 @@ export function waysBy(job: Job, order: Schools["boardOrder"]): string[] {
     for (const r of rooms) by.set(r, (by.get(r) ?? 0) + 1);
     return [...by].sort((a, b) => b[1] - a[1] || (a[0] < b[0] ? -1 : 1))[0]?.[0] ?? "\uffff";
   };
-  return [...job.circuits]
+  return mainsOf(job)
     .sort(
       (a, b) =>
         (nameOf(a) < nameOf(b) ? -1 : nameOf(a) > nameOf(b) ? 1 : 0) ||
