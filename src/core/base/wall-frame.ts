@@ -52,3 +52,7 @@ export function pathLength(path: readonly XYZ[]): number {
   for (let i = 1; i < path.length; i++) sum += distance(path[i - 1]!, path[i]!);
   return sum;
 }
+
+/** The axis of the house that a stretch runs along, by its number; null where it slopes. */
+export const axisOf = (a: XYZ, b: XYZ): 0 | 1 | 2 | null =>
+  ([0, 1, 2] as const).find((n) => Math.abs(b[n] - a[n]) > 0.999 * distance(a, b)) ?? null;

@@ -104,6 +104,10 @@ export function canReach(l: LaidDeck, p: XY): boolean {
   return l.deck.access !== "closed" || openedAt(l, p).length > 0;
 }
 
+/** True where a hand gets at the top of the joists: in a closed deck where it is opened, but not from below. */
+export const canSaw = (l: LaidDeck, p: XY): boolean =>
+  l.deck.access !== "closed" || openedAt(l, p).some((o) => o.kind !== "below");
+
 /** The places at which a closed deck is opened that a point of it lies in. */
 export function openedAt(l: LaidDeck, p: XY): LaidDeck["deck"]["opened"] {
   const { x0, y0 } = bounds(l.deck.outline);

@@ -168,6 +168,16 @@ describe("holes and notches of one deck", () => {
       .map((p) => p.usual);
     expect(new Set(times)).toEqual(new Set([minutes.notch]));
   });
+  it("a closed deck is notched where boards or a hatch are up, not from below", () => {
+    const opened = (kind: "board" | "hatch" | "below"): number => {
+      const all = { id: "o", kind, x: 0, y: 0, width: 6000, depth: 3000 };
+      const closed = withDeck({ notchLines: [2500], access: "closed", opened: [all] });
+      return makePlan(closed).holes.filter((o) => o.notch).length;
+    };
+    expect(opened("board")).toBeGreaterThan(0);
+    expect(opened("hatch")).toBeGreaterThan(0);
+    expect(opened("below")).toBe(0);
+  });
   it("a notch sawn for a run that is done takes the next one as well", () => {
     const job = withDeck({ notchLines: [2500] });
     const plan = makePlan(job);

@@ -5,7 +5,7 @@ import { type XY, spansAlong } from "../base/polygon";
 import { EPS, same } from "../base/tolerance";
 import { type XYZ, toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
-import { type LaidDeck, canReach, meetsPolygon, nogginBody, placeOn } from "../house/deck";
+import { type LaidDeck, canReach, canSaw, meetsPolygon, nogginBody, placeOn } from "../house/deck";
 import { deckWalls, wallsPassed } from "../house/deck-walls";
 import { boreLinesOf } from "./bore-lines";
 import type { Entry } from "./meeting-decks";
@@ -191,6 +191,7 @@ function addLanes(g: GraphDraft, h: House, n: number, entries: readonly Entry[])
       )
         continue;
       const { span, at, most, asked, notch } = line;
+      if (notch !== undefined && !canSaw(l, placeOn(l, line.along, j.at))) continue;
       const z = notch === undefined ? l.mid : l.top - NOTCH_AT;
       const through = (across: number): XYZ => [...at3(l, line.along, across).slice(0, 2), z] as unknown as XYZ;
       const place: BorePlace = { deck: n, joist: i, span, at, centre: through(j.at), most, asked };

@@ -1,5 +1,5 @@
 import { mainsOf } from "../../job/mains";
-import { type XYZ, distance } from "../../base/wall-frame";
+import { type XYZ, axisOf, distance } from "../../base/wall-frame";
 import type { House } from "../../house/house";
 import { sectionOfLeg, sectionsOf } from "../../house/sections";
 import type { PinnedLeg } from "../../job/model";
@@ -69,8 +69,8 @@ const strip = (l: PinnedLeg): string => `${l.surface.kind} ${l.surface.id}`;
 function stretchesOf(l: PinnedLeg, circuit: string): Stretch[] {
   return l.path.slice(1).flatMap((b, i): Stretch[] => {
     const a = l.path[i]!;
-    const axis = ([0, 1, 2] as const).find((n) => Math.abs(b[n] - a[n]) > 0.999 * distance(a, b));
-    if (axis === undefined) return [];
+    const axis = axisOf(a, b);
+    if (axis === null) return [];
     return [{ circuit, axis, from: Math.min(a[axis], b[axis]), to: Math.max(a[axis], b[axis]), at: a }];
   });
 }

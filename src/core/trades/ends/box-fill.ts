@@ -39,7 +39,7 @@ export function boxRoom(
   const across = Math.min(box.width, box.height) - 2 * LUGS;
   const thick = Math.max(0, ...tails.map((t) => t.diameter));
   const wide = tails.reduce((sum, t) => sum + t.diameter * Math.max(2, Math.ceil((t.length - RISE) / along)), 0);
-  const layers = Math.ceil(wide / across - 1e-9) + 0;
+  const layers = Math.max(0, Math.ceil(wide / across - 1e-9));
   const rows = Math.ceil(connectors / Math.max(1, Math.floor(across / connector.width)));
   const parts = {
     accessory: body,

@@ -1,4 +1,4 @@
-import { type XYZ, distance } from "../../base/wall-frame";
+import { axisOf } from "../../base/wall-frame";
 import { below } from "../../base/tolerance";
 import type { House } from "../../house/house";
 import { sectionOfLeg } from "../../house/sections";
@@ -36,9 +36,6 @@ function beside(a: PinnedLeg, b: PinnedLeg, halves: number): Beside | null {
     }
   return out;
 }
-
-const axisOf = (a: XYZ, b: XYZ): 0 | 1 | 2 | null =>
-  ([0, 1, 2] as const).find((n) => Math.abs(b[n] - a[n]) > 0.999 * distance(a, b)) ?? null;
 
 /**
  * Cables that carry no mains keep 50 mm from those that do, or are divided from them: where they run side by side, in a hole, in a section of

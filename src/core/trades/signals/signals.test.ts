@@ -135,6 +135,8 @@ describe("lines for data and television", () => {
     const studs = laid.holes.filter((o) => o.in.part === "stud" && o.runs.includes(line.id));
     expect(studs.length).toBeGreaterThan(2);
     expect(studs.every((o) => o.runs.length === 1)).toBe(true);
+    // The plan itself says that they run together.
+    expect(laid.facts.some((f) => f.rule === "signal.apart" && f.subject.id === line.id)).toBe(true);
   });
   it("are no work to be notified and want no way in a board", () => {
     expect(notifiable(h).filter((l) => /net|aer/.test(JSON.stringify(l)))).toEqual([]);
