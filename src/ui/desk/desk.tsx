@@ -146,7 +146,10 @@ function Opened({ actions }: { actions: JobActions }) {
           </Pane>
           {instruments ? <InstrumentDrawer /> : null}
         </main>
-        <aside aria-label="Inspector" className="desk-aside min-h-0 overflow-auto border-l border-line bg-panel p-3">
+        <aside
+          aria-label="Inspector"
+          className="desk-aside relative min-h-0 overflow-auto border-l border-line bg-panel p-3"
+        >
           <Pane name="The inspector" of={selection}>
             <Inspector />
           </Pane>
