@@ -4,7 +4,7 @@ import type { HeldRun } from "../laid/held";
 import type { Hole } from "../laid/laid";
 import { type Laid, type LaidRun, type OnProgress, layAgain, layWanted, wantedOf } from "../routing/lay";
 import type { RouteGraph } from "../routing/graph";
-import { type Care, type MostTogether, NO_CARE } from "../routing/site";
+import { type Care, type MostTogether, NO_CARE } from "../routing/care";
 import type { Fact } from "../rules/fact";
 import { groupingFactor, type groupings } from "../rules/ratings";
 import type { Before, Task } from "../routing/tasks";

@@ -12,7 +12,7 @@ import { studCrossings } from "../house/stud-crossings";
 import { type Cable, isMetalClad } from "../rules/cables";
 import { NOTCH_AT, notchFor } from "../rules/notches";
 import type { LaidRun } from "../routing/lay";
-import { type Care, NO_CARE, tooMany } from "../routing/site";
+import { type Care, NO_CARE, tooMany } from "../routing/care";
 import { timberRules } from "../rules/timber";
 import { warmCircuits } from "../trades/circuits/lying-together";
 import type { Hole } from "../laid/laid";

@@ -26,7 +26,7 @@ import { checkPlan } from "./checker";
 import type { RouteGraph } from "../routing/graph";
 import { foundWays } from "../routing/found-ways";
 import type { Laid, LaidRun, OnProgress } from "../routing/lay";
-import { type Care, NO_CARE } from "../routing/site";
+import { type Care, NO_CARE } from "../routing/care";
 import { type Why, whyThisWay } from "../routing/why";
 import { type Catalogue, cableOf } from "../rules/catalogue";
 import { type Fact, fact, inOrder } from "../rules/fact";

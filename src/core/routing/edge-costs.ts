@@ -61,37 +61,38 @@ export function usableFor(h: House, g: RouteGraph, c: Circuit): Uint8Array {
 const chased = (h: House, c: Circuit, face: number): boolean =>
   c.walls === "hidden" && ["masonry", "dry-lined"].includes(h.faces[face]!.wall.build);
 
+/** Cost of an edge for a circuit, mm of cable, before any bore is counted as taken. */
+export type EdgeCost = (e: number) => number;
+
 /**
- * Cost of every edge for a circuit, mm of cable, before any bore is counted as taken.
- * @param opened 1 for faces that are opened anyhow; entering or leaving another costs half the price of opening it
+ * What an edge costs a circuit.
+ * @param opened 1 for faces that are opened anyhow, as it is when an edge is asked for; entering or leaving another costs half the price
+ * of opening it
  * @param cost the weights to price by; those of the job when left out
  */
-export function edgeCosts(
+export function edgeCost(
   h: House,
   g: RouteGraph,
   c: Circuit,
   opened: Uint8Array,
   cost: Costs = h.job.settings.cost,
-): Float64Array {
+): EdgeCost {
   const usable = usableFor(h, g, c);
   const hidden = c.walls === "hidden";
-  const out = new Float64Array(g.a.length);
+  const sections = sectionsOf(h);
   const half = (face: number): number => (hidden && !opened[face] ? cost.faces / 2 : 0);
-  for (let e = 0; e < out.length; e++) {
-    if (!usable[e]) {
-      out[e] = Infinity;
-      continue;
-    }
+  const intoPlaster = h.faces.map((_, f) => chased(h, c, f));
+  return (e) => {
+    if (!usable[e]) return Infinity;
     const kind = g.kind[e];
     const ref = g.ref[e]!;
     let perMm = cost.cable;
     let once = 0;
-    const section = g.section[e] ? sectionsOf(h)[g.section[e]! - 1]! : undefined;
-    if (section) {
+    if (g.section[e]) {
       perMm *= LIKED;
-      if (section.row.hidden && hidden) perMm += cost.chase;
+      if (sections[g.section[e]! - 1]!.row.hidden && hidden) perMm += cost.chase;
     } else if (kind === EDGE.wall) {
-      if (chased(h, c, ref)) perMm += cost.chase;
+      if (intoPlaster[ref]) perMm += cost.chase;
       else if (hidden) once = g.timbers[e]! * STUD_HOLE * cost.bore;
       if (g.wet[e]) perMm += WET;
       if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > h.faces[ref]!.floor + LADDER) perMm += cost.height;
@@ -105,10 +106,34 @@ export function edgeCosts(
       const access = h.decks[ref]!.deck.access;
       if (access !== "open") perMm += cost.boards * (access === "closed" ? 2 : 1);
     }
-    out[e] = g.length[e]! * perMm + once;
+    return g.length[e]! * perMm + once;
+  };
+}
+
+/** The same for every edge; see `edgeCost`. */
+export const edgeCosts = (...of: Parameters<typeof edgeCost>): Float64Array => {
+  const cost = edgeCost(...of);
+  return Float64Array.from({ length: of[1].a.length }, (_, e) => cost(e));
+};
+
+/** By face: the edges whose cost hangs on whether it is opened. */
+export function edgesOfFaces(h: House, g: RouteGraph): readonly (readonly number[])[] {
+  let out = ofFaces.get(g);
+  if (out) return out;
+  ofFaces.set(g, (out = h.faces.map(() => [])));
+  for (let e = 0; e < g.a.length; e++) {
+    const kind = g.kind[e];
+    const ref = g.ref[e]!;
+    if (kind === EDGE.through) out[ref]!.push(e);
+    if (kind === EDGE.through || (kind === EDGE.rise && g.ref2[e]! >= 0)) out[g.ref2[e]!]!.push(e);
+    if (kind === EDGE.corner) {
+      out[ref]!.push(e);
+      out[h.faces[ref]!.right]!.push(e);
+    }
   }
   return out;
 }
+const ofFaces = new WeakMap<RouteGraph, number[][]>();
 
 const fits = (place: BorePlace, cables: readonly Cable[]): boolean =>
   place.notch === undefined ? bitFor(cables, place.most) !== null : fitsNotch(cables, place.notch);

@@ -200,11 +200,18 @@ export interface RouteGraph extends Omit<GraphDraft, "edges"> {
    * stand at an angle. Times the sum from a place to another, it is no more than the way between them.
    */
   square: number;
+  /** Axis on which a cable goes on after an edge; `KEEPS` where it keeps the one it has. */
+  heading: Uint8Array;
   first: Int32Array;
   edges: Int32Array;
+  /** In the order of `edges`: the node that each leads to. */
+  to: Int32Array;
   /** Node of each point by its number in the house, −1 where the point stands nowhere legal. */
   terminal: Int32Array;
 }
+
+/** Heading of a corner: it joins two faces at one place, has no length and keeps the axis. */
+export const KEEPS = 3;
 
 export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
   const n = g.nodes;
@@ -217,16 +224,21 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
   for (let i = 0; i < n; i++) first[i + 1]! += first[i]!;
   const fill = first.slice();
   const edges = new Int32Array(2 * m);
+  const to = new Int32Array(2 * m);
   const axis = new Uint8Array(m);
+  const heading = new Uint8Array(m);
   let square = 1;
   for (let e = 0; e < m; e++) {
     const [a, b] = [g.a[e]!, g.b[e]!];
+    to[fill[a]!] = b;
     edges[fill[a]!++] = e;
+    to[fill[b]!] = a;
     edges[fill[b]!++] = e;
     const dx = Math.abs(g.x[a]! - g.x[b]!);
     const dy = Math.abs(g.y[a]! - g.y[b]!);
     const dz = Math.abs(g.z[a]! - g.z[b]!);
     axis[e] = dz >= dx && dz >= dy ? 2 : dx >= dy ? 0 : 1;
+    heading[e] = g.kind[e] === EDGE.corner ? KEEPS : axis[e]!;
     const sum = dx + dy + dz;
     if (sum * square > g.length[e]!) square = g.length[e]! / sum;
   }
@@ -250,8 +262,10 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     section: g.section.slice(0, m),
     axis,
     square,
+    heading,
     first,
     edges,
+    to,
     bores: g.bores,
     terminal,
   };

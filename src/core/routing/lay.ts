@@ -9,7 +9,8 @@ import { EDGE, type RouteGraph } from "./graph";
 import { legsOf } from "./legs";
 import type { Way } from "./search";
 import { sensibleWay } from "./sense";
-import { type Care, NO_CARE, Site } from "./site";
+import { type Care, NO_CARE } from "./care";
+import { Site } from "./site";
 import { type Before, type Task, type Wanted, tasksOf } from "./tasks";
 
 /** A run as laid: which points, over which legs, and the shared bores it uses. */

@@ -1,4 +1,5 @@
-import { EDGE, type RouteGraph } from "./graph";
+import { type CheapPlaces, fromBoxes } from "./ahead";
+import { KEEPS, type RouteGraph } from "./graph";
 import { Buckets } from "./buckets";
 import { Heap } from "./heap";
 
@@ -6,7 +7,7 @@ import { Heap } from "./heap";
 const BUCKET = 40;
 
 /** Axis of arrival that stands for "just started". */
-const START = 3;
+const START = KEEPS;
 
 /**
  * Shortest path lengths in mm from one node to each of the wanted nodes, by cable length alone; Infinity where none leads.
@@ -33,7 +34,7 @@ export function distancesFrom(
   done[from] = -1;
   seen[from] = round;
   buckets.push(0, from);
-  const { first, edges, a, b, length, box, inBox } = g;
+  const { first, edges, to: ends, length, box, inBox } = g;
   const own = inBox[from]!;
   while (buckets.size && left) {
     buckets.turn();
@@ -51,7 +52,7 @@ export function distancesFrom(
       for (let k = first[node]!; k < first[node + 1]!; k++) {
         const e = edges[k]!;
         if (!usable[e]) continue;
-        const to = a[e] === node ? b[e]! : a[e]!;
+        const to = ends[k]!;
         const c = cost + length[e]!;
         if (seen[to] === round && c >= best[to]!) continue;
         if (!throughBoxes) {
@@ -74,9 +75,11 @@ export interface Weights {
   /** Cost of each edge; Infinity where it is barred. */
   cost: Float64Array;
   /** What edges cost on top, by edge, and how many times over: what is dreaded but not barred. */
-  on?: { extra: Float64Array; times: number };
-  /** No edge costs less than this for each mm of its length: what is left to go is never guessed too dear. */
+  on?: { extra: Float64Array; times: number } | null;
+  /** No edge costs less than this for each mm of its length, but in cheap places: what is left to go is never guessed too dear. */
   perMm: number;
+  /** Where a mm of cable costs less than elsewhere. */
+  cheap?: CheapPlaces | null;
   bend: number;
   /** Cost of an edge that runs through the box of a point that is neither end of the run, added to its own. */
   throughBox: number;
@@ -93,10 +96,13 @@ interface Scratch {
   via: Int32Array;
   prev: Int32Array;
   seen: Int32Array;
-  /** By node: the round in which it was last wanted. */
+  /** By node: the round in which it was last wanted, or in which what is left to go from it was last guessed. */
   wanted: Int32Array;
-  /** By node: the length at which it was last looked at. */
+  /** By node: the length at which it was last looked at, or what was guessed. */
   done: Float64Array;
+  /** By node: the least it was reached for on any axis, and the round in which that was. */
+  least: Float64Array;
+  touched: Int32Array;
   round: number;
   heap: Heap;
   buckets: Buckets;
@@ -114,6 +120,8 @@ function scratchOf(g: RouteGraph): Scratch {
       seen: new Int32Array(n),
       wanted: new Int32Array(g.nodes),
       done: new Float64Array(g.nodes),
+      least: new Float64Array(g.nodes),
+      touched: new Int32Array(g.nodes),
       round: 0,
       heap: new Heap(),
       buckets: new Buckets(
@@ -129,17 +137,18 @@ function scratchOf(g: RouteGraph): Scratch {
   return s;
 }
 
-/** Axis on which a cable goes on after an edge. A corner joins two faces at one place: it has no length and keeps the axis. */
+/** Axis on which a cable goes on after an edge. */
 const axisAfter = (g: RouteGraph, e: number, arrived: number): number =>
-  g.kind[e] === EDGE.corner ? arrived : g.axis[e]!;
+  g.heading[e] === KEEPS ? arrived : g.heading[e]!;
 
-/** What going on from a node costs: a bend, or where it goes straight over another cable, a crossing. */
-function passing(w: Weights, node: number, arrived: number, on: number): number {
-  if (arrived === START) return 0;
-  if (on !== arrived) return w.bend;
+/** What going straight on at a node costs, where other circuits' cables lie across. */
+function crossed(w: Weights, node: number, arrived: number): number {
   if (w.crossing <= 0) return 0;
+  const { others } = w;
   const o = node * 3;
-  return (on !== 0 && w.others[o]! > 0) || (on !== 1 && w.others[o + 1]! > 0) || (on !== 2 && w.others[o + 2]! > 0)
+  return (arrived !== 0 && others[o]! > 0) ||
+    (arrived !== 1 && others[o + 1]! > 0) ||
+    (arrived !== 2 && others[o + 2]! > 0)
     ? w.crossing
     : 0;
 }
@@ -156,7 +165,8 @@ export function costOfWay(g: RouteGraph, from: number, edges: readonly number[],
   let [node, arrived] = [from, START];
   for (const e of edges) {
     const on = axisAfter(g, e, arrived);
-    cost += w.cost[e]! + passing(w, node, arrived, on) + boxOn(g, w, e);
+    const passing = arrived === START ? 0 : on !== arrived ? w.bend : crossed(w, node, arrived);
+    cost += w.cost[e]! + passing + boxOn(g, w, e);
     node = g.a[e] === node ? g.b[e]! : g.a[e]!;
     arrived = on;
   }
@@ -175,19 +185,43 @@ export interface Way {
  */
 export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights): Way | null {
   if (from < 0 || to < 0) return null;
-  const { best, via, prev, seen, round, heap } = scratchOf(g);
-  const { first, edges, a, b, x, y, z } = g;
+  const { best, via, prev, seen, round, heap, wanted: guessed, done: ahead, least, touched } = scratchOf(g);
+  const { first, edges, to: ends, heading, box, x, y, z } = g;
+  const { cost: costs, bend, throughBox, crossing } = w;
+  const [end0, end1] = w.ends;
   const [tx, ty, tz] = [x[to]!, y[to]!, z[to]!];
   // A hair less, so that rounding never makes the estimate too large.
   const share = w.perMm * (1 - 1e-12) * g.square;
-  const ahead = (n: number): number => (Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz)) * share;
+  const cheap = w.cheap ?? null;
+  const boxes = cheap?.count ?? 0;
+  const onFrom = cheap ? fromBoxes(cheap, to) : null;
+  /** What is left to go from a node, never too dear; looked up once for each. */
+  const guess = (n: number): number => {
+    if (guessed[n] === round) return ahead[n]!;
+    guessed[n] = round;
+    const plumb = Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz);
+    let left = plumb;
+    if (cheap) {
+      for (let s = 0, k = n * boxes; s < boxes; s++, k++) {
+        const by = cheap.near[k]! + onFrom![s]!;
+        if (by < left) left = by;
+      }
+      left = Math.max(left, plumb * cheap.share);
+    }
+    return (ahead[n] = left * share);
+  };
+  // A place reached so much dearer than on another axis leads nowhere that the other does not: one bend there costs less. A corner
+  // keeps the axis, so that a crossing may come first.
+  const slack = bend + 2 * crossing + 1e-6;
   const extra = w.on?.extra;
   const times = w.on?.times ?? 0;
   const start = from * 4 + START;
   best[start] = 0;
   via[start] = -1;
   seen[start] = round;
-  heap.push(ahead(from), start);
+  least[from] = 0;
+  touched[from] = round;
+  heap.push(guess(from), start);
   while (heap.size) {
     const state = heap.pop();
     // round: found; round + 1: settled.
@@ -201,22 +235,33 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
       for (let s = state; via[s]! >= 0; s = prev[s]!) out.push(via[s]!);
       return { edges: out.reverse(), cost };
     }
+    if (cost > least[node]! + slack) continue;
+    const straight = arrived === START ? 0 : crossed(w, node, arrived);
     for (let k = first[node]!; k < first[node + 1]!; k++) {
       const e = edges[k]!;
-      let enter = w.cost[e]!;
+      let enter = costs[e]!;
       if (enter === Infinity) continue;
       if (extra) enter += extra[e]! * times;
-      const next = a[e] === node ? b[e]! : a[e]!;
-      const ax = axisAfter(g, e, arrived);
-      const c = cost + enter + passing(w, node, arrived, ax) + boxOn(g, w, e);
-      const s = next * 4 + ax;
-      const known = seen[s]! >= round;
-      if (!known || c < best[s]! - 1e-9) {
+      const next = ends[k]!;
+      const h = heading[e]!;
+      const axis = h === KEEPS ? arrived : h;
+      let c = cost + enter;
+      if (axis === arrived) c += straight;
+      else if (arrived !== START) c += bend;
+      const through = box[e]!;
+      if (through >= 0 && through !== end0 && through !== end1) c += throughBox;
+      if (touched[next] !== round) {
+        touched[next] = round;
+        least[next] = c;
+      } else if (c < least[next]!) least[next] = c;
+      else if (c > least[next]! + slack) continue;
+      const s = next * 4 + axis;
+      if (seen[s]! < round || c < best[s]! - 1e-9) {
         best[s] = c;
         via[s] = e;
         prev[s] = state;
         seen[s] = round;
-        heap.push(c + ahead(next), s);
+        heap.push(c + guess(next), s);
       }
     }
   }
@@ -233,7 +278,7 @@ export function reachable(g: RouteGraph, from: number, usable: Uint8Array): Uint
     for (let k = g.first[n]!; k < g.first[n + 1]!; k++) {
       const e = g.edges[k]!;
       if (!usable[e]) continue;
-      const to = g.a[e] === n ? g.b[e]! : g.a[e]!;
+      const to = g.to[k]!;
       if (!seen[to]) {
         seen[to] = 1;
         stack.push(to);

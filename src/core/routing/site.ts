@@ -1,36 +1,20 @@
 import { isMains } from "../job/mains";
 import type { House } from "../house/house";
-import type { Circuit, Costs, PinnedLeg } from "../job/model";
-import { type Cable, isMetalClad } from "../rules/cables";
-import { cableOf } from "../rules/catalogue";
-import { sectionFill, cablesThere } from "../trades/containment/section-fill";
+import type { PinnedLeg } from "../job/model";
+import { isMetalClad } from "../rules/cables";
 import { outsideOf } from "../house/outside";
 import { sectionOfLeg, sectionsOf } from "../house/sections";
-import { DRAWN, FULL, LIKED, borePrice, edgeCosts, usableFor } from "./edge-costs";
+import { warmCircuits } from "../trades/circuits/lying-together";
+import { type CheapPlaces, cheapPlaces } from "./ahead";
+import { type Care, NO_CARE } from "./care";
+import { DRAWN, LIKED } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
 import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
-import { warmCircuits } from "../trades/circuits/lying-together";
+import { type Lying, type Passing, Tariffs } from "./tariffs";
 import type { Task } from "./tasks";
-import { presets } from "./weights";
 
 /** Cost of a run through another point's box, mm of cable: so dear that it is done only where nothing else leads on. */
 const THROUGH_BOX = 1e6;
-/**
- * Cost of a hole that another loaded circuit passes, for one that is kept apart: gone round where there is any other
- * way, mm of cable.
- */
-const APART = 20_000;
-
-/** What each mm beside another loaded circuit costs one that is kept apart, mm of cable: it goes up to four times as far. */
-const BESIDE = 3;
-
-/** What each mm beside mains costs a cable that carries none, mm of cable; and a hole or wall with both. */
-const DIVIDED = 6;
-const DIVIDED_HOLE = 50_000;
-
-const NONE: readonly Cable[] = [];
-const NOBODY: readonly string[] = [];
-
 /** Edges on which cables come to lie side by side. */
 const ON_LINE: ReadonlySet<number> = new Set([EDGE.wall, EDGE.lane, EDGE.through]);
 
@@ -64,103 +48,71 @@ export function boresPassed(h: House, g: RouteGraph, legs: readonly PinnedLeg[])
   return out;
 }
 
-/** Circuits that are laid with more care than the weights of the job would take. */
-export interface Care {
-  /** Laid by the shortest way, since the loop or the drop of a longer one would be too much. */
-  short: ReadonlySet<string>;
-  /**
-   * Kept out of holes that so many loaded circuits pass, and off lines that so many lie on, that it would carry too little: how many it
-   * may lie with.
-   */
-  apart: ReadonlyMap<string, MostTogether>;
+/** What the sites of one graph have in common. */
+interface Known extends Pick<Lying, "boreEdge" | "sectionEdges"> {
+  cheap: CheapPlaces | null;
 }
-export const NO_CARE: Care = { short: new Set(), apart: new Map() };
+const known = new WeakMap<RouteGraph, Known>();
 
-/** How many loaded circuits may lie together, this one included, where a circuit is still to carry what it must. */
-export interface MostTogether {
-  /** In one hole. */
-  bunched: number;
-  /** Side by side on a line. */
-  wall: number;
-}
-
-/** True where so many loaded circuits lie together that one of them could no longer carry what it must. */
-export function tooMany(
-  care: Care,
-  warm: ReadonlySet<string>,
-  circuits: readonly string[],
-  how: keyof MostTogether,
-): boolean {
-  const loaded = new Set(circuits.filter((c) => warm.has(c)));
-  return [...loaded].some((c) => loaded.size > (care.apart.get(c)?.[how] ?? Infinity));
+function knownOf(g: RouteGraph): Known {
+  let out = known.get(g);
+  if (out) return out;
+  const boreEdge = new Int32Array(g.bores.length).fill(-1);
+  const sectionEdges = new Map<number, number[]>();
+  // Where sections make cable cheaper than elsewhere: each stretch of one on a wall or deck.
+  const stretches = new Map<string, number[]>();
+  for (let e = 0; e < g.kind.length; e++) {
+    if (g.kind[e] === EDGE.bore) boreEdge[g.ref[e]!] = e;
+    const section = g.section[e]!;
+    if (!section) continue;
+    const key = `${section} ${g.kind[e] === EDGE.wall} ${g.ref[e]}`;
+    into(sectionEdges, section, e);
+    into(stretches, key, e);
+  }
+  known.set(g, (out = { boreEdge, sectionEdges, cheap: cheapPlaces(g, [...stretches.values()], LIKED) }));
+  return out;
 }
 
-/** A cable in a bore, and the circuit it belongs to. */
-export interface Passing {
-  cable: Cable;
-  circuit: string;
-}
-
-/** What every edge costs circuits whose walls are cut alike and whose cable is the same, as the house now is. */
-interface Tariff {
-  cable: Cable;
-  circuit: Circuit;
-  cost: Float64Array;
-  /** By bore place: the cost of its edge but for the hole. */
-  bare: Float64Array;
-  /** The faces opened when it was worked out. */
-  opened: string;
-  /** Bore places through which cables have come or gone since. */
-  stale: Set<number>;
-  /** By edge in a section: what it costs while there is room. */
-  roomy: Map<number, number>;
-  /** Sections, from 1, into which cables have come or from which they have gone since. */
-  staleSections: Set<number>;
-  /** By edge of a wall or along a joist where others lie: what it costs while it lies free. */
-  free: Map<number, number>;
-  /** Edges on which circuits have come to lie or from which they have gone since. */
-  staleLines: Set<number>;
+function into<K>(lists: Map<K, number[]>, key: K, x: number): void {
+  const there = lists.get(key);
+  if (there) there.push(x);
+  else lists.set(key, [x]);
 }
 
 /**
  * What lies in the house already while runs are laid: cables in bores, cables at nodes, faces opened. Kept up as runs
  * come and go.
  */
-export class Site {
+export class Site implements Lying {
   readonly passing = new Map<number, Passing[]>();
   /** By node and axis: cables of all circuits. */
   readonly at: Uint16Array;
   /** By face: how many runs are hidden in it; points in it count too. */
-  readonly inFace: Uint16Array;
-  /** By section, from 1: the cables laid in it. */
-  private readonly inSection = new Map<number, Passing[]>();
-  /** By section, from 1: its edges. */
-  private readonly sectionEdges = new Map<number, number[]>();
-  /** By edge of a wall, along a joist or through a wall: the circuits that lie there, once for each run; kept only where it matters. */
-  private readonly onLine = new Map<number, string[]>();
-  private readonly warm: ReadonlySet<string>;
-  /** Circuits that carry no mains. */
-  private readonly signals: ReadonlySet<string>;
-  private readonly boreEdge: Int32Array;
-  private readonly plain = new Map<string, { opened: string; cost: Float64Array }>();
-  private readonly tariffs = new Map<string, Tariff>();
+  private readonly inFace: Uint16Array;
+  readonly opened: Uint8Array;
+  readonly inSection = new Map<number, Passing[]>();
+  readonly sectionEdges: Lying["sectionEdges"];
+  /** Kept only where it matters. */
+  readonly onLine = new Map<number, string[]>();
+  readonly warm: ReadonlySet<string>;
+  readonly signals: ReadonlySet<string>;
+  readonly boreEdge: Int32Array;
+  private readonly cheap: CheapPlaces | null;
+  private readonly tariffs: Tariffs;
 
   constructor(
     readonly h: House,
     readonly g: RouteGraph,
-    private readonly care: Care = NO_CARE,
+    readonly care: Care = NO_CARE,
   ) {
+    ({ boreEdge: this.boreEdge, sectionEdges: this.sectionEdges, cheap: this.cheap } = knownOf(g));
     this.at = new Uint16Array(g.nodes * 3);
     this.inFace = new Uint16Array(h.faces.length);
-    for (const p of h.points) if (p.face >= 0 && p.point.mount === "flush") this.inFace[p.face]!++;
+    this.opened = new Uint8Array(h.faces.length);
+    this.tariffs = new Tariffs(h, g, this);
+    for (const p of h.points) if (p.face >= 0 && p.point.mount === "flush") this.open(p.face, 1);
     this.signals = new Set(h.job.circuits.flatMap((c) => (isMains(c) ? [] : [c.id])));
     this.warm = care.apart.size ? warmCircuits(h) : new Set();
-    this.boreEdge = new Int32Array(g.bores.length).fill(-1);
-    for (let e = 0; e < g.kind.length; e++) {
-      if (g.kind[e] === EDGE.bore) this.boreEdge[g.ref[e]!] = e;
-      const section = g.section[e]!;
-      if (section) this.sectionEdges.set(section, [...(this.sectionEdges.get(section) ?? []), e]);
-    }
   }
 
   /** Puts a way in, or takes it out again. */
@@ -183,7 +135,7 @@ export class Site {
         );
       }
     }
-    for (const f of faces) this.inFace[f]! += by;
+    for (const f of faces) this.open(f, by);
     if (this.sectionEdges.size) for (const s of new Set(way.edges.map((e) => g.section[e]!))) if (s) this.lie(s, t, by);
   }
 
@@ -209,142 +161,28 @@ export class Site {
     const there = this.inSection.get(section) ?? [];
     const i = by > 0 ? -1 : there.findIndex((x) => x.cable === t.cable && x.circuit === t.circuit.id);
     this.inSection.set(section, by > 0 ? [...there, passingOf(t)] : there.filter((_, k) => k !== i));
-    for (const x of this.tariffs.values()) x.staleSections.add(section);
+    this.tariffs.sectionChanged(section);
   }
 
   private line(e: number, t: Task, by: 1 | -1): void {
     const there = this.onLine.get(e) ?? [];
     const i = by > 0 ? -1 : there.indexOf(t.circuit.id);
     this.onLine.set(e, by > 0 ? [...there, t.circuit.id] : there.filter((_, k) => k !== i));
-    for (const x of this.tariffs.values()) x.staleLines.add(e);
-  }
-
-  /** True where a circuit must not come to what lies there, or what lies there must be left alone. */
-  private keptApart(own: string, there: readonly string[], how: keyof MostTogether): boolean {
-    return this.care.apart.size > 0 && this.warm.has(own) && tooMany(this.care, this.warm, [own, ...there], how);
-  }
-
-  /** True where what carries no mains would come to mains: it is that which yields. */
-  private mixes(own: string, there: readonly string[]): boolean {
-    return this.signals.has(own) && there.some((o) => !this.signals.has(o));
+    this.tariffs.lineChanged(e);
   }
 
   private pass(bore: number, cables: Passing[]): void {
     this.passing.set(bore, cables);
-    for (const x of this.tariffs.values()) x.stale.add(bore);
+    this.tariffs.boreChanged(bore);
   }
 
-  /** Cost of every edge for a circuit on a cable as the house now is. */
-  private costsFor(c: Circuit, cable: Cable): Float64Array {
-    const { h, g } = this;
-    // What faces are opened matters only where opening one has a price.
-    const key = h.job.settings.cost.faces > 0 ? this.openedFaces().join("") : "";
-    // Alike for circuits on one cable in the same walls; with any kept apart, each has to know its own holes.
-    const out = this.sectionEdges.size ? this.keptOut(c.id) : "";
-    const kind = `${c.walls} ${c.cable} ${cable.id} ${this.care.short.has(c.id)} ${this.care.apart.size ? c.id : ""} ${out}`;
-    let x = this.tariffs.get(kind);
-    if (!x || x.opened !== key) {
-      const cost = this.plainFor(c, key).slice();
-      x = {
-        cable,
-        circuit: c,
-        cost,
-        bare: Float64Array.from(this.boreEdge, (e) => cost[e]!),
-        opened: key,
-        stale: new Set(),
-        roomy: new Map([...this.sectionEdges.values()].flatMap((l) => l.map((e) => [e, cost[e]!] as const))),
-        staleSections: new Set(this.sectionEdges.keys()),
-        free: new Map(),
-        staleLines: new Set(this.onLine.keys()),
-      };
-      this.tariffs.set(kind, x);
-      for (let bore = 0; bore < g.bores.length; bore++) this.price(x, bore);
-    }
-    for (const bore of x.stale) this.price(x, bore);
-    x.stale.clear();
-    for (const s of x.staleSections) this.priceSection(x, s);
-    x.staleSections.clear();
-    for (const e of x.staleLines) this.priceLine(x, e);
-    x.staleLines.clear();
-    return x.cost;
-  }
-
-  /** By face: 1 where it is opened already. */
-  private openedFaces(): Uint8Array {
-    return Uint8Array.from(this.inFace, (n) => (n > 0 ? 1 : 0));
-  }
-
-  /** Numbers of the sections that a circuit is kept out of. */
-  private keptOut(circuit: string): string {
-    return sectionsOf(this.h)
-      .flatMap((s, n) => (s.section.out.includes(circuit) ? [n + 1] : []))
-      .join(",");
-  }
-
-  /**
-   * Sets what lying in a section costs with what lies there now: dear when it is full, out of the question for a
-   * circuit kept out.
-   */
-  private priceSection(x: Tariff, section: number): void {
-    const s = sectionsOf(this.h)[section - 1]!;
-    const lying = this.inSection.get(section) ?? [];
-    const there = lying.map((o) => o.cable);
-    // Armour is its own containment: it lies on cleats, tray, basket or ladder, never inside.
-    const armour = x.cable.family === "armoured" && (s.row.hidden || s.row.holds === "space");
-    const out = armour || s.section.out.includes(x.circuit.id);
-    const full = !sectionFill(s, [...cablesThere(s, this.h.catalogue), ...there, x.cable]).ok;
-    const { cable } = this.costs(x.circuit);
-    // Under the plaster the line itself stays open: the circuit has a chase of its own beside it, at the price of any.
-    const beside = s.row.hidden && !armour ? (1 - LIKED) * cable : Infinity;
-    const mixes = this.mixes(
-      x.circuit.id,
-      lying.map((o) => o.circuit),
-    );
-    const dear = full || mixes ? FULL : 0;
-    for (const e of this.sectionEdges.get(section)!)
-      x.cost[e] = x.roomy.get(e)! + (out ? beside : dear) * this.g.length[e]!;
-  }
-
-  /** Sets what lying on a line costs with what lies there now; in a section it is the section that says it. */
-  private priceLine(x: Tariff, e: number): void {
-    if (this.g.section[e]) return;
-    if (!x.free.has(e)) x.free.set(e, x.cost[e]!);
-    const own = x.circuit.id;
-    const there = this.onLine.get(e) ?? [];
-    const through = this.g.kind[e] === EDGE.through;
-    const dear = !through && this.keptApart(own, there, "wall") ? BESIDE : 0;
-    const divided = this.mixes(own, there) ? (through ? DIVIDED_HOLE : DIVIDED * this.g.length[e]!) : 0;
-    x.cost[e] = x.free.get(e)! + this.costs(x.circuit).cable * (dear * this.g.length[e]! + divided);
-  }
-
-  /**
-   * Cost of every edge but for holes in joists: one for all circuits whose cables are hidden in walls alike, whatever
-   * their cable.
-   */
-  private plainFor(c: Circuit, key: string): Float64Array {
-    const { h, g } = this;
-    const kind = `${c.walls} ${usableFor(h, g, c) === g.hidden ? "zones" : isMetalClad(cableOf(c.cable, h.catalogue))} ${this.care.short.has(c.id)}`;
-    let x = this.plain.get(kind);
-    if (!x || x.opened !== key)
-      this.plain.set(kind, (x = { opened: key, cost: edgeCosts(h, g, c, this.openedFaces(), this.costs(c)) }));
-    return x.cost;
-  }
-
-  /** The weights a circuit is laid by. */
-  private costs(c: Circuit): Costs {
-    return this.care.short.has(c.id) ? presets.cable.cost : this.h.job.settings.cost;
-  }
-
-  /** Sets what going through a bore place costs with what passes there now. */
-  private price(x: Tariff, bore: number): void {
-    const there = this.passing.get(bore) ?? [];
-    const others = this.care.apart.size || this.signals.size ? there.map((o) => o.circuit) : NOBODY;
-    const dear = this.keptApart(x.circuit.id, others, "bunched");
-    const divided = this.mixes(x.circuit.id, others) ? DIVIDED_HOLE : 0;
-    const place = this.g.bores[bore]!;
-    const cables = there.length ? there.map((o) => o.cable) : NONE;
-    const price = borePrice(this.costs(x.circuit).bore, place, x.cable, cables);
-    x.cost[this.boreEdge[bore]!] = x.bare[bore]! + price + (dear ? APART : 0) + divided;
+  /** One more, or one less, is hidden in a face. */
+  private open(face: number, by: 1 | -1): void {
+    this.inFace[face]! += by;
+    const is = this.inFace[face]! > 0 ? 1 : 0;
+    if (is === this.opened[face]) return;
+    this.opened[face] = is;
+    this.tariffs.faceChanged(face);
   }
 
   /**
@@ -354,12 +192,10 @@ export class Site {
    */
   wayFor(t: Task, bar?: (e: number) => boolean, on?: Weights["on"]): Way | null {
     const w = this.weightsFor(t);
+    if (bar) w.cost = w.cost.map((x, e) => (bar(e) ? Infinity : x));
+    if (on) w.on = on;
     const [a, b] = w.ends;
-    return cheapestWay(this.g, this.g.terminal[a]!, this.g.terminal[b]!, {
-      ...w,
-      cost: bar ? w.cost.map((x, e) => (bar(e) ? Infinity : x)) : w.cost,
-      ...(on ? { on } : {}),
-    });
+    return cheapestWay(this.g, this.g.terminal[a]!, this.g.terminal[b]!, w);
   }
 
   /** Shortest way for a task past what is barred, whatever it costs to make. */
@@ -368,7 +204,7 @@ export class Site {
     const w = this.weightsFor(t);
     const cost = w.cost.map((x, e) => (x === Infinity || bar(e) ? Infinity : g.length[e]!));
     const [a, b] = w.ends;
-    return cheapestWay(g, g.terminal[a]!, g.terminal[b]!, { ...w, cost, perMm: 1, bend: 0, crossing: 0 });
+    return cheapestWay(g, g.terminal[a]!, g.terminal[b]!, { ...w, cost, perMm: 1, cheap: null, bend: 0, crossing: 0 });
   }
 
   /** What a way costs as the house now is. */
@@ -379,10 +215,14 @@ export class Site {
 
   private weightsFor(t: Task): Weights {
     const { h } = this;
-    const weights = this.costs(t.circuit);
+    const weights = this.tariffs.weightsOf(t.circuit);
+    const outside = isMetalClad(t.cable) && outsideOf(h).length > 0;
+    const cheap = outside ? null : this.cheap;
     return {
-      cost: this.costsFor(t.circuit, t.cable),
-      perMm: weights.cable * (isMetalClad(t.cable) && outsideOf(h).length ? DRAWN : this.sectionEdges.size ? LIKED : 1),
+      cost: this.tariffs.costsFor(t.circuit, t.cable),
+      on: null,
+      perMm: weights.cable * (outside ? DRAWN : this.sectionEdges.size && !cheap ? LIKED : 1),
+      cheap,
       bend: weights.bend,
       throughBox: THROUGH_BOX,
       ends: [h.pointOfId.get(t.from)!, h.pointOfId.get(t.to)!],
