@@ -1,7 +1,7 @@
 import { leakageFacts } from "../trades/board/leakage";
 import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { laidCircuits } from "../trades/circuits/laid-circuit";
-import { laidRatings } from "../trades/circuits/laid-rating";
+import { ratingsOf } from "../trades/circuits/laid-rating";
 import { bathFacts } from "../trades/bath/bath-facts";
 import { lyingTogether } from "../trades/circuits/lying-together";
 import { apartFacts } from "../trades/signals/apart";
@@ -119,6 +119,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     };
   });
   const found = foundWays(h, graph);
+  const circuits = laidCircuits(h, runs, holes, found);
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   // While something is dragged the least of a moment ago stands: it is worked out again when the hand lets go.
   const least = before
@@ -140,7 +141,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...apartFacts(h, runs, holes),
     ...alarmFacts(h),
     ...demandFacts(h.job),
-    ...laidRatings(h, runs, holes, found),
+    ...ratingsOf(h, runs, circuits),
     ...foundFacts(h.job),
     ...drawFacts(h.job, runs),
     ...sectionFacts(h, runs),
@@ -149,7 +150,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...wallSealFacts(h, runs),
     ...extensionFacts(h, { runs, found }),
     ...outsideFacts(h, runs),
-    ...(h.job.lightRows.length ? lightRows(h, laidCircuits(h, runs, holes, found)).flatMap(lightRowFacts) : []),
+    ...(h.job.lightRows.length ? lightRows(h, circuits).flatMap(lightRowFacts) : []),
     ...endFacts(h, { runs, ends }),
     ...glandFaceFacts(h, { runs, ends }),
     ...trunkingEndFacts(h),

@@ -9,16 +9,19 @@ export class Buckets {
   private next = new Int32Array(1024);
   private free = 0;
   private at = 0;
+  private readonly mask: number;
+  private readonly share: number;
 
   /**
    * @param width of a bucket, mm
    * @param most largest step that a distance may lie beyond the bucket now emptied, mm
    */
-  constructor(
-    private readonly width: number,
-    most: number,
-  ) {
-    this.head = new Int32Array(Math.ceil(most / width) + 2).fill(-1);
+  constructor(width: number, most: number) {
+    // As many as a power of two, so that going round is a mask.
+    const buckets = 2 ** Math.ceil(Math.log2(Math.ceil(most / width) + 2));
+    this.head = new Int32Array(buckets).fill(-1);
+    this.mask = buckets - 1;
+    this.share = 1 / width;
   }
 
   clear(): void {
@@ -28,7 +31,7 @@ export class Buckets {
 
   push(distance: number, node: number): void {
     if (this.free === this.node.length) this.grow();
-    const b = Math.floor(distance / this.width) % this.head.length;
+    const b = ((distance * this.share) | 0) & this.mask;
     const i = this.free++;
     this.node[i] = node;
     this.next[i] = this.head[b]!;
@@ -38,7 +41,7 @@ export class Buckets {
 
   /** Goes to the next bucket that holds anything; the queue must not be empty. */
   turn(): void {
-    while (this.head[this.at]! < 0) this.at = this.at + 1 === this.head.length ? 0 : this.at + 1;
+    while (this.head[this.at]! < 0) this.at = (this.at + 1) & this.mask;
   }
 
   /** Takes a node out of the bucket now emptied; −1 when it is empty. */

@@ -9,10 +9,43 @@ const BUCKET = 40;
 /** Axis of arrival that stands for "just started". */
 const START = KEEPS;
 
+/** The usable edges of a graph by node, side by side, for searches by length. */
+interface Compact {
+  /** Those of node i stand from first[i] up to first[i + 1]. */
+  first: Int32Array;
+  to: Int32Array;
+  length: Float64Array;
+  box: Int32Array;
+}
+const compacts = new WeakMap<Uint8Array, Compact>();
+
+function compactOf(g: RouteGraph, usable: Uint8Array): Compact {
+  let out = compacts.get(usable);
+  if (out) return out;
+  const first = new Int32Array(g.nodes + 1);
+  const to = new Int32Array(g.edges.length);
+  const length = new Float64Array(g.edges.length);
+  const box = new Int32Array(g.edges.length);
+  let n = 0;
+  for (let node = 0; node < g.nodes; node++) {
+    first[node] = n;
+    for (let k = g.first[node]!; k < g.first[node + 1]!; k++) {
+      const e = g.edges[k]!;
+      if (!usable[e]) continue;
+      to[n] = g.to[k]!;
+      length[n] = g.length[e]!;
+      box[n++] = g.box[e]!;
+    }
+  }
+  first[g.nodes] = n;
+  compacts.set(usable, (out = { first, to, length, box }));
+  return out;
+}
+
 /**
  * Shortest path lengths in mm from one node to each of the wanted nodes, by cable length alone; Infinity where none leads.
  * No way goes through the box of another point: it may only end there.
- * @param usable 1 for edges that may be used (hidden circuits keep to zones), one entry an edge
+ * @param usable 1 for edges that may be used (hidden circuits keep to zones), one entry an edge; it is not changed afterwards
  * @param throughBoxes true lets ways go through boxes, for where nothing else leads
  */
 export function distancesFrom(
@@ -22,24 +55,24 @@ export function distancesFrom(
   usable: Uint8Array,
   throughBoxes = false,
 ): number[] {
-  // Of the scratch only the first entries are used here, one a node.
-  const { best, seen, wanted: isWanted, done, round, buckets } = scratchOf(g);
+  const { far, wanted: isWanted, done, round, buckets } = scratchOf(g);
   let left = 0;
   for (const w of wanted)
     if (w >= 0 && isWanted[w] !== round) {
       isWanted[w] = round;
       left++;
     }
-  best[from] = 0;
-  done[from] = -1;
-  seen[from] = round;
+  far.fill(Infinity);
+  done.fill(-1);
+  far[from] = 0;
   buckets.push(0, from);
-  const { first, edges, to: ends, length, box, inBox } = g;
+  const { inBox } = g;
+  const { first, to, length, box } = compactOf(g, usable);
   const own = inBox[from]!;
   while (buckets.size && left) {
     buckets.turn();
     for (let node = buckets.take(); node >= 0; node = buckets.take()) {
-      const cost = best[node]!;
+      const cost = far[node]!;
       // Looked at from here already at this length: it stood in the queue twice.
       if (done[node] === cost) continue;
       done[node] = cost;
@@ -49,25 +82,22 @@ export function distancesFrom(
         left--;
       }
       const inside = inBox[node]!;
-      for (let k = first[node]!; k < first[node + 1]!; k++) {
-        const e = edges[k]!;
-        if (!usable[e]) continue;
-        const to = ends[k]!;
-        const c = cost + length[e]!;
-        if (seen[to] === round && c >= best[to]!) continue;
+      for (let k = first[node]!, end = first[node + 1]!; k < end; k++) {
+        const next = to[k]!;
+        const c = cost + length[k]!;
+        if (c >= far[next]!) continue;
         if (!throughBoxes) {
           // Out of a box that is not the start's nothing leads on; nor straight across one.
-          if (inside >= 0 && inside !== own && inBox[to] !== inside) continue;
-          if (box[e]! >= 0 && box[e] !== own && inside !== box[e] && inBox[to] !== box[e]) continue;
+          if (inside >= 0 && inside !== own && inBox[next] !== inside) continue;
+          const over = box[k]!;
+          if (over >= 0 && over !== own && inside !== over && inBox[next] !== over) continue;
         }
-        if (seen[to] !== round) done[to] = -1;
-        best[to] = c;
-        seen[to] = round;
-        buckets.push(c, to);
+        far[next] = c;
+        buckets.push(c, next);
       }
     }
   }
-  return wanted.map((w) => (w >= 0 && seen[w] === round ? best[w]! : Infinity));
+  return wanted.map((w) => (w >= 0 ? far[w]! : Infinity));
 }
 
 /** What the route search weighs, in mm of cable. */
@@ -100,6 +130,8 @@ interface Scratch {
   wanted: Int32Array;
   /** By node: the length at which it was last looked at, or what was guessed. */
   done: Float64Array;
+  /** By node: how far it is, in a search by length. */
+  far: Float64Array;
   /** By node: the least it was reached for on any axis, and the round in which that was. */
   least: Float64Array;
   touched: Int32Array;
@@ -120,6 +152,7 @@ function scratchOf(g: RouteGraph): Scratch {
       seen: new Int32Array(n),
       wanted: new Int32Array(g.nodes),
       done: new Float64Array(g.nodes),
+      far: new Float64Array(g.nodes),
       least: new Float64Array(g.nodes),
       touched: new Int32Array(g.nodes),
       round: 0,

@@ -112,8 +112,21 @@ export function tableCurrent(cable: Cable, method: Method, accessories: 70 | 90 
 export const voltDrop = (cable: Cable, accessories: 70 | 90 = 70): number | null =>
   ratingsOf(cable, accessories)[0][String(cable.csa)]?.drop ?? null;
 
+/** By cable and what serves it as earth: its loop, looked up once. */
+const loops = { armour: new WeakMap(), core: new WeakMap(), both: new WeakMap() } satisfies Record<
+  string,
+  WeakMap<Cable, number | null>
+>;
+
 /** Resistance of line and protective conductor together, Ω per m at 20 °C, or null when the table has no such section. */
-export function loopResistance(cable: Cable, earth: "armour" | "core" | "both" = "armour"): number | null {
+export function loopResistance(cable: Cable, earth: keyof typeof loops = "armour"): number | null {
+  const known: WeakMap<Cable, number | null> = loops[earth];
+  let loop = known.get(cable);
+  if (loop === undefined) known.set(cable, (loop = lookedUp(cable, earth)));
+  return loop;
+}
+
+function lookedUp(cable: Cable, earth: keyof typeof loops): number | null {
   const line = conductorResistance[String(cable.csa)];
   if (line === undefined) return null;
   if (cable.family === "mi") return (line + SHEATH_RESISTANCE / cable.cpc) / 1000;

@@ -189,7 +189,7 @@ export function laidCircuits(
     if (!cable || c.state === "keep" || !own.length) return [];
     const board = c.board ?? main;
     const behind = behindFuse(c, (id) => h.points[h.pointOfId.get(id) ?? -1]?.point.kind);
-    const legsOf = (r: RatedRun): LaidLeg[] => {
+    const ratedLegs = (r: RatedRun): LaidLeg[] => {
       const own = cableOf(r.cable, h.catalogue) ?? cable;
       const unit = behind.get(r.from) ?? behind.get(r.to);
       const fuse = unit === undefined ? undefined : h.points[h.pointOfId.get(unit)!]!.point.fuse;
@@ -225,6 +225,12 @@ export function laidCircuits(
           insulated: method === "C" ? c.insulated : 0,
         };
       });
+    };
+    const rated = new Map<RatedRun, LaidLeg[]>();
+    const legsOf = (r: RatedRun): LaidLeg[] => {
+      let legs = rated.get(r);
+      if (!legs) rated.set(r, (legs = ratedLegs(r)));
+      return legs;
     };
     const load = circuitLoad(h.job, c);
     const shape = shapeOf(c, own, board);
