@@ -7,18 +7,43 @@ export const wiredTo = (c: Pick<Circuit, "points" | "spurs">): string[] => [
   ...c.spurs.map((s) => s.point),
 ];
 
+/** Points of a job by id, and those that switch others; worked out once for a list. */
+interface Listed {
+  byId: ReadonlyMap<string, Point>;
+  controls: readonly Point[];
+}
+const listed = new WeakMap<readonly Point[], Listed>();
+
+function listedOf(points: readonly Point[]): Listed {
+  let out = listed.get(points);
+  if (!out)
+    listed.set(
+      points,
+      (out = {
+        byId: new Map(points.map((p) => [p.id, p])),
+        controls: points.filter((p) => accessories[p.kind].use === "control"),
+      }),
+    );
+  return out;
+}
+
+/** Points of a list by id. */
+export const pointsById = (points: readonly Point[]): ReadonlyMap<string, Point> => listedOf(points).byId;
+
 /**
  * A circuit as it is wired: an appliance or its outlet that a fused unit, isolator or cooker control of the same circuit switches off
  * hangs behind that. The circuit itself where there is none.
  */
 export function asWired(c: Circuit, points: readonly Point[]): Circuit {
+  const { byId, controls } = listedOf(points);
+  if (!controls.length) return c;
   const on = new Set(wiredTo(c));
   const from = new Map(c.spurs.map((s) => [s.point, s.from]));
   const behind = new Map<string, string>();
-  for (const p of points) {
-    if (!on.has(p.id) || accessories[p.kind].use !== "control") continue;
+  for (const p of controls) {
+    if (!on.has(p.id)) continue;
     for (const id of p.controls) {
-      const q = c.points.includes(id) ? points.find((x) => x.id === id) : undefined;
+      const q = c.points.includes(id) ? byId.get(id) : undefined;
       if (!q || behind.has(id) || (q.kind !== "appliance-outlet" && accessories[q.kind].use !== "appliance")) continue;
       // Not where the switch is fed through it.
       const seen = new Set<string>();

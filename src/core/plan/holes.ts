@@ -27,29 +27,32 @@ const SHARED = 1;
  */
 export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE): Hole[] {
   const found: Found[] = [];
+  /** By timber or wall: the holes found in it. */
+  const parts = new Map<string, Found[]>();
+  const inPart = (at: Hole["in"]): Found[] => {
+    const key = `${at.kind} ${at.deck} ${at.joist} ${at.span} ${at.wall} ${at.part} ${at.row}`;
+    let list = parts.get(key);
+    if (!list) parts.set(key, (list = []));
+    return list;
+  };
+  const put = (f: Found): void => {
+    found.push(f);
+    inPart(f.hole.in).push(f);
+  };
   const add = (hole: Omit<Hole, "diameter" | "plated" | "id" | "notch">, most: number): void => {
-    const there = found.find(
-      (f) =>
-        f.hole.in.kind === hole.in.kind &&
-        f.hole.in.deck === hole.in.deck &&
-        f.hole.in.joist === hole.in.joist &&
-        f.hole.in.span === hole.in.span &&
-        f.hole.in.wall === hole.in.wall &&
-        f.hole.in.part === hole.in.part &&
-        f.hole.in.row === hole.in.row &&
-        Math.abs(f.hole.at - hole.at) <= SHARED &&
-        Math.abs(f.hole.fromTop - hole.fromTop) <= SHARED,
+    const there = inPart(hole.in).find(
+      (f) => Math.abs(f.hole.at - hole.at) <= SHARED && Math.abs(f.hole.fromTop - hole.fromTop) <= SHARED,
     );
     if (there) {
       for (const r of hole.runs) if (!there.hole.runs.includes(r)) there.hole.runs.push(r);
-    } else found.push({ hole, most, done: null });
+    } else put({ hole, most, done: null });
   };
   for (const run of runs)
     for (const o of run.held?.holes ?? []) {
       const there = found.find((f) => f.done?.id === o.id);
       if (there) there.hole.runs.push(run.id);
       else
-        found.push({
+        put({
           hole: { in: o.in, at: o.at, fromTop: o.fromTop, centre: o.centre, runs: [run.id] },
           most: 0,
           done: o,

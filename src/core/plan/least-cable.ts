@@ -3,7 +3,7 @@ import { type XYZ, toSpace } from "../base/wall-frame";
 import { asWired } from "../job/wired";
 import type { House, PlacedPoint } from "../house/house";
 import { type Run } from "../laid/laid";
-import { bestOrder, treeLength } from "../routing/order";
+import { leastTour, treeLength } from "../routing/order";
 
 /** Least cable that could join what a plan joins, mm. */
 export interface LeastCable {
@@ -64,8 +64,8 @@ export function leastCable(h: House, runs: readonly Run[]): LeastCable {
         continue;
       }
       // A tour: the shortest that is known for the eye, and what none can be below.
-      out.bound += bestOrder(matrix(main, straight), true).bound;
-      out.plumb += bestOrder(matrix(main, square), true).length;
+      out.bound += leastTour(matrix(main, straight)).bound;
+      out.plumb += leastTour(matrix(main, square)).length;
       for (const id of part.ids)
         if (spurs.has(id))
           for (const [key, length] of [

@@ -1,6 +1,6 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
-import { bestOrder, treeLength } from "./order";
+import { bestOrder, leastTour, treeLength } from "./order";
 
 /** Every order tried: the oracle. */
 function brute(d: number[][], closed: boolean): number {
@@ -41,6 +41,18 @@ describe("order of points", () => {
         expect(o.bound).toBeGreaterThanOrEqual(treeLength(d) - 1e-6);
       }),
       { numRuns: 20 },
+    );
+  });
+  it("the least tour is as long as the best order, and its bound is not above it", () => {
+    fc.assert(
+      fc.property(places(9, 13), (d) => {
+        const best = bestOrder(d, true).length;
+        const { length, bound } = leastTour(d);
+        expect(length).toBeCloseTo(best, 5);
+        expect(bound).toBeLessThanOrEqual(best + 1e-9);
+        expect(bound).toBeGreaterThan(best - 1e-5);
+      }),
+      { numRuns: 30 },
     );
   });
 });

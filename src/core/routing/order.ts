@@ -5,6 +5,9 @@ import { tourBound } from "./tour-bounds";
 /** Most places (without the start) ordered exactly; above, a good order is improved from the nearest-neighbour one. */
 export const EXACT_MOST = 13;
 
+/** Places from which a good order is looked for first, so that the exact one need not look at what is longer. */
+const BOUNDED = 8;
+
 export interface Order {
   /** Numbers of the places in order, starting with 0. */
   order: number[];
@@ -31,8 +34,16 @@ export function bestOrder(d: readonly (readonly number[])[], closed: boolean): O
   return { ...best, bound: Math.min(best.length, Math.max(good.bound, tourBound(d, best.length))) };
 }
 
-/** Places from which a good order is looked for first, so that the exact one need not look at what is longer. */
-const BOUNDED = 8;
+/**
+ * Length of the shortest closed tour over all places, where it is not asked which: a good one that the one-tree bound proves to be the
+ * shortest, else the exact one. Above the exact size as `bestOrder` has it.
+ */
+export function leastTour(d: readonly (readonly number[])[]): Pick<Order, "length" | "bound"> {
+  if (d.length - 1 <= BOUNDED || d.length - 1 > EXACT_MOST) return bestOrder(d, true);
+  const good = Math.min(improved(d, true).length, tourLength(d, goodTour(d)));
+  const bound = tourBound(d, good);
+  return bound >= good - 1e-6 ? { length: good, bound: Math.min(good, bound) } : bestOrder(d, true);
+}
 
 function exact(d: readonly (readonly number[])[], closed: boolean): Order {
   const { m, full, best, chain } = shortestChains(d, d.length > BOUNDED ? improved(d, closed).length : Infinity);

@@ -3,6 +3,7 @@ import { describe, expect, it } from "vitest";
 import type { XYZ } from "../base/wall-frame";
 import { layHouse } from "../house/house";
 import type { Job } from "../job/model";
+import { cheapPlaces } from "./ahead";
 import { Buckets } from "./buckets";
 import { buildGraph } from "./build";
 import { edgeCosts } from "./edge-costs";
@@ -79,6 +80,69 @@ describe("cheapest way", () => {
       { numRuns: 15 },
     );
   });
+  it.each(Object.keys(jobs))("%s: the same where cable is cheaper in some stretches than elsewhere", (name) => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.tuple(fc.nat(20), fc.nat(20)),
+        fc.array(fc.tuple(fc.nat(5000), fc.integer({ min: 1, max: 60 })), { minLength: 1, maxLength: 4 }),
+        fc.double({ min: 0.1, max: 0.9, noNaN: true }),
+        (seed, [i, j], stretches, share) => {
+          const h = layHouse(jobs[name]!(seed));
+          const g = buildGraph(h);
+          const ends = g.terminal.length;
+          const [p, q] = [i % ends, j % ends];
+          if (p === q || g.terminal[p]! < 0 || g.terminal[q]! < 0) return;
+          const cost = Float64Array.from(g.length, (x, e) => (g.hidden[e] ? x : Infinity));
+          const taken = new Set<number>();
+          const groups = stretches.map(([from, count]) =>
+            Array.from({ length: count }, (_, k) => (from + k) % g.a.length).filter((e) => {
+              if (taken.has(e)) return false;
+              taken.add(e);
+              cost[e]! *= share;
+              return true;
+            }),
+          );
+          const weights: Weights = {
+            cost,
+            perMm: 1,
+            cheap: cheapPlaces(
+              g,
+              groups.filter((x) => x.length),
+              share,
+            ),
+            bend: 60,
+            throughBox: 1e6,
+            ends: [p, q],
+            crossing: 0,
+            others: new Uint16Array(g.nodes * 3),
+          };
+          const want = plainCheapest(g, g.terminal[p]!, g.terminal[q]!, weights);
+          const way = cheapestWay(g, g.terminal[p]!, g.terminal[q]!, weights);
+          if (want === Infinity) expect(way).toBe(null);
+          else expect(way!.cost).toBeCloseTo(want, 4);
+        },
+      ),
+      { numRuns: 12 },
+    );
+  });
+  it("cheap places are told apart only while they are few", () => {
+    const g = buildGraph(layHouse(generatedHouse(3, 2, 3)));
+    const groups = Array.from({ length: 25 }, (_, k) => [k]);
+    expect(cheapPlaces(g, groups, 0.6)).toBe(null);
+    expect(cheapPlaces(g, [], 0.6)).toBe(null);
+    const { count, near } = cheapPlaces(g, [...groups.slice(2), [0, 400, 900]], 0.6)!;
+    expect(count).toBe(24);
+    // The last box: from the least to the greatest of each measure of the ends of its edges.
+    const box = [g.x, g.y, g.z].map((c) => {
+      const at = [0, 400, 900].flatMap((e) => [c[g.a[e]!]!, c[g.b[e]!]!]).sort((p, q) => p - q);
+      return { c, lo: at[0]!, hi: at[at.length - 1]! };
+    });
+    for (let n = 0; n < g.nodes; n++) {
+      const off = box.map(({ c, lo, hi }) => (c[n]! < lo ? lo - c[n]! : c[n]! > hi ? c[n]! - hi : 0));
+      expect(near[n * count + 23]!).toBeCloseTo(off[0]! + off[1]! + off[2]!, 6);
+    }
+  });
   /** A small graph: places, and edges as pairs of them with a box each. */
   const small = (places: readonly XYZ[], edges: readonly [number, number, number][]): RouteGraph => {
     const d = draft();
@@ -131,6 +195,28 @@ describe("cheapest way", () => {
     const only = small(places, [[0, 1, 5]]);
     expect(cheapestWay(only, 0, 1, plain(only, [1000]))).toEqual({ edges: [0], cost: 1_001_000 });
   });
+  it("keeps the dearer way to a place where the cheaper one would have to cross others there", () => {
+    const g = small(
+      [
+        [0, 0, 0],
+        [10, 20, 0],
+        [0, 10, 0],
+        [10, 0, 0],
+        [10, 10, 0],
+      ],
+      [
+        [0, 2, -1],
+        [2, 4, -1],
+        [0, 3, -1],
+        [3, 4, -1],
+        [4, 1, -1],
+      ],
+    );
+    const w = { ...plain(g, [30, 50, 10, 40, 5]), perMm: 0, bend: 20, crossing: 150 };
+    expect(cheapestWay(g, 0, 1, w)!.edges).toEqual([2, 3, 4]);
+    w.others[4 * 3] = 1;
+    expect(cheapestWay(g, 0, 1, w)).toEqual({ edges: [0, 1, 4], cost: 125 });
+  });
   it("what is guessed of the way left is never more than it: no edge is shorter than its share of level and plumb", () => {
     for (const [name, make] of Object.entries(jobs)) {
       const g = buildGraph(layHouse(make(7)));
@@ -156,7 +242,7 @@ describe("queue in buckets", () => {
           for (let n = q.take(); n >= 0; n = q.take()) out.push(n);
         }
         expect([...out].sort((a, b) => a - b)).toEqual(ds.map((_, i) => i));
-        const buckets = out.map((n) => Math.floor(ds[n]! / 40));
+        const buckets = out.map((n) => Math.trunc(ds[n]! * (1 / 40)));
         expect(buckets).toEqual([...buckets].sort((a, b) => a - b));
       }),
       { numRuns: 40 },

@@ -213,7 +213,8 @@ export class Site implements Lying {
     return costOfWay(this.g, this.g.terminal[w.ends[0]]!, edges, w);
   }
 
-  private weightsFor(t: Task): Weights {
+  /** What a task is searched by as the house now is. */
+  weightsFor(t: Task): Weights {
     const { h } = this;
     const weights = this.tariffs.weightsOf(t.circuit);
     const outside = isMetalClad(t.cable) && outsideOf(h).length > 0;

@@ -4,7 +4,7 @@ import { atMost } from "../../base/tolerance";
 import { type Catalogue, cableOf, standardCatalogue } from "../../rules/catalogue";
 import { accessories, isSocket } from "../../rules/accessories";
 import { circuitLoad } from "./load";
-import { asWired, behindFuse, wiredTo } from "../../job/wired";
+import { asWired, behindFuse, pointsById, wiredTo } from "../../job/wired";
 import { needsRcd } from "./needs-rcd";
 import { type Fact, fact } from "../../rules/fact";
 import type { Job, Point } from "../../job/model";
@@ -12,7 +12,7 @@ import type { Job, Point } from "../../job/model";
 /** What is wrong with a circuit as described: its way, its RCD, its conductor, its spurs. */
 export function circuitFacts(job: Job, catalogue: Catalogue = standardCatalogue): Fact[] {
   const out: Fact[] = [];
-  const pointOf = new Map(job.points.map((p) => [p.id, p]));
+  const pointOf = pointsById(job.points);
   // Ways are counted board by board.
   const taken = new Map<string, string>();
   const freeWay = (board: Point | undefined): number | null => {

@@ -1,5 +1,5 @@
 import type { Circuit, Job, Point } from "../../job/model";
-import { asWired, behindFuse, wiredTo } from "../../job/wired";
+import { asWired, behindFuse, pointsById, wiredTo } from "../../job/wired";
 import { accessories, isSocket } from "../../rules/accessories";
 import { NOMINAL } from "../../rules/supply";
 import { type CookerSchool, cookerDemand } from "./cooker";
@@ -21,7 +21,7 @@ export interface Load {
 /** Load of a circuit of a job; of a cooker by the school of its current. Source: on-site working practice to BS 7671:2018+A2:2022. */
 export function circuitLoad(job: Pick<Job, "points" | "settings">, listed: Circuit): Load {
   const c = asWired(listed, job.points);
-  const pointOf = new Map(job.points.map((p) => [p.id, p]));
+  const pointOf = pointsById(job.points);
   const own = wiredTo(c).flatMap((id) => pointOf.get(id) ?? []);
   const outlet = own.some((p) => p.kind === "cooker-control" && p.gang === 2);
   const school: CookerSchool = c.kind === "cooker" ? job.settings.schools.cookerCurrent : "full";
