@@ -53,6 +53,7 @@ export const rooms = pgTable(
     height: doublePrecision("height").notNull(),
     startWall: integer("start_wall").notNull(),
     slopes: jsonb("slopes").$type<Room["slopes"]>().notNull().default([]),
+    wayOut: boolean("way_out"),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
@@ -72,6 +73,7 @@ export const walls = pgTable(
     leaf: doublePrecision("leaf"),
     studs: jsonb("studs").$type<Wall["studs"]>(),
     foilBacked: boolean("foil_backed").notNull(),
+    fireResisting: boolean("fire_resisting").notNull().default(false),
   },
   (t) => [primaryKey({ columns: [t.jobId, t.id] })],
 );
@@ -290,6 +292,8 @@ export const sections = pgTable(
     size: text("size").notNull(),
     path: jsonb("path").$type<Job["sections"][number]["path"]>().notNull(),
     corners: text("corners").notNull(),
+    innerRadius: doublePrecision("inner_radius"),
+    intoWall: text("into_wall").notNull().default("none"),
     state: text("state").notNull(),
     holds: jsonb("holds").$type<Job["sections"][number]["holds"]>().notNull(),
     out: jsonb("out").$type<Job["sections"][number]["out"]>().notNull(),

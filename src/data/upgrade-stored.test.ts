@@ -25,6 +25,8 @@ async function asTheFirstEditionLeftIt(jobId: string): Promise<void> {
   for (const line of [
     'alter table "decks" drop column "not_heavy"',
     'alter table "walls" drop column "studs"',
+    'alter table "walls" drop column "fire_resisting"',
+    'alter table "rooms" drop column "way_out"',
     'alter table "walls" drop column "leaf"',
     'alter table "walls" drop column "against_board"',
     'alter table "decks" drop column "opened"',

@@ -322,7 +322,7 @@ const GAP_SLACK = 40;
 export function setWall(
   job: Job,
   wall: Wall,
-  next: Partial<Pick<Wall, "build" | "thickness" | "insulated">>,
+  next: Partial<Pick<Wall, "build" | "thickness" | "insulated" | "fireResisting">>,
 ): Change[] | string {
   const h = layHouse(job);
   const face = h.faces[h.faceOfWall.get(wall.id) ?? -1];

@@ -52,6 +52,8 @@ const foundSections = (h: On): Section[] =>
     size: t.size,
     path: [t.from, t.to].map((p) => ({ on: "wall" as const, wall: t.wall, ...p })),
     corners: "fitted",
+    innerRadius: null,
+    intoWall: "none",
     state: "found",
     holds: t.holds,
     out: [],

@@ -36,6 +36,8 @@ export const roomSchema = z.strictObject({
   slopes: z.array(slopeSchema).max(8).default([]),
   /** Wall from which the room is unrolled: the one with the door one enters by. */
   startWall: z.number().int().min(0).default(0),
+  /** Whether people get out through it in a fire; null by its kind: a hall or a landing. */
+  wayOut: z.boolean().nullable().default(null),
 });
 
 /** `open`: no wall there, the edge of a yard or a room that goes on. */
@@ -63,6 +65,8 @@ export const wallSchema = z.strictObject({
   againstBoard: z.boolean().default(false),
   backing: z.enum(["outside", "room", "party"]).default("room"),
   foilBacked: z.boolean().default(false),
+  /** Built to hold a fire back, as to a garage or round a stair; one that separates dwellings does so anyhow. */
+  fireResisting: z.boolean().default(false),
   /** Cavity wall: thickness of the leaf on this side, mm; null where the wall is solid. A chase goes by it. */
   leaf: z.number().min(20).max(600).nullable().default(null),
   /** Where the studs of a stud wall are; null where nobody has looked. */

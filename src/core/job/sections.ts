@@ -18,8 +18,12 @@ export const sectionSchema = z.strictObject({
   kind: z.enum(sectionKinds),
   size: z.string().min(1).max(40),
   path: z.array(sectionPlaceSchema).min(2).max(60),
-  /** Corners folded from the length by hand, or made with bought fittings. */
+  /** Corners folded from the length by hand, of conduit bent; or made with bought fittings. */
   corners: z.enum(["folded", "fitted"]).default("fitted"),
+  /** Conduit bent by hand: inner radius of the former or spring, mm; null for the least, 2.5 times its diameter. */
+  innerRadius: z.number().min(10).max(2000).nullable().default(null),
+  /** Conduit: at which of its ends it turns into the wall, flush to the hole that its cables leave by. */
+  intoWall: z.enum(["none", "start", "end", "both"]).default("none"),
   /** Found in the house, with what is in it already; or new. */
   state: z.enum(["new", "found"]).default("new"),
   holds: z

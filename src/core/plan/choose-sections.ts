@@ -132,6 +132,8 @@ function proposalFor(h: House, l: Line, wanted: Wanted, newId: () => string, tak
     size: "",
     path: [place(l.from), place(l.to)],
     corners: "fitted",
+    innerRadius: null,
+    intoWall: "none",
     state: "new",
     holds: [],
     out: [],

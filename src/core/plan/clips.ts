@@ -14,7 +14,7 @@ import {
 } from "../trades/fixings/clips";
 import { type Cable, overall } from "../rules/cables";
 import type { Clips, Run } from "../laid/laid";
-import { nearDoorway, roomsOfEscape } from "./escape";
+import { isWayOut, nearDoorway } from "./escape";
 
 /** Methods by which a cable is fixed along its way; the others rest in holes, bays and voids. */
 const clipped = new Set<PinnedLeg["method"]>(["chase", "surface", "along-joist"]);
@@ -85,14 +85,14 @@ function onEscapeRoute(h: House, l: PinnedLeg): boolean {
     const face = h.faces[h.faceOfWall.get(l.surface.id) ?? -1];
     if (l.method !== "surface" || !face) return false;
     const flat = l.path.map((p) => toFace(face.frame, p));
-    return roomsOfEscape.has(face.room.kind) || flat.slice(1).some((b, i) => nearDoorway(h, face.n, flat[i]!, b) > EPS);
+    return isWayOut(face.room) || flat.slice(1).some((b, i) => nearDoorway(h, face.n, flat[i]!, b) > EPS);
   }
   if (l.surface.kind !== "deck") return false;
   const [a, b] = [l.path[0]!, l.path[l.path.length - 1]!];
   const mid = { x: (a[0] + b[0]) / 2, y: (a[1] + b[1]) / 2 };
   return h.job.rooms.some(
     (r) =>
-      roomsOfEscape.has(r.kind) &&
+      isWayOut(r) &&
       roomFloor(h.job, r) < a[2] &&
       insidePolygon(r.outline, mid) &&
       a[2] - roomFloor(h.job, r) < r.height + 600,

@@ -6,7 +6,7 @@ import { type Job, canonical, jobSchema } from "../job/model";
 import type { Run } from "../laid/laid";
 import { cableOf } from "../rules/catalogue";
 import { clipsOf } from "./clips";
-import { nearDoorway } from "./escape";
+import { isWayOut, nearDoorway } from "./escape";
 import { metalInside } from "./metal-inside";
 
 /** A kitchen with a door of 800 × 2 000, 1 500 from the left of wall 1, into the room behind it. */
@@ -46,6 +46,24 @@ describe("close to a doorway that leads out", () => {
         openings: [{ id: "o", wall: "w1", kind, u: 1500, v: 0, width: 800, height: 2000 }],
       } as Partial<Job>);
     expect([plumb(as("arch"), 1400), plumb(as("window"), 1400)]).toEqual([750, 0]);
+  });
+  it("counts what is said of a room before its kind: a bedroom people get out by, a hall that they do not", () => {
+    const said = (behind: string, wayOut: boolean | null): House => {
+      const h = kitchen(behind);
+      return layHouse({ ...h.job, rooms: h.job.rooms.map((r) => (r.id === "q" ? { ...r, wayOut } : r)) });
+    };
+    expect(plumb(said("bedroom", true), 1400)).toBe(750);
+    expect(plumb(said("hall", false), 1400)).toBe(0);
+    expect([null, true, false].map((wayOut) => isWayOut({ kind: "landing", wayOut }))).toEqual([true, true, false]);
+    // In the room itself all of it counts.
+    const path = [450, 1400].map((v) => ({ on: "wall", wall: "w1", u: 3000, v }));
+    const sections = [{ id: "t", label: "T1", kind: "mini-trunking", size: "25x16", path }];
+    const own = (wayOut: boolean | null): number => {
+      const job = kitchen("bedroom", { sections } as unknown as Partial<Job>).job;
+      const h = layHouse({ ...job, rooms: job.rooms.map((r) => (r.id === "q" ? r : { ...r, wayOut })) });
+      return metalInside(h, sectionsOf(h)[0]!);
+    };
+    expect([own(null), own(true)]).toEqual([0, 2]);
   });
   it("asks for metal clips on cable on the surface there, and inside plastic", () => {
     const cable = cableOf("te-2.5", hall.catalogue)!;

@@ -2,10 +2,14 @@ import type { UV } from "../base/rect";
 import { EPS } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import type { Face, House } from "../house/house";
+import type { Room } from "../job/model";
 import { doorway } from "../trades/fixings/fire";
 
-/** Kinds of room through which people get out. */
-export const roomsOfEscape: ReadonlySet<string> = new Set(["hall", "landing"]);
+/** Kinds of room through which people get out, where nobody says otherwise. */
+const outBy: ReadonlySet<string> = new Set(["hall", "landing"]);
+
+/** True for a room through which people get out in a fire: as said of it, else by its kind. */
+export const isWayOut = (r: Pick<Room, "kind" | "wayOut">): boolean => r.wayOut ?? outBy.has(r.kind);
 
 /** True for a doorway of a face that leads into a room through which people get out. */
 function leadsOut(h: House, f: Face, o: Face["openings"][number]): boolean {
@@ -13,7 +17,7 @@ function leadsOut(h: House, f: Face, o: Face["openings"][number]): boolean {
   return f.opposite.some((n) => {
     const other = h.faces[n]!;
     const p = toFace(other.frame, middle);
-    return roomsOfEscape.has(other.room.kind) && p.u > -EPS && p.u < other.shape.length + EPS;
+    return isWayOut(other.room) && p.u > -EPS && p.u < other.shape.length + EPS;
   });
 }
 

@@ -147,7 +147,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...sectionFacts(h, runs),
     ...sealFacts(h),
     ...backToBackFacts(h, runs),
-    ...wallSealFacts(h, runs),
+    ...wallSealFacts(h, runs, holes),
     ...extensionFacts(h, { runs, found }),
     ...outsideFacts(h, runs),
     ...(h.job.lightRows.length ? lightRows(h, circuits).flatMap(lightRowFacts) : []),

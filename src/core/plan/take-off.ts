@@ -14,6 +14,7 @@ import { glandFaces } from "./gland-faces";
 import { metalInside } from "./metal-inside";
 import { addJoints, addOutside } from "./outside-take-off";
 import { sealsOf } from "./section-figures";
+import { sealedHoles } from "./wall-seals";
 import { armourSleeves } from "../rules/armour-cores";
 import type { TaskKind } from "../rules/times";
 import { roomServed } from "../house/rooms-of";
@@ -164,6 +165,8 @@ export function placedTakeOff(
   addGlands(h, runs, ends, roomOfPoint, add);
   addOutside(h, runs, add);
   addJoints(h, { runs, found: plan.found ?? [] }, roomOfPoint, add);
+  for (const o of sealedHoles(h, holes))
+    add("Intumescent seal", `hole of ${o.diameter} mm`, 1, "each", null, "section", roomOfWall(o.in.wall!));
   for (const hole of holes)
     if (hole.plated)
       add(

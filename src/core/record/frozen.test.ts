@@ -41,6 +41,8 @@ describe("a surface that is released", () => {
             { on: "wall", wall: on, u: 100, v: 900 },
           ],
           corners: "fitted",
+          innerRadius: null,
+          intoWall: "none",
           state: "new",
           holds: [],
           out: [],

@@ -113,8 +113,8 @@ export const containmentRules = {
     title: "Seal it",
     text:
       "Where a section passes through a floor or a ceiling, or a cable through a wall that separates " +
-      "dwellings, the opening round it is made good against fire; from 710 mm² of inside, its inside " +
-      "too.",
+      "dwellings or is said to hold fire back, the opening round it is made good against fire; from 710 mm² " +
+      "of inside, its inside too.",
     limit: "710 mm²",
     severity: "note",
     source: `${BS7671} 527.2`,

@@ -146,9 +146,11 @@ export const containmentWords = {
   }),
   "fire.seal": (f, n) => ({
     message:
-      f.case === "cable"
-        ? `${n.run(f.subject.id)} passes ${n.wall(f.where?.wall ?? "")}, which separates dwellings, ` +
-          `${mm(num(f, "u"))} from the left and ${mm(num(f, "v"))} up: fire-stopping round it.`
+      f.case === "cable" || f.case === "fire-wall"
+        ? `${n.run(f.subject.id)} passes ${n.wall(f.where?.wall ?? "")}, ` +
+          `which ${f.case === "cable" ? "separates dwellings" : "holds fire back"}, ` +
+          `${mm(num(f, "u"))} from the left and ${mm(num(f, "v"))} up: fire-stopping round it` +
+          `${num(f, "diameter") > 0 ? `, in a hole of ${mm(num(f, "diameter"))} through ${mm(num(f, "thickness"))}` : ""}.`
         : `${txt(f, "label")} passes through the ${txt(f, "where")} at ${mm(num(f, "u"))} from the left: ` +
           `intumescent, ${num(f, "width")} × ${num(f, "depth")}, round ` +
           `it${f.case === "inside" ? ", and inside it" : ""}.`,

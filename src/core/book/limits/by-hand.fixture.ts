@@ -107,9 +107,9 @@ export const house = (more: object = {}): Job =>
 export const bothSides = (
   thickness: number,
   apart: number,
-  more: { backing?: string; boxDepth?: number; v?: number } = {},
+  more: { backing?: string; fireResisting?: boolean; boxDepth?: number; v?: number } = {},
 ): Job => {
-  const { backing = "room", boxDepth = 35, v = 450 } = more;
+  const { backing = "room", fireResisting = false, boxDepth = 35, v = 450 } = more;
   const y = 3000 + thickness;
   const far = [
     { x: 0, y },
@@ -119,7 +119,7 @@ export const bothSides = (
   ];
   const one = house().rooms[0]!;
   const sides = [0, 1, 2, 3].flatMap((i) => [
-    wallRow(i, i === 1 ? { thickness, backing } : {}),
+    wallRow(i, i === 1 ? { thickness, backing, fireResisting } : {}),
     wallRow(i, { id: `q${i}`, room: "q", ...(i === 3 ? { thickness } : {}) }),
   ]);
   return house({

@@ -2,6 +2,7 @@
 import { Copy, MoveHorizontal, RotateCw, Trash2 } from "lucide-react";
 import { useState } from "react";
 import { moveCorner } from "../../../../core/house/reshape";
+import { isWayOut } from "../../../../core/plan/escape";
 import { type Room, roomKinds } from "../../../../core/job/model";
 import { editWith, removeRoom, say, turnRoom } from "../../../job/edits";
 import { change, edit, useDesk } from "../../../job/store";
@@ -44,6 +45,16 @@ export function RoomForm({ room }: { room: Room }) {
         min={300}
         max={20000}
         onCommit={(height) => put({ height })}
+      />
+      <SelectField
+        label="Way out in a fire"
+        value={room.wayOut === null ? "kind" : room.wayOut ? "yes" : "no"}
+        options={[
+          { value: "kind", name: `by its kind: ${isWayOut({ ...room, wayOut: null }) ? "yes" : "no"}` },
+          { value: "yes", name: "yes" },
+          { value: "no", name: "no" },
+        ]}
+        onCommit={(x) => put({ wayOut: x === "kind" ? null : x === "yes" })}
       />
       <SelectField
         label="Unroll from"

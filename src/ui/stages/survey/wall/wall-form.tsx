@@ -61,13 +61,20 @@ export function WallForm({ face }: { face: Face }) {
         ]}
         onCommit={(backing) => put({ backing })}
       />
-      <div className="flex gap-4">
+      <div className="flex flex-wrap gap-x-4">
         <CheckField label="Insulated" value={wall.insulated} onCommit={(insulated) => say(whole({ insulated }))} />
         <CheckField
           label="Foil-backed board"
           value={wall.foilBacked}
           onCommit={(foilBacked) => say(put({ foilBacked }))}
         />
+        {wall.backing === "party" ? null : (
+          <CheckField
+            label="Holds fire back"
+            value={wall.fireResisting}
+            onCommit={(fireResisting) => say(whole({ fireResisting }))}
+          />
+        )}
       </div>
       {wall.insulated && (wall.build === "stud" || wall.build === "metal-stud") ? (
         <SelectField
