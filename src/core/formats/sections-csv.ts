@@ -2,8 +2,12 @@ import { type House, layHouse } from "../house/house";
 import type { Job } from "../job/model";
 import type { Plan } from "../laid/laid";
 import { fixingMarks, sectionFigures } from "../plan/section-figures";
+import type { Fold } from "../trades/containment/section-turns";
 import { wallName } from "../words/ways";
 import { toCsv } from "./csv";
+
+/** What lies either side of a fold line. */
+const taken: Record<Fold["way"], string> = { notch: "notch", cuts: "cuts apart", bend: "bend over" };
 
 const tenth = (x: number): number => Math.round(x * 10) / 10;
 
@@ -19,7 +23,9 @@ export function piecesCsv(job: Job, plan: Plan, h: House = layHouse(job)): strin
         p.number,
         tenth(p.length),
         f.laid.row.stock,
-        p.folds.map((x) => `${x.turn} ${tenth(x.angle)} deg at ${tenth(x.at)}, notch ${tenth(2 * x.half)}`).join("; "),
+        p.folds
+          .map((x) => `${x.turn} ${tenth(x.angle)} deg at ${tenth(x.at)}, ${taken[x.way]} ${tenth(2 * x.half)}`)
+          .join("; "),
       ]),
     ),
   );

@@ -3,7 +3,7 @@ import { cableFlag, drawBoardEntry } from "../drawings/board-drawing";
 import { drawBox } from "../drawings/box-drawing";
 import { drawEndPlate, drawFace } from "../drawings/face-drawings";
 import { runStyles } from "../drawings/run-lines";
-import { drawFold, drawPiece, foldWords } from "../drawings/section-drawings";
+import { drawFold, drawPiece, foldWords } from "../drawings/piece-drawings";
 import type { House } from "../house/house";
 import { pointLabels } from "../job/labels";
 import type { Plan } from "../laid/laid";
@@ -205,8 +205,8 @@ export function openedPapers(h: House, plan: Plan): Paper[] {
       return {
         kind: "opened",
         id: section.id,
-        title: `${section.label} · opened flat`,
-        about: `${row.name} ${size.id} · square all round first; cut, deburr until a finger runs clean · all sizes mm`,
+        title: `${section.label} · ${row.method === "tube" ? "as it lies straight" : "opened flat"}`,
+        about: `${row.name} ${size.id} · ${row.method === "tube" ? "bend on the marks; cut square" : "square all round first; cut"}, deburr until a finger runs clean · all sizes mm`,
         landscape: false,
         blocks: [
           { kind: "text", look: "soft", text: fillWords(f) },
@@ -219,7 +219,10 @@ export function openedPapers(h: House, plan: Plan): Paper[] {
               ? [
                   {
                     kind: "table",
-                    heads: ["Fold at", "Cut from", "to", "Angle", "How"],
+                    heads:
+                      row.method === "tube"
+                        ? ["Middle at", "Bend from", "to", "Angle", "How"]
+                        : ["Fold at", "Cut from", "to", "Angle", "How"],
                     shares: [10, 10, 10, 8, 62],
                     figures: [0, 1, 2, 3],
                     none: "",
@@ -228,13 +231,15 @@ export function openedPapers(h: House, plan: Plan): Paper[] {
                       x.half > 0 ? tenth(x.at - x.half) : "slit",
                       x.half > 0 ? tenth(x.at + x.half) : "slit",
                       `${tenth(x.angle)}°`,
-                      foldWords[x.turn],
+                      foldWords(x),
                     ]),
                   } as const,
                 ]
               : []),
             ...piece.folds.flatMap((x): Block[] => [
-              heading(`Fold at ${tenth(x.at)} of piece ${piece.number}, true scale: lay the fold line on the mark`),
+              heading(
+                `${x.way === "bend" ? "Bend" : "Fold"} at ${tenth(x.at)} of piece ${piece.number}, true scale: lay the ${x.way === "bend" ? "middle line" : "fold line"} on the mark`,
+              ),
               { kind: "true", scene: drawFold(piece, x, size) },
             ]),
           ]),

@@ -1,6 +1,7 @@
 import { type Face, type House } from "../house/house";
 import { type LaidSection, sectionsOf } from "../house/sections";
-import { type SectionPiece, sectionPieces } from "../trades/containment/section-pieces";
+import { sectionPieces } from "../trades/containment/section-pieces";
+import type { SectionPiece } from "../trades/containment/section-turns";
 import { sectionFixings } from "../trades/containment/section-supports";
 import type { BoardFigures } from "./board-figures";
 import { type Seal, fixingMarks, sealsOf } from "./section-figures";

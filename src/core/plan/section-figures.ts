@@ -11,14 +11,14 @@ import type { Method } from "../rules/ratings";
 import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { type InSection, runsInSections, sizeFor } from "../trades/containment/section-facts";
 import { type SectionFill, cablesThere, roomFor, sectionFill } from "../trades/containment/section-fill";
+import { sectionPieces } from "../trades/containment/section-pieces";
 import {
   type PipeSet,
   type SectionCorner,
   type SectionPiece,
   pipeSets,
   sectionCorners,
-  sectionPieces,
-} from "../trades/containment/section-pieces";
+} from "../trades/containment/section-turns";
 import { type SectionFixings, sectionFixings } from "../trades/containment/section-supports";
 import { type CutPlan, cutStock } from "./cut-stock";
 import { metalInside } from "./metal-inside";

@@ -6,7 +6,8 @@ import { type Cable, isMetalClad } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { sectionRows, sectionSizes } from "../rules/sections";
 import { sectionsOf } from "../house/sections";
-import { isFolded, sectionCorners, sectionPieces } from "../trades/containment/section-pieces";
+import { sectionPieces } from "../trades/containment/section-pieces";
+import { makingOf, sectionCorners } from "../trades/containment/section-turns";
 import { sectionFixings } from "../trades/containment/section-supports";
 import { chasesOn } from "./chases";
 import { endFigures } from "./end-figures";
@@ -251,12 +252,12 @@ function addSections(h: House, roomOfWall: (wall: string) => string, put: Add): 
       add("Cleat", "", fixings, "each", null);
     } else {
       add(name, size, pieces.reduce((sum, p) => sum + p.length, 0) / 1000, "m", null);
-      const folded = isFolded(s);
-      if (!folded)
+      const byHand = makingOf(s) !== "fitted";
+      if (!byHand)
         for (const c of corners)
           add(`${name}: ${c.turn === "left" || c.turn === "right" ? "flat" : c.turn} corner`, size, 1, "each", null);
-      // Between the pieces of a stretch, or of the whole where it is folded.
-      const joints = folded ? pieces.length - 1 : pieces.length - s.stretches.length;
+      // Between the pieces of a stretch, or of the whole where it is made by hand.
+      const joints = byHand ? pieces.length - 1 : pieces.length - s.stretches.length;
       if (joints > 0) add(`${name}: coupler`, size, joints, "each", null);
       if (!row.hidden && row.method !== "tube") add(`${name}: end`, size, 2, "each", null);
     }

@@ -6,6 +6,8 @@ import { type Names, type Say, flag, leg, limit, list, measured, num, txt } from
 const families: Record<string, string> = { mi: "mineral-insulated" };
 
 /** A section of containment of the job, before what is wrong with its fill. */
+const foldNames: Readonly<Record<string, string>> = { notch: "the notch", cuts: "the fold", bend: "the bend" };
+
 const inTrunking = (f: Fact, n: Names, message: string): string => {
   if (f.subject.kind !== "trunking" && f.subject.kind !== "section") return message;
   const where = f.where?.wall === undefined ? "" : ` on ${n.wall(f.where.wall)}`;
@@ -94,7 +96,7 @@ export const containmentWords = {
     remedy: "Follow the maker's sheet.",
   }),
   "bend.conduit": (f) => ({
-    message: `Inner radius ${mm(measured(f))} for conduit of ${mm(num(f, "outside"))}; at least ${mm(limit(f))}.`,
+    message: `${f.subject.kind === "section" ? `${txt(f, "label")}: inner` : "Inner"} radius ${mm(measured(f))} for conduit of ${mm(num(f, "outside"))}; at least ${mm(limit(f))}.`,
     remedy: "Use a larger former.",
   }),
   "fold.room": (f, n) =>
@@ -103,7 +105,9 @@ export const containmentWords = {
           message: inTrunking(
             f,
             n,
-            `the notch at ${mm(Math.round(num(f, "at")))} of piece ${num(f, "piece")} meets the end or the next notch by ${mm(Math.round(-measured(f)))}.`,
+            `${foldNames[txt(f, "way")] ?? "the notch"} at ${mm(Math.round(num(f, "at")))} of piece ${num(f, "piece")} ` +
+              `${f.of?.way === "bend" ? "has no room: it would meet the end or the next bend by" : "meets the end or the next notch by"} ` +
+              `${mm(Math.round(-measured(f)))}.`,
           ),
           remedy: "Move the corner or the pipe's side of it farther off, or use a bought fitting.",
         }

@@ -1,7 +1,7 @@
 const wall = (w: string, u: number, v: number) => ({ on: "wall", wall: w, u, v });
 const deck = (id: string, x: number, y: number) => ({ on: "deck", deck: id, x, y });
 
-/** Containment of the cottage: a drop to the board folded by hand over a heating pipe, surface work in the bedroom, the shed and the loft. */
+/** Containment of the cottage: a drop to the board folded by hand over a heating pipe, surface work in the bedroom and the loft, a bent tube in the shed. */
 export const sections = [
   {
     id: "t1",
@@ -35,6 +35,7 @@ export const sections = [
     label: "T3",
     kind: "conduit-metal",
     size: "25",
+    corners: "folded",
     path: [wall("shed-w3", 1500, 1080), wall("shed-w3", 1500, 600), wall("shed-w3", 1310, 600)],
   },
   {

@@ -6,7 +6,9 @@ import { cableOf } from "../../rules/catalogue";
 import { type Fact, fact } from "../../rules/fact";
 import { sectionSizes } from "../../rules/sections";
 import { cablesThere, sectionFill } from "./section-fill";
+import { bendFacts } from "./bent-pieces";
 import { foldFaults, sectionPieces } from "./section-pieces";
+import { makingOf } from "./section-turns";
 import { SPARE_FROM } from "./space-fill";
 import { atLeast } from "../../base/tolerance";
 
@@ -69,9 +71,10 @@ export function sectionFacts(h: House, runs: readonly Run[]): Fact[] {
         limit: 0,
         sense: "least",
         unit: "mm",
-        of: { ...more.of, piece: x.piece, at: x.at },
+        of: { ...more.of, piece: x.piece, at: x.at, way: x.way },
       }),
     );
+    if (makingOf(s) === "bent" && s.section.state === "new") folds.push(...bendFacts(s));
     const judge = (rule: "fill.space" | "fill.spare" | "fill.layer", x: object): Fact => {
       const f = fact(rule, found ? "trunking" : "section", s.section.id, { ...more, ...x });
       return size ? { ...f, of: { ...f.of, to: size }, ...remedy } : f;

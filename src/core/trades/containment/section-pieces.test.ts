@@ -5,12 +5,13 @@ import { layHouse } from "../../house/house";
 import { laySection, sectionOfLeg, sectionsOf } from "../../house/sections";
 import { checkInvariants } from "../../job/invariants";
 import { cableOf } from "../../rules/catalogue";
-import type { SectionKind } from "../../rules/sections";
+import { type SectionKind, sectionKinds } from "../../rules/sections";
 import { sectionFacts } from "./section-facts";
 import { roomFor } from "./section-fill";
-import { foldedBack, foldedMiddle, pipeSets, sectionCorners, sectionPieces } from "./section-pieces";
+import { foldedBack, foldedMiddle, sectionPieces } from "./section-pieces";
+import { madeByHand, makingOf, pipeSets, sectionCorners } from "./section-turns";
 import { sectionFixings } from "./section-supports";
-import { section, wall } from "./sections.fixture";
+import { roomWithNook, section, wall } from "./sections.fixture";
 
 const te = (csa: string) => cableOf(`te-${csa}`)!;
 
@@ -52,21 +53,8 @@ describe("what a section is made of", () => {
     expect(piece!.folds[0]!.half).toBeCloseTo(50, 6);
   });
   it("round a corner that juts into the room: outside", () => {
-    // An L of a room: its fourth corner juts out.
-    const outline = [
-      { x: 0, y: 0 },
-      { x: 0, y: 3000 },
-      { x: 2000, y: 3000 },
-      { x: 2000, y: 1500 },
-      { x: 4000, y: 1500 },
-      { x: 4000, y: 0 },
-    ];
     const job = house({
-      rooms: [{ id: "r", storey: "g", name: "Room", kind: "kitchen", height: 2400, outline }],
-      walls: outline.map((_, i) => ({ id: `w${i}`, room: "r", index: i, thickness: 300 })),
-      points: [],
-      circuits: [],
-      decks: [],
+      ...roomWithNook,
       sections: [
         section(
           "trunking-plastic",
@@ -87,9 +75,9 @@ describe("what a section is made of", () => {
     const step = fc.integer({ min: 120, max: 500 });
     fc.assert(
       fc.property(
-        fc.constantFrom("38x16", "50x25", "100x50"),
+        fc.constantFrom(["trunking-plastic", "38x16"], ["trunking-plastic", "100x50"], ["tray", "100"] as const),
         fc.array(step, { minLength: 2, maxLength: 5 }),
-        (size, steps) => {
+        ([kind, size], steps) => {
           let [u, v] = [200, 200];
           const path = [wall("w1", u, v)];
           steps.forEach((d, i) => {
@@ -97,7 +85,7 @@ describe("what a section is made of", () => {
             else u += d;
             path.push(wall("w1", u, v));
           });
-          const { h, s } = laid("trunking-plastic", size, path, { corners: "folded" });
+          const { h, s } = laid(kind as SectionKind, size!, path, { corners: "folded" });
           const pieces = sectionPieces(h, s);
           expect(pieces).toHaveLength(1);
           const folded = foldedMiddle(pieces[0]!, s.size.width);
@@ -190,10 +178,10 @@ describe("what a section is made of", () => {
       { numRuns: 60 },
     );
   });
-  it("tube over a pipe is bent, never folded: longer by what its two slopes take", () => {
+  it("tube over a pipe with bought corners is longer by what its two slopes take", () => {
     const job = house({
       sections: [
-        section("conduit-plastic", "20", [wall("w1", 300, 700), wall("w1", 2300, 700)], { corners: "folded" }),
+        section("conduit-plastic", "20", [wall("w1", 300, 700), wall("w1", 2300, 700)], { corners: "fitted" }),
       ],
       fixtures: [pipe],
     });
@@ -218,6 +206,43 @@ describe("what a section is made of", () => {
     // The set begins 10 and 37 / tan 22.5° before the pipe, 99.3: its first notch reaches 9.9 farther.
     expect(told(1060)).toEqual([]);
     expect(told(1055)).toMatchObject([{ subject: { kind: "section", id: "t1" }, severity: "stop" }]);
+  });
+  it("tray turns flat by two cuts as far as its outer lip: 150 wide, 106.1 either side of the line, 31.1 further out", () => {
+    const { h, s } = laid("tray", "150", [wall("w1", 300, 700), wall("w1", 1300, 700), wall("w1", 1300, 1500)], {
+      corners: "folded",
+    });
+    const [piece] = sectionPieces(h, s);
+    const cut = 150 * Math.sin(Math.PI / 4);
+    expect(piece!.folds).toMatchObject([{ turn: "left", way: "cuts", angle: 90 }]);
+    expect(piece!.folds[0]!.half).toBeCloseTo(cut, 6);
+    expect(piece!.folds[0]!.at).toBeCloseTo(1000 + cut - 75, 6);
+    expect(piece!.length).toBeCloseTo(1800 + 2 * (cut - 75), 6);
+  });
+  it("tray into a corner is notched in its lips, as trunking is", () => {
+    const { h, s } = laid(
+      "tray",
+      "150",
+      [wall("w1", 3000, 700), wall("w1", 4000, 700), wall("w2", 0, 700), wall("w2", 400, 700)],
+      {
+        corners: "folded",
+      },
+    );
+    expect(sectionPieces(h, s)).toMatchObject([{ length: 1400, folds: [{ turn: "inside", way: "notch", at: 1000 }] }]);
+    expect(sectionPieces(h, s)[0]!.folds[0]!.half).toBeCloseTo(s.size.depth, 6);
+  });
+  it("what no hand makes has bought fittings whatever it says: capping, oval tube, basket, ladder, cleats", () => {
+    expect(sectionKinds.filter((k) => madeByHand(k) === null)).toEqual([
+      "capping",
+      "oval",
+      "basket",
+      "ladder",
+      "cleats",
+    ]);
+    const { h, s } = laid("ladder", "300", [wall("w1", 300, 700), wall("w1", 1300, 700), wall("w1", 1300, 1500)], {
+      corners: "folded",
+    });
+    expect(makingOf(s)).toBe("fitted");
+    expect(sectionPieces(h, s).map((p) => p.folds)).toEqual([[], []]);
   });
   it("with bought corners each stretch is a straight piece less what the fitting takes", () => {
     const { h, s } = laid("trunking-plastic", "50x50", [

@@ -12,3 +12,21 @@ export const section = (kind: SectionKind, size: string, path: object[], more: o
   path,
   ...more,
 });
+
+// An L of a room: its fourth corner juts out.
+const nook = [
+  { x: 0, y: 0 },
+  { x: 0, y: 3000 },
+  { x: 2000, y: 3000 },
+  { x: 2000, y: 1500 },
+  { x: 4000, y: 1500 },
+  { x: 4000, y: 0 },
+];
+/** A room with an outside corner between its walls w2 and w3, and nothing in it. */
+export const roomWithNook = {
+  rooms: [{ id: "r", storey: "g", name: "Room", kind: "kitchen", height: 2400, outline: nook }],
+  walls: nook.map((_, i) => ({ id: `w${i}`, room: "r", index: i, thickness: 300 })),
+  points: [],
+  circuits: [],
+  decks: [],
+};

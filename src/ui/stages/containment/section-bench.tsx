@@ -2,12 +2,13 @@
 import { ChevronLeft, ChevronRight, Printer } from "lucide-react";
 import { useEffect, useMemo, useState } from "react";
 import { drawEndPlate } from "../../../core/drawings/face-drawings";
-import { drawFold, drawPiece, drawSectionCut, foldWords } from "../../../core/drawings/section-drawings";
+import { drawFold, drawPiece, foldWords } from "../../../core/drawings/piece-drawings";
+import { drawSectionCut } from "../../../core/drawings/section-drawings";
 import { mm } from "../../../core/base/figures";
 import { fillWords } from "../../../core/words/at-end";
 import { trunkingEnds } from "../../../core/plan/trunking-ends";
 import type { SectionFigures } from "../../../core/plan/section-figures";
-import type { SectionPiece } from "../../../core/trades/containment/section-pieces";
+import type { Fold, SectionPiece } from "../../../core/trades/containment/section-turns";
 import { Ribbon } from "../../drawing/ribbon";
 import { SceneView, TrueScalePrint } from "../../drawing/scene-view";
 import { useDesk } from "../../job/store";
@@ -83,12 +84,13 @@ function Pieces({ f, printed, onPrint }: { f: SectionFigures; printed: boolean; 
       </section>
     );
   const stock = f.laid.row.stock;
+  const tube = f.laid.row.method === "tube";
   return (
     <section aria-label="Pieces" className="min-w-0" data-section-pieces>
       <div className="flex flex-wrap items-center justify-between gap-1">
         <h2 className="text-[14px]">
-          Piece {piece.number} of {f.pieces.length}, opened flat · cut {mm(round(piece.length))} from a {mm(stock)}{" "}
-          length
+          Piece {piece.number} of {f.pieces.length}, {tube ? "as it lies straight" : "opened flat"} · cut{" "}
+          {mm(round(piece.length))} from a {mm(stock)} length
         </h2>
         <div className="no-print flex gap-1">
           <Button
@@ -109,7 +111,7 @@ function Pieces({ f, printed, onPrint }: { f: SectionFigures; printed: boolean; 
           />
           {piece.folds.length ? (
             <Button look="quiet" className="min-h-7" icon={<Printer size={14} />} onClick={onPrint}>
-              Print the folds, true scale
+              Print the {piece.folds[0]!.way === "bend" ? "bends" : "folds"}, true scale
             </Button>
           ) : null}
         </div>
@@ -122,15 +124,19 @@ function Pieces({ f, printed, onPrint }: { f: SectionFigures; printed: boolean; 
             <li key={x.at}>
               <span className="num font-medium">{mm(round(x.at))}</span>{" "}
               <span className="text-soft">
-                {foldWords[x.turn]}, {mm(round(x.angle))}°
+                {foldWords(x)}, {mm(round(x.angle))}°
                 {x.half > 0 ? `; from ${mm(round(x.at - x.half))} to ${mm(round(x.at + x.half))}` : ""}
               </span>
             </li>
           ))}
           <li className="text-soft">
-            {piece.folds.length
-              ? "Square all round first: if the lines do not meet, the square lies. Eyes, ears and hands covered; deburr until a finger runs clean."
-              : "Cut square; deburr until a finger runs clean. Eyes, ears and hands covered."}
+            {tube
+              ? piece.folds.length
+                ? "Set the start of the bend at the start of the former; bend a little past and let it spring back. Plastic: the spring made for its size, warmed in cold weather."
+                : "Cut square; deburr inside and out."
+              : piece.folds.length
+                ? "Square all round first: if the lines do not meet, the square lies. Eyes, ears and hands covered; deburr until a finger runs clean."
+                : "Cut square; deburr until a finger runs clean. Eyes, ears and hands covered."}
           </li>
         </ol>
       </div>
@@ -139,15 +145,18 @@ function Pieces({ f, printed, onPrint }: { f: SectionFigures; printed: boolean; 
   );
 }
 
-/** Marks on a piece: the cuts either side of each fold, and its fold line. */
-export const pieceMarks = (piece: SectionPiece): { at: number; text: string }[] => [
+/** Words on the marks of a fold: before it, on it and after it. */
+const markWords: Record<Fold["way"], [string, string, string]> = {
+  notch: ["cut", "fold", "cut"],
+  cuts: ["cut", "centre line", "cut"],
+  bend: ["bend starts", "middle", "bend ends"],
+};
+
+/** Marks on a piece: the cuts either side of each fold and its line, or where a bend starts and ends. */
+const pieceMarks = (piece: SectionPiece): { at: number; text: string }[] => [
   ...piece.folds.flatMap((x) =>
     x.half > 0
-      ? [
-          { at: round(x.at - x.half), text: "cut" },
-          { at: round(x.at), text: "fold" },
-          { at: round(x.at + x.half), text: "cut" },
-        ]
+      ? [x.at - x.half, x.at, x.at + x.half].map((at, i) => ({ at: round(at), text: markWords[x.way][i]! }))
       : [{ at: round(x.at), text: "slit and fold" }],
   ),
   { at: round(piece.length), text: "end" },

@@ -10,11 +10,13 @@ import { fixingMarks } from "../../../core/plan/section-figures";
 import { methodNames } from "../../../core/rules/ratings";
 import { type SectionKind, sectionKinds, sectionRows, sectionSizes } from "../../../core/rules/sections";
 import { deckName, wallName } from "../../../core/words/ways";
+import { madeByHand } from "../../../core/trades/containment/section-turns";
 import { newId, say } from "../../job/edits";
 import { change, edit, useDesk } from "../../job/store";
 import { Button } from "../../kit/button";
 import { CheckField, NumberField, SelectField, TextField } from "../../kit/field";
 import { Gauge } from "../../kit/gauge";
+import { Bending } from "./bending";
 import { useSectionFigures } from "./use-figures";
 
 /** The picked section: what it is, where it goes, and what it does to the cables in it. */
@@ -32,6 +34,7 @@ export function SectionForm({ section }: { section: Section }) {
       sizes.find((x) => x.id === section.size) ?? sizes.find((x) => x.width >= (f?.laid.size.width ?? 0)) ?? sizes[0]!;
     return put({ kind, size: size.id });
   };
+  const byHand = madeByHand(section.kind);
   const stretches = stretchMeasures(section);
   const labelOf = (id: string): string => circuits.find((c) => c.id === id)?.label ?? id;
   const length = f?.laid.length ?? 0;
@@ -57,15 +60,20 @@ export function SectionForm({ section }: { section: Section }) {
           onCommit={(size) => put({ size })}
         />
       )}
-      <SelectField
-        label="Corners"
-        value={section.corners}
-        options={[
-          { value: "folded", name: "folded by hand" },
-          { value: "fitted", name: "bought fittings" },
-        ]}
-        onCommit={(corners) => put({ corners })}
-      />
+      {byHand ? (
+        <SelectField
+          label="Corners"
+          value={section.corners}
+          options={[
+            { value: "folded", name: `${byHand} by hand` },
+            { value: "fitted", name: "bought fittings" },
+          ]}
+          onCommit={(corners) => put({ corners })}
+        />
+      ) : null}
+      {f && byHand === "bent" && section.corners === "folded" ? (
+        <Bending section={section} outside={f.laid.size.width} put={put} />
+      ) : null}
       <SelectField
         label="It is"
         value={section.state}

@@ -72,7 +72,11 @@ export function ContainmentSheet() {
             cell: ({ f }) => `${f.laid.row.name.toLowerCase()} ${f.laid.section.size.replace("x", " × ")}`,
           },
           { name: "Cut, mm", num: true, cell: ({ p }) => mm(Math.round(p.length * 10) / 10) },
-          { name: "Folds", cell: ({ p }) => (p.folds.length ? count(p.folds.length, "fold") : "straight") },
+          {
+            name: "Folds",
+            cell: ({ p }) =>
+              p.folds.length ? count(p.folds.length, p.folds[0]!.way === "bend" ? "bend" : "fold") : "straight",
+          },
         ]}
       />
       <h3 className="mt-4 text-lg">Walls</h3>
