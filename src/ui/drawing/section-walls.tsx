@@ -10,44 +10,49 @@ import { pressed } from "./pressed";
 import { Shapes } from "./shape-view";
 import { dragSection } from "./tools/move-section";
 
-/** Sections of containment on the walls of the unrolled room. In the stage of containment they are picked and taken hold of here. */
-export function SectionWalls({
-  walls,
-  house,
-  px,
-  hatches,
-  toDrawing,
-}: {
+interface OnWalls {
   walls: readonly StripWall[];
   house: House;
   px: (n: number) => number;
-  hatches: string;
-  toDrawing: (m: { clientX: number; clientY: number }) => { x: number; y: number };
-}) {
+}
+
+/** Sections of containment on the walls of the unrolled room. */
+export function SectionWalls({ walls, house, px, hatches }: OnWalls & { hatches: string }) {
+  const drawn = useMemo(() => walls.map((w) => ({ w, shapes: sectionShapes(house, w.face) })), [walls, house]);
+  return drawn.map(({ w, shapes }) => (
+    <g key={w.face.wall.id} transform={`translate(${w.x} 0)`} pointerEvents="none">
+      <Shapes shapes={shapes} unit={px(1)} hatches={hatches} />
+    </g>
+  ));
+}
+
+/** In the stage of containment, over the runs that lie in them: where sections are picked and taken hold of. */
+export function SectionGrips({
+  walls,
+  house,
+  px,
+  toDrawing,
+}: OnWalls & { toDrawing: (m: { clientX: number; clientY: number }) => { x: number; y: number } }) {
   const stage = useDesk((s) => s.stage);
   const selection = useDesk((s) => s.selection);
-  const drawn = useMemo(() => walls.map((w) => ({ w, shapes: sectionShapes(house, w.face) })), [walls, house]);
-  const live = stage === "containment";
-  return drawn.map(({ w, shapes }) => (
-    <g key={w.face.wall.id} transform={`translate(${w.x} 0)`} pointerEvents={live ? undefined : "none"}>
-      <Shapes shapes={shapes} unit={px(1)} hatches={hatches} />
-      {live
-        ? stretchBoxes(house, w, px).map(({ s, own, m, box }) => (
-            <rect
-              key={`${s.section.id} ${m.to}`}
-              {...box}
-              role="button"
-              tabIndex={0}
-              data-section={s.section.id}
-              aria-label={`${s.section.label}, ${s.row.name.toLowerCase()}, stretch ${m.to}`}
-              aria-pressed={selection?.kind === "section" && selection.id === s.section.id}
-              className="focusable cursor-move"
-              fill="transparent"
-              onPointerDown={(e) => dragSection(e, own, m.to, w, toDrawing)}
-              onKeyDown={pressed(() => useDesk.setState({ selection: { kind: "section", id: s.section.id } }))}
-            />
-          ))
-        : null}
+  if (stage !== "containment") return null;
+  return walls.map((w) => (
+    <g key={w.face.wall.id} transform={`translate(${w.x} 0)`}>
+      {stretchBoxes(house, w, px).map(({ s, own, m, box }) => (
+        <rect
+          key={`${s.section.id} ${m.to}`}
+          {...box}
+          role="button"
+          tabIndex={0}
+          data-section={s.section.id}
+          aria-label={`${s.section.label}, ${s.row.name.toLowerCase()}, stretch ${m.to}`}
+          aria-pressed={selection?.kind === "section" && selection.id === s.section.id}
+          className="focusable cursor-move"
+          fill="transparent"
+          onPointerDown={(e) => dragSection(e, own, m.to, w, toDrawing)}
+          onKeyDown={pressed(() => useDesk.setState({ selection: { kind: "section", id: s.section.id } }))}
+        />
+      ))}
     </g>
   ));
 }
@@ -72,15 +77,7 @@ function stretchBoxes(house: House, w: StripWall, px: (n: number) => number) {
 }
 
 /** Names of the sections, and the outline of the one picked, over all that lies in them. */
-export function SectionNames({
-  walls,
-  house,
-  px,
-}: {
-  walls: readonly StripWall[];
-  house: House;
-  px: (n: number) => number;
-}) {
+export function SectionNames({ walls, house, px }: OnWalls) {
   const tags = useMemo(
     () => walls.flatMap((w) => sectionTags(house, w.face).map((t) => ({ ...t, x: w.x + t.u }))),
     [walls, house],

@@ -28,7 +28,7 @@ import { PointTag, tagSize } from "./point-tag";
 import { LegOutline, RunLine, labelPlaces, labelSize } from "./run-line";
 import { Shapes } from "./shape-view";
 import { SectionBar, SectionDraft } from "./section-tool";
-import { SectionNames, SectionWalls } from "./section-walls";
+import { SectionGrips, SectionNames, SectionWalls } from "./section-walls";
 import { dragLegOnWall } from "./tools/move-leg";
 import { dragWallPoint } from "./tools/move-point";
 import { CeilingPoints } from "./ceiling-points";
@@ -234,7 +234,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
                   sweep={sweep?.wall === w.face.wall.id ? sweep : null}
                 />
               ))}
-              <SectionWalls walls={r.walls} house={house} px={px} hatches={HATCHES} toDrawing={toDrawing} />
+              <SectionWalls walls={r.walls} house={house} px={px} hatches={HATCHES} />
               {guide !== null ? (
                 <line
                   x1={r.from}
@@ -263,6 +263,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
                   />
                 ) : null;
               })}
+              <SectionGrips walls={r.walls} house={house} px={px} toDrawing={toDrawing} />
               <Shapes shapes={laid.found.filter((s) => within(middleOf(s), r))} unit={px(1)} hatches={HATCHES} />
               {laid.holes
                 .filter((o) => within(o.x, r))

@@ -46,6 +46,8 @@ export function usePlanner(): void {
     let next = false;
     let stopped = false;
     let timer: ReturnType<typeof setTimeout> | undefined;
+    /** Until when nothing is asked while something is dragged: the drawing needs the processor too. */
+    let rest: ReturnType<typeof setTimeout> | undefined;
 
     const begin = (): void => {
       const own = new Worker(new URL("../../workers/plan.worker.ts", import.meta.url), { type: "module" });
@@ -61,6 +63,8 @@ export function usePlanner(): void {
       turn++;
       busySince = null;
       next = false;
+      clearTimeout(rest);
+      rest = undefined;
       worker.terminate();
       begin();
     };
@@ -77,7 +81,14 @@ export function usePlanner(): void {
         timer = setTimeout(giveUp, Math.max(0, left));
         return;
       }
-      busySince = performance.now();
+      if (rest !== undefined && wanted().quick) {
+        next = true;
+        return;
+      }
+      clearTimeout(rest);
+      rest = undefined;
+      next = false;
+      const began = (busySince = performance.now());
       const mine = ++turn;
       const asked = wanted();
       useDesk.setState({ planning: true, progress: null });
@@ -101,10 +112,19 @@ export function usePlanner(): void {
       }
       busySince = null;
       clearTimeout(timer);
-      if (next) {
+      if (asked.quick) rest = setTimeout(rested, performance.now() - began);
+      if (!next) useDesk.setState({ planning: false, progress: null });
+      else if (!asked.quick || !wanted().quick) {
         next = false;
         void work();
-      } else useDesk.setState({ planning: false, progress: null });
+      }
+    };
+    /** It has rested as long as it worked. */
+    const rested = (): void => {
+      rest = undefined;
+      if (stopped || !next || busySince !== null) return;
+      next = false;
+      void work();
     };
     /** The job has moved on while the worker is still at an older one. */
     const giveUp = (): void => {
@@ -131,6 +151,7 @@ export function usePlanner(): void {
       stopped = true;
       stop = again = null;
       clearTimeout(timer);
+      clearTimeout(rest);
       off();
       worker.terminate();
     };
