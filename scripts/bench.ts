@@ -8,7 +8,7 @@ import { answer } from "../src/core/calculators/calculator";
 import { calculatorNamed, calculators } from "../src/core/calculators/registry";
 import { type House, layHouse } from "../src/core/house/house";
 import { relayHouse } from "../src/core/house/relay";
-import type { Job } from "../src/core/job/model";
+import { type Job, canonical, sectionSchema } from "../src/core/job/model";
 import { makePlan, planHouse } from "../src/core/plan/plan";
 import { generatedBlock } from "../src/core/routing/generated-block";
 import { presetNames, presets } from "../src/core/routing/weights";
@@ -65,6 +65,15 @@ time(`plan of a house of ${house16.points.length} points and ${house16.circuits.
 const block = generatedBlock(3, 12);
 time(`one frame of dragging on a block of ${block.points.length} points`, "8", 101, frameOf(block));
 time(`plan of a block of 12 flats, ${block.points.length} points`, "10000", 1, () => makePlan(block), 0);
+/** A strip of mini-trunking along one wall of every room. */
+const sections = block.rooms.map((r, i) => {
+  const wall = block.walls.find((w) => w.room === r.id && w.index === i % 4)!;
+  const [a, b] = [r.outline[wall.index]!, r.outline[(wall.index + 1) % r.outline.length]!];
+  const end = Math.floor(Math.hypot(b.x - a.x, b.y - a.y) - 100);
+  const path = [100, end].map((u) => ({ on: "wall", wall: wall.id, u, v: 450 }));
+  return sectionSchema.parse({ id: `m${i}`, label: `M${i}`, kind: "mini-trunking", size: "38x16", path });
+});
+time(`the same with ${sections.length} sections`, "11000", 1, () => makePlan(canonical({ ...block, sections })), 0);
 console.log(
   `${"  memory of this process after it".padEnd(46)} ${(process.memoryUsage().rss / 1e6).toFixed(0).padStart(9)} MB   (aim 500)`,
 );

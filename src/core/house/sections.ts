@@ -1,7 +1,9 @@
+import { distanceToOutline, insidePolygon } from "../base/polygon";
 import type { UV } from "../base/rect";
 import { EPS, same } from "../base/tolerance";
 import { type XYZ, distance, toFace } from "../base/wall-frame";
 import type { PinnedLeg, Section, SectionPlace } from "../job/model";
+import { isJunction } from "../job/section-junctions";
 import { type SectionRow, type SectionSize, cutIn, sectionRows, sectionSizes } from "../rules/sections";
 import type { Face, House } from "./house";
 
@@ -17,7 +19,12 @@ export interface Stretch {
   to: XYZ;
   length: number;
   plumb: boolean;
+  /** Straight up or down through a deck: number of the face that it goes on from, at the foot where it has one at both ends. */
+  beside?: number;
 }
+
+/** True for a stretch straight up or down through a deck: from the wall below it on to its joists, or to the wall above. */
+export const isRise = (x: Pick<Stretch, "deck" | "plumb">): boolean => x.deck >= 0 && x.plumb;
 
 /** A section as it lies in the house. */
 export interface LaidSection {
@@ -68,6 +75,22 @@ export function sectionsOf(h: House): readonly LaidSection[] {
   return out;
 }
 
+/** How far from a deck's edge a wall may stand that a section goes up through it from, mm: the wall carries it. */
+const AT_WALL = 260;
+
+/** Number of the deck that a section goes through from one place to another right over or under it; −1 where there is none. */
+function deckBetween(h: On, p: SectionPlace, q: SectionPlace, from: XYZ, to: XYZ): number {
+  for (const x of [p, q]) if (x.on === "deck") return h.deckOfId.get(x.deck) ?? -1;
+  const [lo, hi] = [Math.min(from[2], to[2]), Math.max(from[2], to[2])];
+  const at = { x: to[0], y: to[1] };
+  return h.decks.findIndex(
+    (d) =>
+      d.underside >= lo - 1 &&
+      d.top <= hi + 1 &&
+      (insidePolygon(d.deck.outline, at) || distanceToOutline(d.deck.outline, at) <= AT_WALL),
+  );
+}
+
 /** A section as it lies in the house; null where its size, its walls or decks are not there. */
 export function laySection(h: On, section: Section): LaidSection | null {
   const size = sectionSizes(section.kind, h.catalogue).find((x) => x.id === section.size);
@@ -101,6 +124,14 @@ export function laySection(h: On, section: Section): LaidSection | null {
         length,
         plumb: false,
       });
+    else if (isJunction(h.job, p, q)) {
+      const deck = deckBetween(h, p, q, from, to);
+      const at = { u: to[0], v: to[1] };
+      const beside = [p, q].flatMap((y) => (y.on === "wall" ? (h.faceOfWall.get(y.wall) ?? []) : []));
+      const foot = from[2] <= to[2] ? beside[0] : beside[beside.length - 1];
+      if (deck >= 0 && foot !== undefined)
+        stretches.push({ face: -1, deck, a: at, b: at, from, to, length, plumb: true, beside: foot });
+    }
   }
   if (!stretches.length) return null;
   return {

@@ -59,6 +59,22 @@ export function withStretchAt(s: Pick<Section, "path">, to: number, value: numbe
   return path;
 }
 
+/** The path with one place on a deck moved, and with it what shares that measure with it on the deck, one after the other. mm. */
+export function withDeckPlaceAt(s: Pick<Section, "path">, at: number, k: "x" | "y", value: number): SectionPlace[] {
+  const path = s.path.map((p) => ({ ...p }));
+  const p = path[at];
+  if (p?.on !== "deck") return path;
+  const was = p[k];
+  p[k] = value;
+  for (const step of [-1, 1])
+    for (let i = at + step; ; i += step) {
+      const q = path[i];
+      if (q?.on !== "deck" || !near(q[k], was)) break;
+      q[k] = value;
+    }
+  return path;
+}
+
 /** The path with its first or last place moved along its stretch, mm from the left or from the floor. */
 export function withEndAt(s: Pick<Section, "path">, which: "first" | "last", value: number): SectionPlace[] {
   const path = s.path.map((p) => ({ ...p }));

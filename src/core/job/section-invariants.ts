@@ -2,11 +2,37 @@ import { EPS } from "../base/tolerance";
 import { type WallFrame, distance, toSpace, wallFrame } from "../base/wall-frame";
 import type { Catalogue } from "../rules/catalogue";
 import { sectionRows, sectionSizes } from "../rules/sections";
-import type { Job } from "./model";
+import type { Job, SectionPlace } from "./model";
 import type { Refusal } from "./patch";
+import { isJunction, planOf, wallOfPlace } from "./section-junctions";
 
 /** How far apart the two places of a corner may lie on its two walls, mm. */
 const SAME_CORNER = 1;
+
+/** Most of a deck, its boards and what stands between them and the walls, that a section goes through, mm. */
+const DECK_MOST = 1000;
+
+/** What is wrong with a section where it goes from a wall into a deck or on to a wall of the next storey; null where nothing is. */
+function junctionFault(job: Job, p: SectionPlace, q: SectionPlace): string | null {
+  const [a, b] = [planOf(job, p), planOf(job, q)];
+  if (!a || !b) return null;
+  if (Math.hypot(a.x - b.x, a.y - b.y) > SAME_CORNER)
+    return "a section goes from a wall into a deck, or on to a wall of the next storey, straight up or down: its next place lies right over or under";
+  const ends = [p, q].map((x) => {
+    if (x.on === "deck") {
+      const d = job.decks.find((y) => y.id === x.deck);
+      return d ? { z: d.underside + d.joists.depth, atEdge: true } : null;
+    }
+    const w = wallOfPlace(job, x.wall)!;
+    return { z: w.frame.origin[2] + x.v, atEdge: Math.abs(x.v) < EPS || Math.abs(x.v - w.height) < EPS };
+  });
+  if (ends.some((e) => e && !e.atEdge))
+    return "a section leaves a wall at its ceiling or its floor only, for a deck or for the wall of another storey";
+  const gap = Math.abs((ends[0]?.z ?? 0) - (ends[1]?.z ?? 0));
+  return ends[0] && ends[1] && gap > DECK_MOST
+    ? `a section goes through one deck at a time; from this place to the next it is ${Math.round(gap)} mm up or down`
+    : null;
+}
 
 /** Sections have a size of their kind, run level or plumb, and turn from wall to wall where the walls meet. */
 export function checkSections(job: Job, catalogue: Catalogue): Refusal[] {
@@ -29,7 +55,11 @@ export function checkSections(job: Job, catalogue: Catalogue): Refusal[] {
       const p = s.path[i - 1];
       if (!p) return;
       const path = `sections.${s.id}.path.${i}`;
-      if (p.on !== q.on) return out.push({ path, message: "a section stays on walls, or on one deck" });
+      if (isJunction(job, p, q)) {
+        const fault = junctionFault(job, p, q);
+        if (fault) out.push({ path, message: fault });
+        return;
+      }
       if (p.on === "deck" || q.on === "deck") {
         if (p.on === "deck" && q.on === "deck" && Math.abs(p.x - q.x) > EPS && Math.abs(p.y - q.y) > EPS)
           out.push({ path, message: "a section on a deck runs along or across it; its next place shares x or y" });

@@ -257,7 +257,7 @@ function addSections(h: House, roomOfWall: (wall: string) => string, put: Add): 
         for (const c of corners)
           add(`${name}: ${c.turn === "left" || c.turn === "right" ? "flat" : c.turn} corner`, size, 1, "each", null);
       // Between the pieces of a stretch, or of the whole where it is made by hand.
-      const joints = byHand ? pieces.length - 1 : pieces.length - s.stretches.length;
+      const joints = pieces.length - 1 - (byHand ? 0 : corners.length);
       if (joints > 0) add(`${name}: coupler`, size, joints, "each", null);
       if (!row.hidden && row.method !== "tube") add(`${name}: end`, size, 2, "each", null);
     }

@@ -48,7 +48,7 @@ export function addDeck(
   const entries = [
     ...wallEntries(g, h, n, lines),
     ...deckPoints(g, h, n, terminal),
-    ...addDeckSections(g, h, n),
+    ...addDeckSections(g, h, n, lines),
     ...joined,
   ];
   if (l.deck.kind === "concrete" || l.joists.length === 0) return;

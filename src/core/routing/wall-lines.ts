@@ -7,7 +7,7 @@ import { type Face, type House, deckReaches, decksOfFace } from "../house/house"
 import type { LaidDeck } from "../house/deck";
 import { BAND, type PointOnFace, THIN_WALL } from "../house/wall-zones";
 import { outsideOf } from "../house/outside";
-import { sectionsOnFace } from "../house/sections";
+import { sectionsOf, sectionsOnFace } from "../house/sections";
 import { BESIDE_STUD, studAt } from "../house/studs";
 import { boreLinesBeside } from "./bore-lines";
 
@@ -216,6 +216,9 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
         us.push(x.a.u, x.b.u);
         vs.push(x.a.v, x.b.v);
       }
+  // Where one goes on from the wall through a deck.
+  for (const s of sectionsOf(h))
+    for (const x of s.stretches) if (x.beside === f.n) us.push(toFace(f.frame, x.from).u);
   // Where a way out of doors leaves the wall.
   for (const { way, faces } of outsideOf(h))
     [way.from, way.to].forEach((p, i) => {

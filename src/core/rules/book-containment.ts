@@ -77,6 +77,14 @@ export const containmentRules = {
     source: "Lumbet: geometry of the fold",
     why: "A notch that runs off the end leaves no corner.",
   },
+  "section.joist": {
+    title: "Containment between joists",
+    text: "What goes up or down through a deck goes between its joists, clear of them with its whole width and depth.",
+    limit: "≥ 0 to the side of a joist",
+    severity: "stop",
+    source: "Lumbet: geometry of the deck",
+    why: "A slot for trunking or a hole for tube at the end of a joist takes more of it than any rule allows.",
+  },
   "clip.conduit": {
     title: "Conduit supports",
     text: "Conduit is supported at most as far apart as the table allows for its material, size and direction.",

@@ -115,6 +115,13 @@ export const containmentWords = {
           message: `The notch would start ${mm(-measured(f))} before the end.`,
           remedy: `Fold at ${mm(num(f, "half"))} or farther.`,
         },
+  "section.joist": (f, n) => ({
+    message:
+      `${txt(f, "label")} goes through ${n.deck(f.where?.deck ?? "")} at ${mm(num(f, "u"))} ` +
+      `from the left of ${n.wall(f.where?.wall ?? "")}, where joist ${f.where?.joist ?? ""} stands: ` +
+      `${mm(Math.round(-measured(f)))} of it lie in the joist.`,
+    remedy: `Move it ${mm(Math.ceil(-measured(f)))} along the wall, to the side where the joist is nearer its edge, or end it at the ceiling.`,
+  }),
   "clip.spacing": (f, n) => ({
     message: `${leg(f, n)}: clips ${mm(measured(f))} apart.`,
     remedy: "Space them evenly within the limit.",

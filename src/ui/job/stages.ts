@@ -41,7 +41,7 @@ export function stageOfRule(rule: string): StageId {
   if (rule === "signal.mixed" || rule === "signal.start") return "circuits";
   if (head === "circuit" || head === "lighting" || head === "bath") return "circuits";
   if (head === "timber" || head === "hole") return "timber";
-  if (head === "fill") return "containment";
+  if (head === "fill" || head === "fold" || head === "section" || rule === "bend.conduit") return "containment";
   if (head === "clip" || head === "fire") return "fixings";
   if (head === "end" || head === "gland" || head === "armour" || head === "mi") return "ends";
   if (head === "board") return "board";

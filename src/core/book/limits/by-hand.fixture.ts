@@ -332,7 +332,7 @@ export const groups = {
   timber: ["timber"],
   points: ["point", "height", "kitchen"],
   circuits: ["alarm", "bath", "circuit", "extend", "found", "lighting", "retrofit", "supply", "test"],
-  containment: ["fill", "bend", "fold", "clip", "fire"],
+  containment: ["fill", "bend", "fold", "section", "clip", "fire"],
   ends: ["gland", "mi", "end", "stock", "armour", "board", "party"],
   outside: ["outside", "overhead", "buried", "lights"],
   signals: ["signal"],

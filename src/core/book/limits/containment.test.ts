@@ -43,7 +43,23 @@ const sealed = (top: number): Fact[] =>
     ),
   );
 
+/** Facts of a trunking of 50 that goes up from wall 2, so far from its left, where a joist stands at 300. */
+const upThrough = (u: number): Fact[] => {
+  const path = [
+    ...[900, 2400].map((v) => ({ on: "wall", wall: "w2", u, v })),
+    { on: "deck", deck: "d", x: 4000, y: 3000 - u },
+  ];
+  return sectionFacts(
+    layHouse(house({ sections: [{ id: "t1", label: "T1", kind: "trunking-plastic", size: "50x50", path }] })),
+    [],
+  );
+};
+
 judgeLimits("containment", {
+  "section.joist": {
+    allowed: () => upThrough(348.5),
+    broken: () => ({ facts: upThrough(348), severity: "stop", measured: -0.5, limit: 0 }),
+  },
   "fill.space": {
     allowed: () => spaceFill({ width: 100, height: 10 }, [{ width: 45, thickness: 10, qty: 1 }]).facts,
     broken: () => ({

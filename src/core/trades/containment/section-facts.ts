@@ -9,6 +9,7 @@ import { cablesThere, sectionFill } from "./section-fill";
 import { bendFacts } from "./bent-pieces";
 import { foldFaults, sectionPieces } from "./section-pieces";
 import { makingOf } from "./section-turns";
+import { riseFacts } from "./section-rises";
 import { SPARE_FROM } from "./space-fill";
 import { atLeast } from "../../base/tolerance";
 
@@ -74,6 +75,7 @@ export function sectionFacts(h: House, runs: readonly Run[]): Fact[] {
         of: { ...more.of, piece: x.piece, at: x.at, way: x.way },
       }),
     );
+    folds.push(...riseFacts(h, s));
     if (makingOf(s) === "bent" && s.section.state === "new") folds.push(...bendFacts(s));
     const judge = (rule: "fill.space" | "fill.spare" | "fill.layer", x: object): Fact => {
       const f = fact(rule, found ? "trunking" : "section", s.section.id, { ...more, ...x });

@@ -93,13 +93,17 @@ export function sectionPieces(h: Pick<House, "faces" | "job">, s: LaidSection): 
   if (making === "fitted") {
     const takes = (c: SectionCorner | undefined): number =>
       !c ? 0 : inPlane(c.turn) ? s.size.width / 2 : c.turn === "inside" ? s.size.depth : 0;
+    let [length, folds]: [number, Fold[]] = [0, []];
     s.stretches.forEach((x, i) => {
       const [first, last] = [takes(cornerAfter.get(i - 1)), takes(cornerAfter.get(i))];
-      const { folds, longer } = stretchFolds(sets, s, i);
-      put(
-        x.length - first - last + longer,
-        folds.map((f) => ({ ...f, at: f.at - first })),
-      );
+      const over = stretchFolds(sets, s, i);
+      const start = length - first;
+      folds.push(...over.folds.map((f) => ({ ...f, at: f.at + start })));
+      length += x.length - first - last + over.longer;
+      // Straight on, as up through a ceiling, it is one length.
+      if (i < s.stretches.length - 1 && !cornerAfter.has(i)) return;
+      put(length, folds);
+      [length, folds] = [0, []];
     });
     return pieces;
   }

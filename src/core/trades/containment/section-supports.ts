@@ -1,4 +1,4 @@
-import type { LaidSection, Stretch } from "../../house/sections";
+import { type LaidSection, type Stretch, isRise } from "../../house/sections";
 import { clipLayout } from "../fixings/clips";
 import { innerRadius } from "./bent-pieces";
 import { middleRadius } from "./conduit-bends";
@@ -54,6 +54,8 @@ export function sectionFixings(s: LaidSection): SectionFixings[] {
   const bend = makingOf(s) === "bent" ? middleRadius(s.size.width, innerRadius(s)) : 0;
   return s.stretches.map((x, stretch) => {
     const { max, band } = fixingMost(s, x);
+    // Nothing is fixed within a deck.
+    if (isRise(x)) return { stretch, max, band, marks: [], pitch: 0 };
     const [bent0, bent1] = [turnsAfter(s, stretch - 1) ? bend : 0, turnsAfter(s, stretch) ? bend : 0];
     const ends = (b: number): number => (b > 0 ? Math.max(FIXING_END, b + PAST_BEND) : FIXING_END);
     const [from, to] = [ends(bent0), x.length - ends(bent1)];

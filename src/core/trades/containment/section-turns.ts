@@ -1,5 +1,6 @@
 import type { House } from "../../house/house";
-import type { LaidSection, Stretch } from "../../house/sections";
+import type { XYZ } from "../../base/wall-frame";
+import { type LaidSection, type Stretch, isRise } from "../../house/sections";
 import type { SectionKind } from "../../rules/sections";
 
 const RAD = 180 / Math.PI;
@@ -54,29 +55,44 @@ export interface SectionPiece {
   folds: Fold[];
 }
 
-const unit = (x: Stretch): readonly [number, number, number] => {
+const unit = (x: Stretch): XYZ => {
   const d = [x.to[0] - x.from[0], x.to[1] - x.from[1], x.to[2] - x.from[2]] as const;
   return [d[0] / x.length, d[1] / x.length, d[2] / x.length];
 };
 
-/** Corners of a section, from its stretches: how it turns from each to the next. */
+const dot = (a: XYZ, b: XYZ): number => a[0] * b[0] + a[1] * b[1] + a[2] * b[2];
+const cross = (a: XYZ, b: XYZ): XYZ => [
+  a[1] * b[2] - a[2] * b[1],
+  a[2] * b[0] - a[0] * b[2],
+  a[0] * b[1] - a[1] * b[0],
+];
+const times = (k: number, a: XYZ): XYZ => [k * a[0], k * a[1], k * a[2]];
+
+/** Where the open side of a stretch looks: off its wall into the room, on a deck up, through one as on the wall it goes on from. */
+function openSide(h: Pick<House, "faces">, x: Stretch): XYZ {
+  const inward = h.faces[x.face >= 0 ? x.face : (x.beside ?? -1)]?.frame.inward;
+  return inward ? [inward.x, inward.y, 0] : [0, 0, 1];
+}
+
+/**
+ * Corners of a section, from its stretches: how it turns from each to the next. Towards its open side is inside, away from it outside,
+ * else it turns flat. On a deck that it comes up to from a wall its open side looks as it has turned.
+ */
 export function sectionCorners(h: Pick<House, "faces">, s: LaidSection): SectionCorner[] {
   const out: SectionCorner[] = [];
+  let open = s.stretches[0] ? openSide(h, s.stretches[0]) : ([0, 0, 1] as const);
   for (let i = 1; i < s.stretches.length; i++) {
     const [x, y] = [s.stretches[i - 1]!, s.stretches[i]!];
     const [d, e] = [unit(x), unit(y)];
-    const dot = d[0] * e[0] + d[1] * e[1] + d[2] * e[2];
-    const angle = Math.acos(Math.min(1, Math.max(-1, dot))) * RAD;
+    const angle = Math.acos(Math.min(1, Math.max(-1, dot(d, e)))) * RAD;
+    const before = open;
+    // What lies on a wall has its back to it, however it came there.
+    if (y.face >= 0) open = openSide(h, y);
     if (angle < 0.01) continue;
-    let turn: Turn;
-    if (x.face === y.face && x.deck === y.deck) {
-      const cross = (x.b.u - x.a.u) * (y.b.v - y.a.v) - (x.b.v - x.a.v) * (y.b.u - y.a.u);
-      turn = cross > 0 ? "left" : "right";
-    } else {
-      const inward = h.faces[x.face]?.frame.inward;
-      // Towards the room that the wall looks into: an inside corner. From a deck down a wall there is no telling: inside.
-      turn = inward && e[0] * inward.x + e[1] * inward.y < -1e-6 ? "outside" : "inside";
-    }
+    const towards = dot(e, before);
+    const flat = Math.abs(towards) < 1e-6;
+    const turn: Turn = flat ? (dot(cross(d, e), before) > 0 ? "left" : "right") : towards > 0 ? "inside" : "outside";
+    if (!flat && y.face < 0 && !isRise(y)) open = times(towards > 0 ? -1 : 1, d);
     out.push({ after: i - 1, turn, angle });
   }
   return out;

@@ -3,6 +3,7 @@ import { toast } from "sonner";
 import type { StripWall } from "../../../core/house/unrolled";
 import { stretchMeasures, withStretchAt } from "../../../core/job/move-section";
 import type { Section } from "../../../core/job/model";
+import { withJunctions } from "../../../core/job/section-junctions";
 import { change, edit, endPreview, preview, useDesk } from "../../job/store";
 import { drag } from "./drag";
 
@@ -31,7 +32,10 @@ export function dragSection(
   };
   drag<Section>(e, {
     threshold: THRESHOLD,
-    changeAt: (p) => ({ ...section, path: withStretchAt(section, to, at(p)) }),
+    changeAt: (p) => ({
+      ...section,
+      path: withJunctions(useDesk.getState().job, section.path, withStretchAt(section, to, at(p))),
+    }),
     show: (next) => preview([change("sections", section.id, next)]),
     drop: endPreview,
     make: (next) => {

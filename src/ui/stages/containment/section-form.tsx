@@ -2,7 +2,9 @@
 import { Trash2 } from "lucide-react";
 import { count, figure, mm } from "../../../core/base/figures";
 import { sectionName } from "../../../core/drawings/section-drawings";
-import { stretchMeasures, withEndAt, withStretchAt } from "../../../core/job/move-section";
+import { waysOn } from "../../../core/house/section-goes-on";
+import { stretchMeasures, withDeckPlaceAt, withEndAt, withStretchAt } from "../../../core/job/move-section";
+import { withJunctions } from "../../../core/job/section-junctions";
 import type { Section } from "../../../core/job/model";
 import { nextLabel, splitInTwo } from "../../../core/plan/choose-sections";
 import { METAL_INSIDE } from "../../../core/plan/metal-inside";
@@ -34,6 +36,8 @@ export function SectionForm({ section }: { section: Section }) {
       sizes.find((x) => x.id === section.size) ?? sizes.find((x) => x.width >= (f?.laid.size.width ?? 0)) ?? sizes[0]!;
     return put({ kind, size: size.id });
   };
+  /** Leads it another way, what lies over or under brought along. */
+  const lead = (path: Section["path"]): string | null => put({ path: withJunctions(house.job, section.path, path) });
   const byHand = madeByHand(section.kind);
   const stretches = stretchMeasures(section);
   const labelOf = (id: string): string => circuits.find((c) => c.id === id)?.label ?? id;
@@ -220,7 +224,7 @@ export function SectionForm({ section }: { section: Section }) {
               value={m.value}
               min={0}
               {...(shape ? { max: m.measure === "v" ? shape.height : shape.length } : {})}
-              onCommit={(x) => put({ path: withStretchAt(section, m.to, x) })}
+              onCommit={(x) => lead(withStretchAt(section, m.to, x))}
             />
             {i === 0 ? (
               <NumberField
@@ -255,15 +259,23 @@ export function SectionForm({ section }: { section: Section }) {
                 label={k === "x" ? "From the west" : "From the south"}
                 name={`place ${i + 1} ${k}`}
                 value={p[k]}
-                onCommit={(x) =>
-                  put({ path: section.path.map((q, n) => (n === i ? { ...q, [k]: x } : q)) as Section["path"] })
-                }
+                onCommit={(x) => lead(withDeckPlaceAt(section, i, k, x))}
               />
             ))}
           </div>
         ) : null,
       )}
-      {f && f.laid.stretches[0]!.face >= 0 && f.fixings.length ? (
+      {section.state === "new"
+        ? waysOn(house, section).map((w) => (
+            <Button key={`${w.end} ${w.to.id}`} data-goes-on={w.to.id} onClick={() => say(put({ path: w.path }))}>
+              Go on{" "}
+              {w.to.kind === "deck"
+                ? `over the joists of ${deckName(house, w.to.id)}`
+                : `to ${wallName(house, w.to.id)}`}
+            </Button>
+          ))
+        : null}
+      {f && f.laid.stretches.some((x) => x.face >= 0) && f.fixings.length ? (
         <details className="text-[13px]">
           <summary className="cursor-pointer">Fixing marks, each from its own wall</summary>
           <ol className="grid gap-0.5 pt-1">
@@ -296,6 +308,10 @@ function splitSection(section: Section, circuits: readonly string[], width: numb
   const { job } = useDesk.getState();
   const made = { id: newId("se"), label: nextLabel(new Set(job.sections.map((s) => s.label))) };
   const tried = (side: 1 | -1): string | null =>
-    edit(splitInTwo(section, circuits, width, made, side).map((s) => change("sections", s.id, s)));
+    edit(
+      splitInTwo(section, circuits, width, made, side).map((s) =>
+        change("sections", s.id, { ...s, path: withJunctions(job, section.path, s.path) }),
+      ),
+    );
   return tried(1) === null ? null : tried(-1);
 }
