@@ -1,6 +1,7 @@
 import { mm } from "../base/figures";
 import type { LaidSection } from "../house/sections";
 import type { Fold, SectionPiece } from "../trades/containment/section-turns";
+import { TAB_HOLE, notchTab } from "../trades/containment/flat-cuts";
 import { type Scene, pen } from "./scene";
 
 /** What is cut and what is only folded at a corner, in words. */
@@ -182,8 +183,8 @@ function drawTube(piece: SectionPiece, outside: number, from: number, to: number
   };
 }
 
-/** A triangle taken out of a side: its tip at `tip`, its open end at `edge`. */
-const notch = (p: ReturnType<typeof pen>, x: number, half: number, tip: number, edge: number): void =>
+/** A triangle taken out of a side: its tip at `tip`, its open end at `edge`; the tab that stays on the start's side, with its holes. */
+function notch(p: ReturnType<typeof pen>, x: number, half: number, tip: number, edge: number): void {
   p.area(
     [
       [x - half, edge],
@@ -194,6 +195,12 @@ const notch = (p: ReturnType<typeof pen>, x: number, half: number, tip: number, 
     "cut",
     { heavy: true },
   );
+  const tab = notchTab(half, Math.abs(edge - tip));
+  if (!tab) return;
+  const at = ([dx, dy]: readonly [number, number]): [number, number] => [x + dx, tip + (edge > tip ? dy : -dy)];
+  p.area(tab.outline.map(at), "metal", "cut");
+  for (const o of tab.holes) p.circle(...at(o), TAB_HOLE / 2, "paper", "cut");
+}
 
 /** Shown either side of a fold on paper, mm. */
 const ROUND_FOLD = 25;

@@ -3,6 +3,8 @@ import { cableFlag, drawBoardEntry } from "../drawings/board-drawing";
 import { drawBox } from "../drawings/box-drawing";
 import { drawEndPlate, drawFace } from "../drawings/face-drawings";
 import { runStyles } from "../drawings/run-lines";
+import { acrossFolded } from "../trades/containment/flat-cuts";
+import type { SectionPiece } from "../trades/containment/section-turns";
 import { drawFold, drawPiece, foldWords } from "../drawings/piece-drawings";
 import type { House } from "../house/house";
 import { pointLabels } from "../job/labels";
@@ -196,6 +198,20 @@ export function glandPapers(h: House, plan: Plan): Paper[] {
   return [...faces, ...plates];
 }
 
+/** What a tape has to show across a piece with one corner. */
+function acrossLines(piece: SectionPiece, width: number): Block[] {
+  const across = acrossFolded(piece, width);
+  return across === null
+    ? []
+    : [
+        {
+          kind: "text",
+          look: "soft",
+          text: `Across, from end to end, middle to middle, when the corner is true: ${tenth(across)}`,
+        },
+      ];
+}
+
 /** Sections that are cut and folded: every piece opened flat to a scale, and each of its folds at true scale. */
 export function openedPapers(h: House, plan: Plan): Paper[] {
   return sectionFigures(h, plan)
@@ -236,6 +252,7 @@ export function openedPapers(h: House, plan: Plan): Paper[] {
                   } as const,
                 ]
               : []),
+            ...acrossLines(piece, size.width),
             ...piece.folds.flatMap((x): Block[] => [
               heading(
                 `${x.way === "bend" ? "Bend" : "Fold"} at ${tenth(x.at)} of piece ${piece.number}, true scale: lay the ${x.way === "bend" ? "middle line" : "fold line"} on the mark`,

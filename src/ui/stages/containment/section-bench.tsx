@@ -8,6 +8,7 @@ import { mm } from "../../../core/base/figures";
 import { fillWords } from "../../../core/words/at-end";
 import { trunkingEnds } from "../../../core/plan/trunking-ends";
 import type { SectionFigures } from "../../../core/plan/section-figures";
+import { acrossFolded } from "../../../core/trades/containment/flat-cuts";
 import type { Fold, SectionPiece } from "../../../core/trades/containment/section-turns";
 import { Ribbon } from "../../drawing/ribbon";
 import { SceneView, TrueScalePrint } from "../../drawing/scene-view";
@@ -84,6 +85,7 @@ function Pieces({ f, printed, onPrint }: { f: SectionFigures; printed: boolean; 
       </section>
     );
   const stock = f.laid.row.stock;
+  const across = acrossFolded(piece, f.laid.size.width);
   const tube = f.laid.row.method === "tube";
   return (
     <section aria-label="Pieces" className="min-w-0" data-section-pieces>
@@ -129,13 +131,19 @@ function Pieces({ f, printed, onPrint }: { f: SectionFigures; printed: boolean; 
               </span>
             </li>
           ))}
+          {across === null ? null : (
+            <li>
+              Across, from end to end: <span className="num font-medium">{mm(round(across))}</span>{" "}
+              <span className="text-soft">middle to middle when the corner is true</span>
+            </li>
+          )}
           <li className="text-soft">
             {tube
               ? piece.folds.length
                 ? "Set the start of the bend at the start of the former; bend a little past and let it spring back. Plastic: the spring made for its size, warmed in cold weather."
                 : "Cut square; deburr inside and out."
               : piece.folds.length
-                ? "Square all round first: if the lines do not meet, the square lies. Eyes, ears and hands covered; deburr until a finger runs clean."
+                ? "Square all round first: if the lines do not meet, the square lies. Cut lips at the angle of the fold; leave the tabs that are drawn, which go behind the other side: drill both skins together, bolt with heads inside. Eyes, ears and hands covered; deburr until a finger runs clean."
                 : "Cut square; deburr until a finger runs clean. Eyes, ears and hands covered."}
           </li>
         </ol>
