@@ -3,6 +3,7 @@ import { toFace } from "../base/wall-frame";
 import { type Face, type House, decksOfStorey } from "../house/house";
 import { type LaidSection, sectionsOf, sectionsOnFace } from "../house/sections";
 import type { SectionFigures } from "../plan/section-figures";
+import { drawBoxes } from "../trades/containment/draw-boxes";
 import { sectionFixings } from "../trades/containment/section-supports";
 import { layerWidth, fillingOf } from "../trades/containment/section-fill";
 import { type Packed, pack } from "../trades/containment/pack";
@@ -39,6 +40,11 @@ export function sectionShapes(h: House, f: Face): Shape[] {
         ...(s.row.hidden ? { dash: [5, 3] } : {}),
       });
     }
+    for (const b of drawBoxes(h, s)) {
+      if (s.stretches[b.stretch]!.face !== f.n) continue;
+      const { u, v } = toFace(f.frame, b.at);
+      p.rect(u - DRAW_BOX, -v - DRAW_BOX, 2 * DRAW_BOX, 2 * DRAW_BOX, "paper", "ink", { id, width: 1.4 });
+    }
     for (const fix of sectionFixings(s)) {
       const x = s.stretches[fix.stretch]!;
       if (x.face !== f.n) continue;
@@ -55,6 +61,9 @@ export function sectionShapes(h: House, f: Face): Shape[] {
   }
   return p.shapes;
 }
+
+/** Half a side of a box to draw from, as it is drawn, mm. Typical. */
+const DRAW_BOX = 32;
 
 /** Where a section is named on a wall: beside the middle of its longest stretch there. */
 export interface SectionTag {

@@ -9,6 +9,7 @@ import { type Fact, fact } from "../rules/fact";
 import { RING_LEG } from "../rules/ratings";
 import type { Method } from "../rules/ratings";
 import { laidCircuits } from "../trades/circuits/laid-circuit";
+import { type DrawBox, drawBoxes } from "../trades/containment/draw-boxes";
 import { type InSection, runsInSections, sizeFor } from "../trades/containment/section-facts";
 import { type SectionFill, cablesThere, roomFor, sectionFill } from "../trades/containment/section-fill";
 import { sectionPieces } from "../trades/containment/section-pieces";
@@ -52,6 +53,8 @@ export interface SectionFigures {
   corners: SectionCorner[];
   /** Sets over the pipes that it crosses. */
   sets: PipeSet[];
+  /** Boxes to draw from on the way of a conduit. */
+  boxes: DrawBox[];
   pieces: SectionPiece[];
   /** Lengths of stock its pieces are cut from; null where there is nothing to cut. */
   cutting: CutPlan | null;
@@ -91,6 +94,7 @@ export function sectionFigures(
       circuits: ratedIn(h, laid, rated, runOf),
       corners: sectionCorners(h, laid),
       sets: pipeSets(h, laid),
+      boxes: drawBoxes(h, laid),
       pieces,
       cutting: pieces.length ? cutFrom(pieces, laid.row.stock) : null,
       fixings: sectionFixings(laid),

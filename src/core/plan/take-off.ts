@@ -8,6 +8,7 @@ import { sectionRows, sectionSizes } from "../rules/sections";
 import { sectionsOf } from "../house/sections";
 import { sectionPieces } from "../trades/containment/section-pieces";
 import { makingOf, sectionCorners } from "../trades/containment/section-turns";
+import { drawBoxes } from "../trades/containment/draw-boxes";
 import { sectionFixings } from "../trades/containment/section-supports";
 import { chasesOn } from "./chases";
 import { endFigures } from "./end-figures";
@@ -257,7 +258,9 @@ function addSections(h: House, roomOfWall: (wall: string) => string, put: Add): 
         for (const c of corners)
           add(`${name}: ${c.turn === "left" || c.turn === "right" ? "flat" : c.turn} corner`, size, 1, "each", null);
       // Between the pieces of a stretch, or of the whole where it is made by hand.
-      const joints = pieces.length - 1 - (byHand ? 0 : corners.length);
+      const boxes = drawBoxes(h, s).length;
+      if (boxes) add("Conduit box to draw from", `${size}, 2 ways`, boxes, "each", null);
+      const joints = pieces.length - 1 - boxes - (byHand ? 0 : corners.length);
       if (joints > 0) add(`${name}: coupler`, size, joints, "each", null);
       if (!row.hidden && row.method !== "tube") add(`${name}: end`, size, 2, "each", null);
     }

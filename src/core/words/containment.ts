@@ -80,12 +80,20 @@ export const containmentWords = {
           message: `The cable factors come to ${mm(measured(f))}; ${f.subject.id} takes ${mm(limit(f))}.`,
           remedy: "Take the next size, or split the circuits.",
         },
-  "fill.draw-in": (f) => ({
+  "fill.draw-in": (f, n) => ({
     message:
-      f.case === "beyond"
-        ? `${mm(num(f, "metres"))} m with ${count(measured(f), "bend")} is beyond the table.`
-        : `${measured(f)} right angles between draw-in points.`,
-    remedy: "Put a box to draw in from along the way.",
+      f.case === "section"
+        ? `${txt(f, "label")} turns by ${Number(measured(f).toFixed(1))} right angles: box ${num(f, "box")} of ${num(f, "boxes")} to draw from ` +
+          (f.where?.wall === undefined
+            ? `on ${n.deck(f.where?.deck ?? "")}, ${mm(num(f, "u"))} from the west and ${mm(num(f, "v"))} from the south.`
+            : `${mm(num(f, "u"))} from the left of ${n.wall(f.where.wall)}, ${mm(num(f, "v"))} up.`)
+        : f.case === "beyond"
+          ? `${mm(num(f, "metres"))} m with ${count(measured(f), "bend")} is beyond the table.`
+          : `${measured(f)} right angles between draw-in points.`,
+    remedy:
+      f.case === "section"
+        ? "It is counted in its pieces and in the materials; draw the cable in from it."
+        : "Put a box to draw in from along the way.",
   }),
   "bend.radius": (f) => ({
     message: `The bend has an inner radius of ${mm(measured(f))}; at least ${mm(limit(f))}.`,

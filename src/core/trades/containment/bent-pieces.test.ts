@@ -6,6 +6,7 @@ import { laySection } from "../../house/sections";
 import { checkInvariants } from "../../job/invariants";
 import { findingOf, namesOf } from "../../words/findings";
 import { bentMiddle } from "./bent-pieces";
+import { BOX_TAKES } from "./draw-boxes";
 import { conduitSet, rightAngle } from "./conduit-bends";
 import { sectionFacts } from "./section-facts";
 import { sectionPieces } from "./section-pieces";
@@ -102,9 +103,14 @@ describe("conduit bent by hand", () => {
             path.push(wall("w1", u, v));
           });
           const { h, s } = bent(path, { innerRadius }, {}, size);
-          const pieces = sectionPieces(h, s);
-          expect(pieces).toHaveLength(1);
-          const again = bentMiddle(pieces[0]!);
+          // As one tube again, with what its boxes to draw from take between the pieces.
+          let length = -BOX_TAKES;
+          const folds = sectionPieces(h, s).flatMap((p) => {
+            const from = length + BOX_TAKES;
+            length = from + p.length;
+            return p.folds.map((f) => ({ ...f, at: f.at + from }));
+          });
+          const again = bentMiddle({ length, folds });
           expect(again).toHaveLength(path.length);
           again.forEach(([x, y], i) => {
             expect(x).toBeCloseTo(path[i]!.u - 200, 3);

@@ -2,7 +2,8 @@ import type { House } from "../../house/house";
 import type { LaidSection } from "../../house/sections";
 import { type Fact, fact } from "../../rules/fact";
 import { CONDUIT_RADIUS, middleRadius, radiusFacts } from "./conduit-bends";
-import { fromStock } from "./from-stock";
+import { BOX_TAKES, type DrawBox } from "./draw-boxes";
+import { fromStockBetween } from "./from-stock";
 import { type Fold, type PipeSet, SET_ANGLE, type SectionCorner, type SectionPiece, type Turn } from "./section-turns";
 
 const RAD = Math.PI / 180;
@@ -75,13 +76,15 @@ export function middleLine(
 
 /**
  * The pieces of a tube bent by hand: every bend with its middle and how much of the tube it takes, along the tube as it lies straight.
- * A bend cuts its corner: it takes less than the two straights would. Lengths of stock are joined clear of the bends.
+ * A bend cuts its corner: it takes less than the two straights would. Lengths of stock are joined clear of the bends; at a box to draw
+ * from the tube is cut.
  */
 export function bentPieces(
   h: Pick<House, "faces">,
   s: LaidSection,
   corners: readonly SectionCorner[],
   sets: readonly PipeSet[],
+  boxes: readonly DrawBox[],
 ): SectionPiece[] {
   const R = middleRadius(s.size.width, innerRadius(s));
   const line = middleLine(h, s, corners, sets);
@@ -95,7 +98,13 @@ export function bentPieces(
     at += half;
     cut = tangent;
   }
-  return fromStock(at + line.last - cut, folds, s.row.stock).map((p, i) => ({ ...p, number: i + 1 }));
+  const whole = at + line.last - cut;
+  // Midway on the straight between the bends before and after.
+  const cuts = boxes.map(({ bendsBefore: n }) => {
+    const [p, q] = [folds[n - 1], folds[n]];
+    return ((p ? p.at + p.half : 0) + (q ? q.at - q.half : whole)) / 2;
+  });
+  return fromStockBetween(whole, folds, s.row.stock, cuts, BOX_TAKES).map((p, i) => ({ ...p, number: i + 1 }));
 }
 
 /** A former or spring that bends a conduit tighter than it may be. */

@@ -23,3 +23,20 @@ export function fromStock(whole: number, folds: readonly Fold[], stock: number):
   put(whole);
   return out;
 }
+
+/** The same of a tube that is cut for boxes to draw from at some places along it, each taking `takes` of it in its middle. */
+export function fromStockBetween(
+  whole: number,
+  folds: readonly Fold[],
+  stock: number,
+  boxes: readonly number[],
+  takes: number,
+): Omit<SectionPiece, "number">[] {
+  const ends = [...boxes, whole];
+  return ends.flatMap((end, i) => {
+    const from = i ? boxes[i - 1]! + takes / 2 : 0;
+    const to = i < boxes.length ? end - takes / 2 : end;
+    const mine = folds.filter((f) => f.at > from && f.at < to).map((f) => ({ ...f, at: f.at - from }));
+    return fromStock(to - from, mine, stock);
+  });
+}

@@ -7,6 +7,7 @@ import { type Fact, fact } from "../../rules/fact";
 import { sectionSizes } from "../../rules/sections";
 import { cablesThere, sectionFill } from "./section-fill";
 import { bendFacts } from "./bent-pieces";
+import { drawBoxFacts } from "./draw-boxes";
 import { foldFaults, sectionPieces } from "./section-pieces";
 import { makingOf } from "./section-turns";
 import { riseFacts } from "./section-rises";
@@ -75,7 +76,7 @@ export function sectionFacts(h: House, runs: readonly Run[]): Fact[] {
         of: { ...more.of, piece: x.piece, at: x.at, way: x.way },
       }),
     );
-    folds.push(...riseFacts(h, s));
+    folds.push(...riseFacts(h, s), ...drawBoxFacts(h, s));
     if (makingOf(s) === "bent" && s.section.state === "new") folds.push(...bendFacts(s));
     const judge = (rule: "fill.space" | "fill.spare" | "fill.layer", x: object): Fact => {
       const f = fact(rule, found ? "trunking" : "section", s.section.id, { ...more, ...x });

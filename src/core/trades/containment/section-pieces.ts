@@ -1,8 +1,9 @@
 import type { House } from "../../house/house";
 import type { LaidSection } from "../../house/sections";
 import { bentPieces } from "./bent-pieces";
+import { BOX_TAKES, drawBoxes } from "./draw-boxes";
 import { halfNotch, setMarks, trayCutOffset } from "./fold";
-import { fromStock } from "./from-stock";
+import { fromStock, fromStockBetween } from "./from-stock";
 import {
   type Fold,
   type PipeSet,
@@ -82,7 +83,7 @@ function stretchFolds(sets: readonly PipeSet[], s: LaidSection, stretch: number)
 export function sectionPieces(h: Pick<House, "faces" | "job">, s: LaidSection): SectionPiece[] {
   if (s.section.state === "found" || s.row.holds === "alone") return [];
   const making = makingOf(s);
-  if (making === "bent") return bentPieces(h, s, sectionCorners(h, s), pipeSets(h, s));
+  if (making === "bent") return bentPieces(h, s, sectionCorners(h, s), pipeSets(h, s), drawBoxes(h, s));
   const corners = sectionCorners(h, s);
   const cornerAfter = new Map(corners.map((c) => [c.after, c]));
   const sets = pipeSets(h, s);
@@ -94,16 +95,22 @@ export function sectionPieces(h: Pick<House, "faces" | "job">, s: LaidSection): 
     const takes = (c: SectionCorner | undefined): number =>
       !c ? 0 : inPlane(c.turn) ? s.size.width / 2 : c.turn === "inside" ? s.size.depth : 0;
     let [length, folds]: [number, Fold[]] = [0, []];
+    const boxes = drawBoxes(h, s);
+    let cuts: number[] = [];
+    let base = 0;
     s.stretches.forEach((x, i) => {
       const [first, last] = [takes(cornerAfter.get(i - 1)), takes(cornerAfter.get(i))];
       const over = stretchFolds(sets, s, i);
       const start = length - first;
+      for (const b of boxes) if (b.stretch === i) cuts.push(start + b.along - base);
+      base += x.length;
       folds.push(...over.folds.map((f) => ({ ...f, at: f.at + start })));
       length += x.length - first - last + over.longer;
       // Straight on, as up through a ceiling, it is one length.
       if (i < s.stretches.length - 1 && !cornerAfter.has(i)) return;
-      put(length, folds);
-      [length, folds] = [0, []];
+      for (const p of fromStockBetween(length, folds, s.row.stock, cuts, BOX_TAKES))
+        pieces.push({ ...p, number: pieces.length + 1 });
+      [length, folds, cuts] = [0, [], []];
     });
     return pieces;
   }

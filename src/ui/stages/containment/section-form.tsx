@@ -99,6 +99,12 @@ export function SectionForm({ section }: { section: Section }) {
               </dd>
             </>
           ) : null}
+          {f.boxes.length ? (
+            <>
+              <dt className="text-soft">Boxes to draw from</dt>
+              <dd className="num">{f.boxes.length}</dd>
+            </>
+          ) : null}
           {f.cutting ? (
             <>
               <dt className="text-soft">Cut from {mm(row.stock)}, lengths</dt>
