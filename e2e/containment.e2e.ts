@@ -140,4 +140,57 @@ describe("containment", () => {
     await press("Schedule");
     await see("side by side · room");
   });
+
+  it("goes on from a wall over the joists as one path, and is drawn over joists pressed and by keys", async () => {
+    await open("demo", "stage=containment&room=bed2");
+    await pickSection("t2");
+    await type("section ends", "2300");
+    await press("Go on over the joists of Loft floor, rear");
+    await see("Place 8 on Loft floor, rear");
+    await stored();
+    const t2 = (await job()).sections.find((s) => s.id === "t2")!;
+    expect(t2.path.slice(-3)).toEqual([
+      { on: "wall", wall: "bed2-w2", u: 4700, v: 2300 },
+      { on: "deck", deck: "loft-rear", x: 4700, y: 8000 },
+      { on: "deck", deck: "loft-rear", x: 4700, y: 7500 },
+    ]);
+    // Moved along its wall it comes along over the joists.
+    await type("stretch 4", "4600");
+    await stored();
+    const moved = (await job()).sections.find((s) => s.id === "t2")!;
+    expect(moved.path.slice(-2)).toMatchObject([{ x: 4600 }, { x: 4600 }]);
+    await press("Deck");
+    await press("Ladder");
+    await type("place west", "900");
+    await see("From the south is");
+    await type("place south", "6000");
+    await page().waitForSelector('[data-deck-section-tool="1"]');
+    await type("place west", "2400");
+    await page().waitForSelector('[data-deck-section-tool="2"]');
+    await page().focus('[data-field="place west"]');
+    await page().keyboard.type("3000");
+    await type("place south", "6500");
+    await see("A section on a deck runs along or across it");
+    await press("Done");
+    await stored();
+    const last = (await job()).sections.find((s) => s.kind === "ladder")!;
+    expect(last.path).toMatchObject([
+      { x: 900, y: 6000 },
+      { x: 2400, y: 6000 },
+    ]);
+    // Pressed: the second press on one place ends it.
+    await press("Tray");
+    const box = (await (await page().waitForSelector(
+      `[aria-label="${last.label}, over the joists, stretch 1"]`,
+    ))!.boundingBox())!;
+    const [x, y] = [box.x + 20, box.y + box.height + 25];
+    await page().mouse.click(x, y);
+    await page().waitForSelector('[data-deck-section-tool="1"]');
+    await page().mouse.click(x + 30, y);
+    await page().waitForSelector('[data-deck-section-tool="2"]');
+    await page().mouse.click(x + 30, y);
+    await page().waitForFunction(() => !document.querySelector("[data-deck-section-tool]"));
+    await stored();
+    expect((await job()).sections.filter((s) => s.kind === "tray")).toHaveLength(2);
+  });
 });

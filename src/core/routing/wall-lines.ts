@@ -217,8 +217,7 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
         vs.push(x.a.v, x.b.v);
       }
   // Where one goes on from the wall through a deck.
-  for (const s of sectionsOf(h))
-    for (const x of s.stretches) if (x.beside === f.n) us.push(toFace(f.frame, x.from).u);
+  for (const s of sectionsOf(h)) for (const x of s.stretches) if (x.beside === f.n) us.push(toFace(f.frame, x.from).u);
   // Where a way out of doors leaves the wall.
   for (const { way, faces } of outsideOf(h))
     [way.from, way.to].forEach((p, i) => {

@@ -9,7 +9,7 @@ import { cancelPlanning } from "../job/use-planner";
 import { Button } from "../kit/button";
 import { Choice } from "../kit/choice";
 import { commands } from "./commands";
-import { DrawSection } from "../stages/containment/draw-section";
+import { DrawOnDeck, DrawSection } from "../stages/containment/draw-section";
 import { BoringSheet, ContainmentSheet, SectionBench } from "./later";
 
 /** Three dimensions are fetched only when they are looked at. */
@@ -93,6 +93,8 @@ export function DrawingStage() {
         {stage === "containment" ? (
           view === "unrolled" ? (
             <DrawSection />
+          ) : view === "deck" ? (
+            <DrawOnDeck />
           ) : null
         ) : (
           <Button hint="L" onClick={() => command("Lay all runs")}>

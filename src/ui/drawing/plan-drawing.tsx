@@ -18,7 +18,10 @@ import { PlanHandles } from "./plan-handles";
 import { PlanPoint, planTag } from "./plan-points";
 import { PlanRooms } from "./plan-rooms";
 import { PlanRuns } from "./plan-runs";
+import { say } from "../job/edits";
+import { DeckSectionGrips, finishDeckSection } from "./deck-section-tool";
 import { ToolBar, ToolShapes } from "./plan-tool";
+import { type DeckSectionTool, deckPlace, endsThere, withDeckPlace } from "./tools/deck-section";
 import { pressScale } from "./tools/known-length";
 import { pressOutline } from "./tools/outline";
 import { boxRound, placeTags } from "./place-tags";
@@ -105,10 +108,26 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
 
   const onDecks = useMemo(() => deckSectionShapes(house, storey), [house, storey]);
 
+  const [fault, setFault] = useState<string | null>(null);
+  /** One more place over the joists; the last one again ends it. */
+  const pressDeck = (tool: DeckSectionTool, p: XY): void => {
+    if (endsThere(tool, p)) return say(finishDeckSection(tool));
+    const next = withDeckPlace(tool, job, p);
+    setFault(typeof next === "string" ? next : null);
+    if (typeof next !== "string") useDesk.setState({ tool: next });
+  };
+  // Drawn in one stroke: where it is let go is a place too.
+  const letGo = (e: RPointer): void => {
+    if (tool?.kind !== "deck-section" || !tool.places.length) return;
+    const p = deckPlace(tool.places, toPlan(e), e.altKey);
+    const last = tool.places[tool.places.length - 1]!;
+    if (Math.hypot(p.x - last.x, p.y - last.y) * view.scale > STROKE) pressDeck(tool, p);
+  };
   const pressTool = (e: RPointer): void => {
     if (e.button !== 0 || !tool || tool.kind === "section") return;
     e.stopPropagation();
     const p = toPlan(e);
+    if (tool.kind === "deck-section") return pressDeck(tool, deckPlace(tool.places, p, e.altKey));
     useDesk.setState({
       tool: tool.kind === "outline" ? pressOutline(tool, p, view.scale, e.altKey) : pressScale(tool, p),
     });
@@ -156,6 +175,7 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
             </g>
           ) : null}
           <PlanRuns storey={storey} faint={surveying} px={px} toPlan={toPlan} />
+          {deck ? <DeckSectionGrips house={house} decks={storeyDecks} px={px} toPlan={toPlan} /> : null}
           {reach.length ? <Shapes shapes={reach} unit={px(1)} hatches={HATCHES} /> : null}
           {deck ? <Shapes shapes={holeShapes(holes)} unit={px(1)} hatches={HATCHES} /> : null}
           {stage === "survey" && !deck && shownRoom && !tool ? (
@@ -195,15 +215,18 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
               className="cursor-crosshair"
               data-tool-ground
               onPointerDown={pressTool}
+              onPointerUp={letGo}
             />
           ) : null}
         </g>
       </DrawingFrame>
-      <ToolBar />
+      <ToolBar fault={fault} say={setFault} />
     </div>
   );
 }
 
+/** How far a press goes to count as a stroke, px. */
+const STROKE = 6;
 /** What the names of the plan's hatches begin with. */
 const HATCHES = "plan-";
 const NO_HOLES: readonly Hole[] = [];

@@ -6,12 +6,14 @@ import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { type ScaleTool, measuredBy, scaleTrace } from "./tools/known-length";
 import { type OutlineTool, closeOutline, lastSide, nextCorner } from "./tools/outline";
+import { DeckSectionBar, DeckSectionDraft } from "./deck-section-tool";
 import { RectangleRoom } from "../stages/survey/rectangle-room";
 
 /** Shapes of the tool in hand, under the pointer. */
 export function ToolShapes({ px, hover }: { px: (n: number) => number; hover: XY | null }) {
   const tool = useDesk((s) => s.tool);
   if (!tool || tool.kind === "section") return null;
+  if (tool.kind === "deck-section") return <DeckSectionDraft tool={tool} hover={hover} px={px} />;
   const points = tool.kind === "outline" ? tool.corners : [tool.a, tool.b].filter((p): p is XY => p !== null);
   const next = hover && (tool.kind === "outline" ? nextCorner(points, hover, false) : points.length < 2 ? hover : null);
   const all = next ? [...points, next] : points;
@@ -43,12 +45,13 @@ const bar =
 const drop = (): void => useDesk.setState({ tool: null });
 
 /** What the tool in hand asks: the next length, the end of the outline, the known distance. */
-export function ToolBar() {
+export function ToolBar({ fault, say }: { fault: string | null; say: (fault: string | null) => void }) {
   const tool = useDesk((s) => s.tool);
   const [done, setDone] = useState<XY[] | null>(null);
   return (
     <>
       {tool?.kind === "scale" ? <ScaleBar tool={tool} /> : null}
+      {tool?.kind === "deck-section" ? <DeckSectionBar tool={tool} fault={fault} say={say} /> : null}
       {tool?.kind === "outline" ? <OutlineBar tool={tool} onDone={setDone} /> : null}
       <RectangleRoom open={done !== null} outline={done} onClose={() => setDone(null)} />
     </>

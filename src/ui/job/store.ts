@@ -23,6 +23,7 @@ import type { Plan } from "../../core/laid/laid";
 import type { SiteEntry } from "../../core/job/site-entry";
 import type { KeptAnswer } from "../bench/actions";
 import type { ScaleTool } from "../drawing/tools/known-length";
+import type { DeckSectionTool } from "../drawing/tools/deck-section";
 import type { SectionTool } from "../drawing/tools/draw-section";
 import type { OutlineTool } from "../drawing/tools/outline";
 import type { StageId, View } from "./stages";
@@ -44,7 +45,7 @@ export type Selection =
   | null;
 
 /** What pressing the plan does, when it does more than pick. */
-export type PlanTool = OutlineTool | ScaleTool | SectionTool | null;
+export type PlanTool = OutlineTool | ScaleTool | SectionTool | DeckSectionTool | null;
 
 export type { View } from "./stages";
 

@@ -1,5 +1,6 @@
 "use client";
 import { sectionKinds, sectionRows, sectionSizes, type SectionKind } from "../../../core/rules/sections";
+import { decksToDrawOn } from "../../drawing/tools/deck-section";
 import { useDesk } from "../../job/store";
 
 /** Sizes to begin with: what is usual. */
@@ -66,6 +67,50 @@ export function DrawSection() {
             </option>
           ))}
       </select>
+    </div>
+  );
+}
+
+/** Takes the tool in hand that draws a section of some kind over the joists of a deck. */
+function takeDeckTool(section: SectionKind): void {
+  const sizes = sectionSizes(section, useDesk.getState().catalogue);
+  const size = sizes.find((s) => s.id === USUAL[section]) ?? sizes[0];
+  if (size)
+    useDesk.setState({
+      tool: { kind: "deck-section", section, size: size.id, deck: null, places: [] },
+      selection: null,
+    });
+}
+
+const overJoists: readonly [SectionKind, string][] = [
+  ["tray", "Tray"],
+  ["basket", "Basket"],
+  ["ladder", "Ladder"],
+  ["conduit-metal", "Conduit"],
+  ["trunking-plastic", "Trunking"],
+];
+
+/** "Draw over the joists": on a deck that lies open; says so where none does. */
+export function DrawOnDeck() {
+  const tool = useDesk((s) => s.tool);
+  const job = useDesk((s) => s.job);
+  const now = tool?.kind === "deck-section" ? tool.section : null;
+  if (!decksToDrawOn(job).length)
+    return <span className="text-[13px] text-soft">No deck lies open: over joists nothing is drawn.</span>;
+  return (
+    <div role="group" aria-label="Draw over the joists" className="flex flex-wrap items-center">
+      <span className="mr-1.5 text-[13px] text-soft">Draw over the joists</span>
+      {overJoists.map(([kind, name]) => (
+        <button
+          key={kind}
+          type="button"
+          aria-pressed={now === kind}
+          className={`min-h-8 cursor-pointer border border-line px-2 font-cond font-semibold ${now === kind ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
+          onClick={() => takeDeckTool(kind)}
+        >
+          {name}
+        </button>
+      ))}
     </div>
   );
 }
