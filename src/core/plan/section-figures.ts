@@ -23,6 +23,7 @@ import {
 import { type SectionFixings, sectionFixings } from "../trades/containment/section-supports";
 import { type CutPlan, cutStock } from "./cut-stock";
 import { metalInside } from "./metal-inside";
+import { type StretchTies, sectionTies } from "./section-ties";
 
 /** What a section does to a circuit in it. Amperes. */
 export interface CircuitInSection {
@@ -61,6 +62,8 @@ export interface SectionFigures {
   fixings: SectionFixings[];
   /** Where it goes up through a ceiling or down through a floor, and is sealed round and inside. */
   seals: Seal[];
+  /** Ties of the cables on tray, basket and ladder. */
+  ties: StretchTies[];
   /** Metal clips inside plastic over a way out, so that the cables do not fall when it softens. */
   metalInside: number;
 }
@@ -99,6 +102,11 @@ export function sectionFigures(
       cutting: pieces.length ? cutFrom(pieces, laid.row.stock) : null,
       fixings: sectionFixings(laid),
       seals: sealsOf(h, laid),
+      ties: sectionTies(
+        h,
+        laid,
+        coming.map((x) => x.cable),
+      ),
       metalInside: metalInside(h, laid),
     };
   });

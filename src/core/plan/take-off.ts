@@ -15,7 +15,9 @@ import { endFigures } from "./end-figures";
 import { glandFaces } from "./gland-faces";
 import { metalInside } from "./metal-inside";
 import { addJoints, addOutside } from "./outside-take-off";
+import { runsInSections } from "../trades/containment/section-facts";
 import { sealsOf } from "./section-figures";
+import { sectionTies } from "./section-ties";
 import { sealedHoles } from "./wall-seals";
 import { armourSleeves } from "../rules/armour-cores";
 import type { TaskKind } from "../rules/times";
@@ -110,7 +112,7 @@ export function placedTakeOff(
     add("Cable", cable.name, r.cutLength / 1000, "m", r.circuit, "draw-in", roomOfPoint(r.to), `circuit:${r.circuit}`);
   }
   addOverChases(h, runs, roomOfWall, add);
-  addSections(h, roomOfWall, add);
+  addSections(h, runs, roomOfWall, add);
   const kept = new Set(h.job.circuits.filter((c) => c.state === "keep").map((c) => c.id));
   for (const p of h.points) {
     const { point } = p;
@@ -236,7 +238,8 @@ export function overChase(
  * What the sections of containment take, once for all their cables: lengths, corners, couplers, ends, fixings. Nothing
  * for found ones.
  */
-function addSections(h: House, roomOfWall: (wall: string) => string, put: Add): void {
+function addSections(h: House, runs: readonly Run[], roomOfWall: (wall: string) => string, put: Add): void {
+  const inside = runsInSections(h, runs);
   for (const s of sectionsOf(h)) {
     if (s.section.state === "found") continue;
     const { row } = s;
@@ -263,9 +266,20 @@ function addSections(h: House, roomOfWall: (wall: string) => string, put: Add): 
       const joints = pieces.length - 1 - boxes - (byHand ? 0 : corners.length);
       if (joints > 0) add(`${name}: coupler`, size, joints, "each", null);
       if (!row.hidden && row.method !== "tube") add(`${name}: end`, size, 2, "each", null);
+      if (row.method === "tube") add("Conduit bush", size, 2, "each", null);
+      if (row.method === "trunking" || row.method === "mini-trunking")
+        add(`${name}: lid`, size, s.length / 1000, "m", null);
     }
     add("Screw and plug", "", fixings, "each", null);
     for (const x of sealsOf(h, s)) add("Intumescent seal", `${x.width} × ${x.depth} mm`, 1, "each", null);
+    const ties = sectionTies(h, s, inside.get(s.section.id)?.map((x) => x.cable) ?? []);
+    for (const [item, metal] of [
+      ["Metal tie", true],
+      ["Cable tie", false],
+    ] as const) {
+      const count = ties.reduce((n, t) => n + (t.metal === metal ? t.count : 0), 0);
+      if (count) add(item, "", count, "each", null);
+    }
     const metal = metalInside(h, s);
     if (metal) add("Metal clip inside plastic", "", metal, "each", null);
   }

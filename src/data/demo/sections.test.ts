@@ -93,6 +93,19 @@ describe("the sections of the cottage", () => {
       circuit: null,
     });
   });
+  it("wants ties on its tray, bushes on its tube and lids on its trunking, each bought once", () => {
+    const bought = (item: string): [string, number][] =>
+      plan.takeoff.filter((l) => l.item === item).map((l) => [l.size, Math.round(l.quantity * 1000) / 1000]);
+    const t4 = of("T4");
+    expect(t4.inside).toHaveLength(2);
+    // Two cables of 1 mm² on 4 100: first and last 100 from the ends, 3 900 between in sixteen of at most 250.
+    expect(t4.ties).toMatchObject([{ max: 250, count: 2 * 17, metal: false }]);
+    expect(bought("Cable tie")).toEqual([["", 34]]);
+    expect(bought("Metal tie")).toEqual([]);
+    expect(bought("Conduit bush")).toEqual([["25", 2]]);
+    expect(bought("Plastic trunking: lid")).toEqual([["50 × 50", 1.325]]);
+    expect(bought("Mini-trunking: lid")).toEqual([["38 × 16", 6.23]]);
+  });
   it("a way of its own for the ring is tried and offered, and with it the ring holds", () => {
     const r = circuitRemedies(job, standardCatalogue, "r1");
     const own = r.found.find((x) => x.kind === "section")!;

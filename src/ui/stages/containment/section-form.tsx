@@ -8,7 +8,7 @@ import { withJunctions } from "../../../core/job/section-junctions";
 import type { Section } from "../../../core/job/model";
 import { nextLabel, splitInTwo } from "../../../core/plan/choose-sections";
 import { METAL_INSIDE } from "../../../core/plan/metal-inside";
-import { fixingMarks } from "../../../core/plan/section-figures";
+import { type SectionFigures, fixingMarks } from "../../../core/plan/section-figures";
 import { methodNames } from "../../../core/rules/ratings";
 import { type SectionKind, sectionKinds, sectionRows, sectionSizes } from "../../../core/rules/sections";
 import { deckName, wallName } from "../../../core/words/ways";
@@ -97,6 +97,15 @@ export function SectionForm({ section }: { section: Section }) {
               <dd className="num" data-fixings>
                 {fixings}
               </dd>
+            </>
+          ) : null}
+          {f.ties.length ? (
+            <>
+              <dt className="text-soft">
+                Ties, most {mm(Math.min(...f.ties.map((x) => x.max)))} apart
+                {f.ties.some((x) => x.metal) ? `, ${tiesOf(f, true)} of metal` : ""}
+              </dt>
+              <dd className="num">{tiesOf(f, true) + tiesOf(f, false)}</dd>
             </>
           ) : null}
           {f.boxes.length ? (
@@ -308,6 +317,10 @@ export function SectionForm({ section }: { section: Section }) {
     </section>
   );
 }
+
+/** Ties of a section of metal, or of plastic. */
+const tiesOf = (f: SectionFigures, metal: boolean): number =>
+  f.ties.reduce((n, x) => n + (x.metal === metal ? x.count : 0), 0);
 
 /** Splits a section; on its other side where there is no room on the one. */
 function splitSection(section: Section, circuits: readonly string[], width: number): string | null {
