@@ -18,6 +18,7 @@ import {
   inverse,
   parsePatch,
 } from "../../core/job/patch";
+import { withSectionsOver } from "../../core/job/sections-over";
 import type { Catalogue } from "../../core/rules/catalogue";
 import type { Plan } from "../../core/laid/laid";
 import type { SiteEntry } from "../../core/job/site-entry";
@@ -222,7 +223,7 @@ const show = (job: Job): Pick<DeskState, "job" | "shown" | "house"> => ({
  */
 export function edit(patch: Change[], knowingly = false): string | null {
   const s = useDesk.getState();
-  const taken = s.looking ?? take(s.job, patch);
+  const taken = s.looking ?? take(s.job, [...withSectionsOver(s.job, patch)]);
   if (typeof taken === "string") {
     useDesk.setState({ shown: s.job, house: relayHouse(s.house, s.job, s.catalogue) });
     return taken;
