@@ -1,21 +1,19 @@
 "use client";
 import { type PointerEvent as RPointer, useState } from "react";
-import { toast } from "sonner";
 import { mm } from "../../core/base/figures";
 import type { XY } from "../../core/base/polygon";
 import type { House } from "../../core/house/house";
 import { sectionsOf } from "../../core/house/sections";
 import { withDeckPlaceAt } from "../../core/job/move-section";
 import { type Section, sectionSchema } from "../../core/job/model";
-import { withJunctions } from "../../core/job/section-junctions";
 import { nextLabel } from "../../core/plan/choose-sections";
-import { sectionSizes } from "../../core/rules/sections";
 import { newId, say } from "../job/edits";
-import { change, edit, endPreview, preview, useDesk } from "../job/store";
+import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
+import { DraftLine } from "./draft-line";
 import { pressed } from "./pressed";
 import { type DeckSectionTool, deckPlace, withTypedPlace } from "./tools/deck-section";
-import { drag } from "./tools/drag";
+import { dragPath } from "./tools/move-section";
 
 /** Makes the section that was drawn over the joists; says why it is refused. Without two places there is nothing to make. */
 export function finishDeckSection(tool: DeckSectionTool): string | null {
@@ -51,35 +49,17 @@ export function DeckSectionDraft({
   hover: XY | null;
   px: (n: number) => number;
 }) {
-  const catalogue = useDesk((s) => s.catalogue);
   const next = hover && deckPlace(tool.places, hover, false);
-  const all = next ? [...tool.places, next] : tool.places;
-  const last = tool.places[tool.places.length - 1];
-  const width = sectionSizes(tool.section, catalogue).find((x) => x.id === tool.size)?.width ?? 20;
+  const onPaper = (p: XY): XY => ({ x: p.x, y: -p.y });
   return (
     <g pointerEvents="none" data-deck-draft>
-      <polyline
-        points={all.map((p) => `${p.x},${-p.y}`).join(" ")}
-        fill="none"
-        stroke="var(--accent)"
-        strokeOpacity={0.45}
-        strokeWidth={Math.max(width, px(3))}
-        strokeLinejoin="miter"
+      <DraftLine
+        kind={tool.section}
+        size={tool.size}
+        places={tool.places.map(onPaper)}
+        next={next && onPaper(next)}
+        px={px}
       />
-      {tool.places.map((p, i) => (
-        <circle key={i} cx={p.x} cy={-p.y} r={px(4)} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
-      ))}
-      {last && next ? (
-        <text
-          x={next.x + px(12)}
-          y={-next.y - px(10)}
-          fontSize={px(13)}
-          fontFamily="var(--font-mono)"
-          fill="var(--ink)"
-        >
-          {mm(Math.abs(next.x - last.x) + Math.abs(next.y - last.y))}
-        </text>
-      ) : null}
     </g>
   );
 }
@@ -179,23 +159,9 @@ export function DeckSectionGrips({
     if (e.button !== 0) return;
     e.stopPropagation();
     useDesk.setState({ selection: { kind: "section", id: section.id } });
-    drag<Section>(e, {
-      threshold: 4,
-      changeAt: (p) => {
-        const step = p.altKey ? 1 : GRID;
-        const at = Math.round(toPlan(p)[k] / step) * step;
-        return {
-          ...section,
-          path: withJunctions(useDesk.getState().job, section.path, withDeckPlaceAt(section, to, k, at)),
-        };
-      },
-      show: (next) => preview([change("sections", section.id, next)]),
-      drop: endPreview,
-      make: (next) => {
-        endPreview();
-        const refused = edit([change("sections", section.id, next)]);
-        if (refused) toast.error(refused);
-      },
+    dragPath(e, section, (p) => {
+      const step = p.altKey ? 1 : GRID;
+      return withDeckPlaceAt(section, to, k, Math.round(toPlan(p)[k] / step) * step);
     });
   };
   return house.job.sections.flatMap((section) => {

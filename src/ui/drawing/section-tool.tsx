@@ -1,6 +1,5 @@
 "use client";
 import { type RefObject, useEffect, useId, useMemo, useRef, useState } from "react";
-import { mm } from "../../core/base/figures";
 import type { StripWall } from "../../core/house/unrolled";
 import { sectionSchema } from "../../core/job/model";
 import { nextLabel } from "../../core/plan/choose-sections";
@@ -9,6 +8,7 @@ import { newId, say } from "../job/edits";
 import { change, edit, useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { words } from "../kit/number-words";
+import { DraftLine } from "./draft-line";
 import {
   type Draft,
   type SectionTool,
@@ -78,7 +78,6 @@ export function SectionDraft({
   scale: number;
   toDrawing: (m: { clientX: number; clientY: number }) => { x: number; y: number };
 }) {
-  const catalogue = useDesk((s) => s.catalogue);
   const snaps = useMemo(() => snapsOf(walls), [walls]);
   const clip = useId();
   const { hover } = tool;
@@ -90,38 +89,20 @@ export function SectionDraft({
     if (tool.hover?.x !== p.x || tool.hover.v !== p.v) put({ ...tool, hover: p });
   };
   const last = tool.draft[tool.draft.length - 1];
-  const all = last && hover ? [...tool.draft, hover] : tool.draft;
   const height = Math.max(0, ...walls.map((w) => w.face.shape.height));
-  const width = sectionSizes(tool.section, catalogue).find((x) => x.id === tool.size)?.width ?? 20;
   return (
     <g data-section-draft>
       <clipPath id={clip}>
         <rect x={from - px(14)} y={-height - px(40)} width={to - from + px(28)} height={height + px(80)} />
       </clipPath>
       <g clipPath={`url(#${clip})`}>
-        <polyline
-          points={all.map((p) => `${p.x},${-p.v}`).join(" ")}
-          fill="none"
-          stroke="var(--accent)"
-          strokeOpacity={0.45}
-          strokeWidth={Math.max(width, px(3))}
-          strokeLinejoin="miter"
+        <DraftLine
+          kind={tool.section}
+          size={tool.size}
+          places={tool.draft.map((p) => ({ x: p.x, y: -p.v }))}
+          next={hover && { x: hover.x, y: -hover.v }}
+          px={px}
         />
-        {tool.draft.map((p, i) => (
-          <circle key={i} cx={p.x} cy={-p.v} r={px(4)} fill="var(--plate)" stroke="var(--accent)" strokeWidth={px(2)} />
-        ))}
-        {hover ? <circle cx={hover.x} cy={-hover.v} r={px(3)} fill="var(--accent)" pointerEvents="none" /> : null}
-        {last && hover ? (
-          <text
-            x={hover.x + px(12)}
-            y={-hover.v - px(10)}
-            fontSize={px(13)}
-            fontFamily="var(--font-mono)"
-            fill="var(--ink)"
-          >
-            {mm(Math.abs(hover.x - last.x) + Math.abs(hover.v - last.v))}
-          </text>
-        ) : null}
       </g>
       <rect
         x={from}

@@ -2,7 +2,7 @@ import type { PointerEvent as RPointer } from "react";
 import { toast } from "sonner";
 import type { StripWall } from "../../../core/house/unrolled";
 import { stretchMeasures, withStretchAt } from "../../../core/job/move-section";
-import type { Section } from "../../../core/job/model";
+import type { Section, SectionPlace } from "../../../core/job/model";
 import { withJunctions } from "../../../core/job/section-junctions";
 import { change, edit, endPreview, preview, useDesk } from "../../job/store";
 import { drag } from "./drag";
@@ -30,12 +30,14 @@ export function dragSection(
     const step = p.altKey ? 1 : GRID;
     return Math.min(most, Math.max(0, Math.round(raw / step) * step));
   };
+  dragPath(e, section, (p) => withStretchAt(section, to, at(p)));
+}
+
+/** Leads a section another way as the pointer goes, with what lies over or under it; the last is kept, or refused in words. */
+export function dragPath(e: RPointer, section: Section, pathAt: (p: PointerEvent) => SectionPlace[]): void {
   drag<Section>(e, {
     threshold: THRESHOLD,
-    changeAt: (p) => ({
-      ...section,
-      path: withJunctions(useDesk.getState().job, section.path, withStretchAt(section, to, at(p))),
-    }),
+    changeAt: (p) => ({ ...section, path: withJunctions(useDesk.getState().job, section.path, pathAt(p)) }),
     show: (next) => preview([change("sections", section.id, next)]),
     drop: endPreview,
     make: (next) => {

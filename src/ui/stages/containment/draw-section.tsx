@@ -26,6 +26,29 @@ export function takeSectionTool(section: SectionKind): void {
     useDesk.setState({ tool: { kind: "section", section, size: size.id, draft: [], hover: null }, selection: null });
 }
 
+/** Kinds of section as buttons, the one in hand pressed. */
+function Kinds({
+  kinds,
+  now,
+  take,
+}: {
+  kinds: readonly (readonly [SectionKind, string])[];
+  now: SectionKind | null;
+  take: (kind: SectionKind) => void;
+}) {
+  return kinds.map(([kind, name]) => (
+    <button
+      key={kind}
+      type="button"
+      aria-pressed={now === kind}
+      className={`min-h-8 cursor-pointer border border-line px-2 font-cond font-semibold ${now === kind ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
+      onClick={() => take(kind)}
+    >
+      {name}
+    </button>
+  ));
+}
+
 /** "Draw a section": the kinds that are drawn most as buttons, the rest in a list. */
 export function DrawSection() {
   const tool = useDesk((s) => s.tool);
@@ -39,17 +62,7 @@ export function DrawSection() {
   return (
     <div role="group" aria-label="Draw a section" className="flex flex-wrap items-center">
       <span className="mr-1.5 text-[13px] text-soft">Draw</span>
-      {first.map(([kind, name]) => (
-        <button
-          key={kind}
-          type="button"
-          aria-pressed={now === kind}
-          className={`min-h-8 cursor-pointer border border-line px-2 font-cond font-semibold ${now === kind ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
-          onClick={() => takeSectionTool(kind)}
-        >
-          {name}
-        </button>
-      ))}
+      <Kinds kinds={first} now={now} take={takeSectionTool} />
       <select
         aria-label="Draw another kind"
         className="min-h-8 max-w-24 border border-line bg-field px-1"
@@ -100,17 +113,7 @@ export function DrawOnDeck() {
   return (
     <div role="group" aria-label="Draw over the joists" className="flex flex-wrap items-center">
       <span className="mr-1.5 text-[13px] text-soft">Draw over the joists</span>
-      {overJoists.map(([kind, name]) => (
-        <button
-          key={kind}
-          type="button"
-          aria-pressed={now === kind}
-          className={`min-h-8 cursor-pointer border border-line px-2 font-cond font-semibold ${now === kind ? "bg-ink text-panel" : "bg-panel hover:border-ink"}`}
-          onClick={() => takeDeckTool(kind)}
-        >
-          {name}
-        </button>
-      ))}
+      <Kinds kinds={overJoists} now={now} take={takeDeckTool} />
     </div>
   );
 }
