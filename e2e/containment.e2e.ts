@@ -24,6 +24,27 @@ const ground = async (): Promise<{ x: number; y: number; width: number; height: 
   });
 };
 
+/** Where something stands once the drawing has come to rest: the same for ten frames. */
+const standing = async (selector: string): Promise<{ x: number; y: number; height: number }> => {
+  await page().waitForSelector(selector);
+  return page().$eval(
+    selector,
+    (e) =>
+      new Promise<{ x: number; y: number; height: number }>((done) => {
+        let [was, same] = ["", 0];
+        const look = (): void => {
+          const { x, y, height } = e.getBoundingClientRect();
+          const now = `${x} ${y} ${height}`;
+          same = now === was ? same + 1 : 0;
+          was = now;
+          if (same === 10) done({ x, y, height });
+          else requestAnimationFrame(look);
+        };
+        look();
+      }),
+  );
+};
+
 describe("containment", () => {
   it("shows the ring fall under 20 A in the trunking it shares, and one press puts it right", async () => {
     await open("demo", "stage=containment&room=hall");
@@ -180,9 +201,10 @@ describe("containment", () => {
     ]);
     // Pressed: the second press on one place ends it.
     await press("Tray");
-    const box = (await (await page().waitForSelector(
-      `[aria-label="${last.label}, over the joists, stretch 1"]`,
-    ))!.boundingBox())!;
+    await page().waitForSelector('[data-deck-section-tool="0"]');
+    // What was refused before is no longer said.
+    expect(await page().$("[data-deck-section-tool] [role=alert]")).toBe(null);
+    const box = await standing(`[aria-label="${last.label}, over the joists, stretch 1"]`);
     const [x, y] = [box.x + 20, box.y + box.height + 25];
     await page().mouse.click(x, y);
     await page().waitForSelector('[data-deck-section-tool="1"]');

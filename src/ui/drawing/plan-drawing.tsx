@@ -1,5 +1,5 @@
 "use client";
-import { type PointerEvent as RPointer, useCallback, useMemo, useRef, useState } from "react";
+import { type PointerEvent as RPointer, useCallback, useEffect, useMemo, useRef, useState } from "react";
 import { type XY, bounds } from "../../core/base/polygon";
 import { decksOfStorey, pointsOfStorey } from "../../core/house/house";
 import { deckSectionShapes } from "../../core/drawings/section-drawings";
@@ -109,6 +109,11 @@ export function PlanDrawing({ deck }: { deck: boolean }) {
   const onDecks = useMemo(() => deckSectionShapes(house, storey), [house, storey]);
 
   const [fault, setFault] = useState<string | null>(null);
+  // What was refused is said while the tool is in hand, and no longer.
+  const drawing = tool !== null;
+  useEffect(() => {
+    if (!drawing) setFault(null);
+  }, [drawing]);
   /** One more place over the joists; the last one again ends it. */
   const pressDeck = (tool: DeckSectionTool, p: XY): void => {
     if (endsThere(tool, p)) return say(finishDeckSection(tool));
