@@ -5,37 +5,23 @@ import type { XY } from "../../core/base/polygon";
 import type { House } from "../../core/house/house";
 import { sectionsOf } from "../../core/house/sections";
 import { withDeckPlaceAt } from "../../core/job/move-section";
-import { type Section, sectionSchema } from "../../core/job/model";
-import { nextLabel } from "../../core/plan/choose-sections";
-import { newId, say } from "../job/edits";
-import { change, edit, useDesk } from "../job/store";
+import type { Section } from "../../core/job/model";
+import { putSection, say } from "../job/edits";
+import { useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { DraftLine } from "./draft-line";
 import { pressed } from "./pressed";
 import { type DeckSectionTool, deckPlace, withTypedPlace } from "./tools/deck-section";
 import { dragPath } from "./tools/move-section";
 
-/** Makes the section that was drawn over the joists; says why it is refused. Without two places there is nothing to make. */
+/** Makes the section that was drawn over the joists; refused, it says why and stays in hand. Without two places there is nothing to make. */
 export function finishDeckSection(tool: DeckSectionTool): string | null {
-  useDesk.setState({ tool: null });
-  const { deck, places } = tool;
-  if (deck === null || places.length < 2) return null;
-  const { job } = useDesk.getState();
-  const id = newId("se");
-  const refused = edit([
-    change(
-      "sections",
-      id,
-      sectionSchema.parse({
-        id,
-        label: nextLabel(new Set(job.sections.map((s) => s.label))),
-        kind: tool.section,
-        size: tool.size,
-        path: places.map((p) => ({ on: "deck", deck, ...p })),
-      }),
-    ),
-  ]);
-  if (!refused) useDesk.setState({ selection: { kind: "section", id } });
+  const { deck, places, section: kind, size } = tool;
+  const refused =
+    deck === null || places.length < 2
+      ? null
+      : putSection({ kind, size, path: places.map((p) => ({ on: "deck", deck, ...p })) });
+  if (!refused) useDesk.setState({ tool: null });
   return refused;
 }
 

@@ -1,11 +1,9 @@
 "use client";
 import { type RefObject, useEffect, useId, useMemo, useRef, useState } from "react";
 import type { StripWall } from "../../core/house/unrolled";
-import { sectionSchema } from "../../core/job/model";
-import { nextLabel } from "../../core/plan/choose-sections";
 import { sectionRows, sectionSizes } from "../../core/rules/sections";
-import { newId, say } from "../job/edits";
-import { change, edit, useDesk } from "../job/store";
+import { putSection, say } from "../job/edits";
+import { useDesk } from "../job/store";
 import { Button } from "../kit/button";
 import { words } from "../kit/number-words";
 import { DraftLine } from "./draft-line";
@@ -36,24 +34,7 @@ const put = (tool: SectionTool | null): void => useDesk.setState({ tool });
 export function finishSection(walls: readonly StripWall[], tool: SectionTool): string | null {
   put(null);
   if (tool.draft.length < 2) return null;
-  const { job } = useDesk.getState();
-  const id = newId("se");
-  const refused = edit([
-    change(
-      "sections",
-      id,
-      sectionSchema.parse({
-        id,
-        label: nextLabel(new Set(job.sections.map((s) => s.label))),
-        kind: tool.section,
-        size: tool.size,
-        path: pathOf(walls, tool.draft),
-        corners: tool.section.startsWith("trunking") ? "folded" : "fitted",
-      }),
-    ),
-  ]);
-  if (!refused) useDesk.setState({ selection: { kind: "section", id } });
-  return refused;
+  return putSection({ kind: tool.section, size: tool.size, path: pathOf(walls, tool.draft) });
 }
 
 /** The section being drawn on the unrolled walls, and the ground that takes the presses meanwhile. Drawing mm, y down. */

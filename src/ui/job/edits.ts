@@ -9,13 +9,17 @@ import {
   type Opening,
   type Point,
   type Room,
+  type SectionPlace,
   fixtureSchema,
   openingSchema,
+  sectionSchema,
 } from "../../core/job/model";
 import type { Change } from "../../core/job/patch";
 import { pinOf } from "../../core/laid/move-leg";
 import { pinId } from "../../core/job/run-key";
+import { nextLabel } from "../../core/plan/choose-sections";
 import type { PointKind } from "../../core/rules/accessories";
+import type { SectionKind } from "../../core/rules/sections";
 import {
   type Alignment,
   addPoint as newPoint,
@@ -57,6 +61,18 @@ export function editPoint(id: string, set: (p: Point) => Partial<Point>): string
 /** Stores what the core worked out, or passes its words on. */
 export const editWith = (made: Change[] | string): string | null =>
   typeof made === "string" ? made : made.length ? edit(made) : null;
+
+/**
+ * Puts a new section in, named next in line, and picks it; corners of trunking are folded by hand to begin with. Says why it is refused.
+ */
+export function putSection(of: { kind: SectionKind; size: string; path: SectionPlace[] }): string | null {
+  const id = newId("se");
+  const label = nextLabel(new Set(useDesk.getState().job.sections.map((s) => s.label)));
+  const corners = of.kind.startsWith("trunking") ? "folded" : "fitted";
+  const refused = edit([change("sections", id, sectionSchema.parse({ ...of, id, label, corners }))]);
+  if (!refused) useDesk.setState({ selection: { kind: "section", id } });
+  return refused;
+}
 
 const here = (): { job: Job; room: Room | undefined } => {
   const { job, room } = useDesk.getState();

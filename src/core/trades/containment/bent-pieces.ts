@@ -1,7 +1,7 @@
 import type { House } from "../../house/house";
 import type { LaidSection } from "../../house/sections";
 import { type Fact, fact } from "../../rules/fact";
-import { CONDUIT_RADIUS, middleRadius, radiusFacts } from "./conduit-bends";
+import { leastRadius, middleRadius, radiusFacts } from "./conduit-bends";
 import { BOX_TAKES, type DrawBox } from "./draw-boxes";
 import { fromStockBetween } from "./from-stock";
 import { type Fold, type PipeSet, SET_ANGLE, type SectionCorner, type SectionPiece, type Turn } from "./section-turns";
@@ -9,7 +9,7 @@ import { type Fold, type PipeSet, SET_ANGLE, type SectionCorner, type SectionPie
 const RAD = Math.PI / 180;
 
 /** Inner radius a conduit is bent to, mm: that of its former, else the least there may be. */
-export const innerRadius = (s: LaidSection): number => s.section.innerRadius ?? CONDUIT_RADIUS * s.size.width;
+export const innerRadius = (s: LaidSection): number => s.section.innerRadius ?? leastRadius(s.size.width);
 
 /** A corner of the middle line of a tube, and how long that line is from the corner before. */
 interface Vertex {

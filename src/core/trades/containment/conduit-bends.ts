@@ -3,13 +3,16 @@ import { type Fact, fact } from "../../rules/fact";
 
 const RAD = Math.PI / 180;
 /** Least inner radius of a conduit bend as a multiple of its outside diameter. Source: BS 7671:2018+A2:2022 522.8.3, on-site guidance. */
-export const CONDUIT_RADIUS = 2.5;
+const CONDUIT_RADIUS = 2.5;
+
+/** Least inner radius of a bend of a conduit of some outside diameter, mm. */
+export const leastRadius = (outside: number): number => CONDUIT_RADIUS * outside;
 
 /** Radius of the tube's middle line in the bend, mm. */
 export const middleRadius = (outside: number, innerRadius: number): number => innerRadius + outside / 2;
 
 export function radiusFacts(outside: number, innerRadius: number): Fact[] {
-  const limit = CONDUIT_RADIUS * outside;
+  const limit = leastRadius(outside);
   return atLeast(innerRadius, limit)
     ? []
     : [

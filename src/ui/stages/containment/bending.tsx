@@ -1,6 +1,6 @@
 "use client";
 import type { Section } from "../../../core/job/model";
-import { CONDUIT_RADIUS } from "../../../core/trades/containment/conduit-bends";
+import { leastRadius } from "../../../core/trades/containment/conduit-bends";
 import { NumberField, SelectField } from "../../kit/field";
 
 /** How a conduit is bent: the former it is bent round, and where it turns into its wall. `outside` is its diameter, mm. */
@@ -13,7 +13,7 @@ export function Bending({
   outside: number;
   put: (next: Partial<Section>) => string | null;
 }) {
-  const least = CONDUIT_RADIUS * outside;
+  const least = leastRadius(outside);
   return (
     <>
       <NumberField

@@ -3,11 +3,11 @@ import { useState } from "react";
 import { count, mm } from "../../../core/base/figures";
 import { sectionName } from "../../../core/drawings/section-drawings";
 import { bounds } from "../../../core/base/polygon";
-import { type Settings, sectionSchema } from "../../../core/job/model";
-import { type Proposed, nextLabel, proposeSections } from "../../../core/plan/choose-sections";
+import { type Settings } from "../../../core/job/model";
+import { type Proposed, proposeSections } from "../../../core/plan/choose-sections";
 import { laySection } from "../../../core/house/sections";
 import { wallName } from "../../../core/words/ways";
-import { newId, say } from "../../job/edits";
+import { newId, putSection, say } from "../../job/edits";
 import { change, edit, useDesk, useSnapshot } from "../../job/store";
 import { Button } from "../../kit/button";
 import { SelectField } from "../../kit/field";
@@ -80,7 +80,6 @@ function OnDeck() {
   const open = decks.filter((d) => d.access === "open" && d.kind !== "concrete");
   if (!open.length) return null;
   const add = (id: string): string | null => {
-    const { job } = useDesk.getState();
     const d = open.find((x) => x.id === id);
     if (!d) return null;
     const box = bounds(d.outline);
@@ -95,22 +94,7 @@ function OnDeck() {
           { x: box.x0 + 300, y },
           { x: box.x1 - 300, y },
         ];
-    const se = newId("se");
-    const refused = edit([
-      change(
-        "sections",
-        se,
-        sectionSchema.parse({
-          id: se,
-          label: nextLabel(new Set(job.sections.map((s) => s.label))),
-          kind: "tray",
-          size: "100",
-          path: ends.map((p) => ({ on: "deck", deck: id, ...p })),
-        }),
-      ),
-    ]);
-    if (!refused) useDesk.setState({ selection: { kind: "section", id: se } });
-    return refused;
+    return putSection({ kind: "tray", size: "100", path: ends.map((p) => ({ on: "deck", deck: id, ...p })) });
   };
   return (
     <SelectField
