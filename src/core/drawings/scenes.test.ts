@@ -160,6 +160,7 @@ describe("the scene of a wall", () => {
   it("says what the wall is made of", () => {
     const w = { ...job.walls[0]!, build: "stud" as const, thickness: 100, foilBacked: true };
     expect(wallWords({ ...w, backing: "party" })).toBe("stud 100, foil-backed, party wall");
+    expect(wallWords({ ...w, fireResisting: true })).toMatch(/, holds fire back$/);
     expect(wallWords({ ...w, foilBacked: false, backing: "outside" })).toBe("stud 100, outside behind");
     expect(wallWords({ ...w, build: "open" })).toBe("open, no wall");
   });

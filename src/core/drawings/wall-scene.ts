@@ -30,7 +30,7 @@ const behind: Record<Wall["backing"], string> = { room: "", outside: ", outside 
 export const wallWords = (w: Wall): string =>
   w.build === "open"
     ? "open, no wall"
-    : `${buildWords[w.build]} ${mm(w.thickness)}${w.foilBacked ? ", foil-backed" : ""}${behind[w.backing]}`;
+    : `${buildWords[w.build]} ${mm(w.thickness)}${w.foilBacked ? ", foil-backed" : ""}${behind[w.backing]}${w.fireResisting ? ", holds fire back" : ""}`;
 
 /** Upper edge of a face from its left end to its right, mm. */
 const topOf = (f: Face): readonly UV[] =>
