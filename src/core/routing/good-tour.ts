@@ -8,46 +8,45 @@ export const tourLength = (d: Distances, t: readonly number[]): number =>
   t.reduce((s, p, i) => s + d[p]![t[(i + 1) % t.length]!]!, 0);
 
 /** Settles a closed tour: reversals, and stretches of one to three places set elsewhere either way round, until neither helps. */
-function settle(d: Distances, tour: number[]): number[] {
-  let t = tour;
-  const n = t.length;
+function settle(flat: Float64Array, tour: readonly number[]): number[] {
+  const n = tour.length;
+  // Twice round, so that it can be read on from any place without starting again.
+  let t = Int32Array.from([...tour, ...tour]);
+  let spare = new Int32Array(2 * n);
   for (let better = true, rounds = 0; better && rounds < 80; rounds++) {
     better = false;
     for (let i = 0; i < n - 1; i++)
-      for (let j = i + 2; j < n; j++) {
-        if (i === 0 && j === n - 1) continue;
-        const [a, b, c, e] = [t[i]!, t[i + 1]!, t[j]!, t[(j + 1) % n]!];
-        if (d[a]![c]! + d[b]![e]! < d[a]![b]! + d[c]![e]! - 1e-9) {
-          t = [...t.slice(0, i + 1), ...t.slice(i + 1, j + 1).reverse(), ...t.slice(j + 1)];
+      for (let j = i + 2; j < (i === 0 ? n - 1 : n); j++) {
+        const [a, b, c, e] = [t[i]! * n, t[i + 1]! * n, t[j]!, t[j + 1]!];
+        if (flat[a + c]! + flat[b + e]! < flat[a + t[i + 1]!]! + flat[c * n + e]! - 1e-9) {
+          t.subarray(i + 1, j + 1).reverse();
+          t.copyWithin(n, 0, n);
           better = true;
         }
       }
     for (let size = 1; size <= 3 && n > size + 2; size++)
       for (let i = 0; i < n; i++) {
-        const ring = [...t.slice(i), ...t.slice(0, i)];
-        const stretch = ring.slice(0, size);
-        const rest = ring.slice(size);
-        const first = stretch[0]!;
-        const last = stretch[size - 1]!;
-        const before = rest[rest.length - 1]!;
-        const gain = d[before]![first]! + d[last]![rest[0]!]! - d[before]![rest[0]!]!;
-        for (let j = 0; j + 1 < rest.length; j++) {
-          const [p, q] = [rest[j]!, rest[j + 1]!];
-          const straight = d[p]![first]! + d[last]![q]! - d[p]![q]!;
-          const turned = d[p]![last]! + d[first]![q]! - d[p]![q]!;
-          if (Math.min(straight, turned) < gain - 1e-9) {
-            t = [
-              ...rest.slice(0, j + 1),
-              ...(straight <= turned ? stretch : [...stretch].reverse()),
-              ...rest.slice(j + 1),
-            ];
-            better = true;
-            break;
-          }
+        const [first, last] = [t[i]!, t[i + size - 1]!];
+        const [of, ol, before, after] = [first * n, last * n, t[i + n - 1]! * n, t[i + size]!];
+        const gain = flat[before + first]! + flat[ol + after]! - flat[before + after]!;
+        for (let j = i + size; j + 1 < i + n; j++) {
+          const [p, q] = [t[j]! * n, t[j + 1]!];
+          const gap = flat[p + q]!;
+          const straight = flat[p + first]! + flat[ol + q]! - gap;
+          const turned = flat[p + last]! + flat[of + q]! - gap;
+          if (straight >= gain - 1e-9 && turned >= gain - 1e-9) continue;
+          let k = 0;
+          for (let m = i + size; m <= j; m++) spare[k++] = t[m]!;
+          for (let m = 0; m < size; m++) spare[k++] = t[straight <= turned ? i + m : i + size - 1 - m]!;
+          for (let m = j + 1; m < i + n; m++) spare[k++] = t[m]!;
+          spare.copyWithin(n, 0, n);
+          [t, spare] = [spare, t];
+          better = true;
+          break;
         }
       }
   }
-  return t;
+  return [...t.subarray(0, n)];
 }
 
 /**
@@ -56,6 +55,7 @@ function settle(d: Distances, tour: number[]): number[] {
  */
 export function goodTour(d: Distances): number[] {
   const n = d.length;
+  const flat = Float64Array.from({ length: n * n }, (_, k) => d[Math.floor(k / n)]![k % n]!);
   const left = new Set(Array.from({ length: n - 1 }, (_, i) => i + 1));
   const start = [0];
   while (left.size) {
@@ -65,7 +65,7 @@ export function goodTour(d: Distances): number[] {
     start.push(pick);
     left.delete(pick);
   }
-  let best = settle(d, start);
+  let best = settle(flat, start);
   let length = tourLength(d, best);
   let seed = 12_345;
   const next = (most: number): number => (seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648) % most;
@@ -77,7 +77,7 @@ export function goodTour(d: Distances): number[] {
       ...best.slice(cuts[0], cuts[1]),
       ...best.slice(cuts[2]),
     ];
-    const t = settle(d, shaken);
+    const t = settle(flat, shaken);
     const l = tourLength(d, t);
     if (l < length - 1e-9) [best, length] = [t, l];
   }
