@@ -94,27 +94,47 @@ describe("decks that meet", () => {
       expect(joistsBored(both({}))).toEqual(["d1 4"]);
       expect(joistsBored(turned(10, { underside: 2455 }))).toEqual(["d2 1"]);
     });
-    it("not through two joists side by side, nor where the other deck's joist stands in the way", () => {
-      const parallel = (second: object, first: number): Job =>
-        house({
-          decks: [half("d1", 0, 1500, { joists: { ...across(0).joists, first } }), half("d2", 1500, 3000, second)],
-          points: [board("w0", 500), light("l1", 1000, 700, "d1"), light("l2", 1200, 1900, "d2")],
-          circuits: [lighting("l1", "l2")],
-        });
-      // The last joist of the first deck 24 from the side, and 45: there the cable would come out of one timber into the next.
-      for (const [first, second] of [
-        [276, 24],
-        [255, 1],
-      ] as const) {
-        const entries = (j: Job): number => joinMeetingDecks(draft(64, 64), layHouse(j)).flat().length;
-        expect(entries(parallel(across(second), first))).toBe(0);
-        expect(entries(parallel(across(second), 200))).toBeGreaterThan(0);
-        const plan = makePlan(parallel(across(second), first));
+    const parallel = (second: object, first: number): Job =>
+      house({
+        decks: [half("d1", 0, 1500, { joists: { ...across(0).joists, first } }), half("d2", 1500, 3000, second)],
+        points: [board("w0", 500), light("l1", 1000, 700, "d1"), light("l2", 1200, 1900, "d2")],
+        circuits: [lighting("l1", "l2")],
+      });
+    it("through two joists side by side in one go: a hole in each, at one place", () => {
+      // Joists of 47: the last of the first deck at 1 476, from 1 452.5 to 1 499.5; the first of the second from 1 500.5, or up to 49 on.
+      for (const second of [24, 31, 73]) {
+        const j = parallel(across(second), 276);
+        const plan = makePlan(j);
         expect(stops(plan)).toEqual([]);
         const run = plan.runs.find((r) => r.to === "l2")!;
-        const through = plan.holes.filter((o) => o.runs.includes(run.id) && Math.abs(o.centre[1] - 1500) < 30);
-        expect(through.map((o) => o.in.deck)).toEqual([]);
+        expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
+        const pair = plan.holes.filter(
+          (o) => o.runs.includes(run.id) && [1476, 1500 + second].includes(o.centre[1]) && o.in.kind === "joist",
+        );
+        expect(pair.map((o) => `${o.in.deck} ${o.in.joist}`)).toEqual(["d1 4", "d2 1"]);
+        expect(pair[0]!.centre[0]).toBe(pair[1]!.centre[0]);
+        expect(pair[0]!.diameter).toBe(pair[1]!.diameter);
+        // From deck to deck half way between the two, where that is not free.
+        if (second <= 31)
+          expect(run.legs.flatMap((l) => l.path).some(([, y]) => y === (1499.5 + 1500 + second - 23.5) / 2)).toBe(true);
       }
+    });
+    it("not where one lies a little higher, nor where one stands in the other's way", () => {
+      // 40 higher; the first 45 from the side, or 10, where the joists overlap after a survey's slip.
+      for (const [first, second] of [
+        [276, across(24, { underside: 2455 })],
+        [255, across(1)],
+        [290, across(1)],
+      ] as const) {
+        const entries = (k: Job): number => joinMeetingDecks(draft(64, 64), layHouse(k)).flat().length;
+        expect(entries(parallel(second, first))).toBe(0);
+      }
+    });
+    it("round by the wall where the other deck's joist stands in the way", () => {
+      const plan = makePlan(parallel(across(1), 255));
+      expect(stops(plan)).toEqual([]);
+      const run = plan.runs.find((r) => r.to === "l2")!;
+      expect(plan.holes.filter((o) => o.runs.includes(run.id) && Math.abs(o.centre[1] - 1500) < 30)).toEqual([]);
     });
     it("under it and up again along the wall where that joist may not be bored: engineered, or closed", () => {
       for (const more of [{ kind: "engineered" }, { access: "closed" }]) {

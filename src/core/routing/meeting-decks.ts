@@ -53,6 +53,8 @@ interface Edge {
   /** Where the cable lies free across the side: in the bay of its own deck, and beyond the joist. */
   inner: number;
   outer: number;
+  /** The face of the joist that looks out of its deck. */
+  face: number;
 }
 
 /**
@@ -68,8 +70,9 @@ function edgeJoist(h: House, l: LaidDeck, side: Side, along: number, inward: 1 |
     (x) => x.notch === undefined && Math.abs(x.along - along) <= EPS,
   );
   if (!line || !canReach(l, placeOn(l, along, j.at))) return null;
-  const off = inward * (l.deck.joists.breadth / 2 + CLEAR);
-  return { joist: j, line, inner: j.at + off, outer: j.at - off };
+  const half = l.deck.joists.breadth / 2;
+  const off = inward * (half + CLEAR);
+  return { joist: j, line, inner: j.at + off, outer: j.at - off, face: j.at - inward * half };
 }
 
 /** True when a cable lies free beside the joists of a deck at a place across one of its sides. */
@@ -77,8 +80,18 @@ const freeAt = (l: LaidDeck, side: Side, across: number, along: number): boolean
   clearOfJoists(l, side.axis === l.across ? across : along).gap >= CLEAR - EPS;
 
 /**
+ * Between two joists, one of each deck, that stand so close that no cable lies free there: one hole goes straight through both. Null
+ * where they lie at two heights or, after a survey's slip, in each other.
+ */
+function betweenPair(a: LaidDeck, ea: Edge, b: LaidDeck, eb: Edge): number | null {
+  if (Math.abs(a.mid - b.mid) > EPS) return null;
+  const gap = (eb.face - ea.face) * Math.sign(ea.outer - ea.inner);
+  return gap < -EPS ? null : (ea.face + eb.face) / 2;
+}
+
+/**
  * Joins decks that meet side to side and at one height: a cable that comes along the joists of one goes straight on into the other, by a
- * bore through the joist that lies along the side of one of them. Adds the nodes they share, and gives them as entries of both, by deck.
+ * bore through the joist that lies along the side of one of them, or through one of each that lie side by side. Adds the nodes they share, and gives them as entries of both, by deck.
  */
 export function joinMeetingDecks(g: GraphDraft, h: House): Entry[][] {
   const out: Entry[][] = h.decks.map(() => []);
@@ -116,9 +129,11 @@ export function joinMeetingDecks(g: GraphDraft, h: House): Entry[][] {
             const [ea, eb] = [edgeJoist(h, a, s, x, inward(p)), edgeJoist(h, b, t, x, inward(q))];
             if (!ea || !eb) continue;
             const [edgeA, edgeB] = [ea === "free" ? null : ea, eb === "free" ? null : eb];
-            // Through one joist; where the other deck has one there too, nobody gets a drill at them.
-            const meet = (edgeA ?? edgeB)?.outer;
-            if (meet !== undefined && !freeAt(edgeA ? b : a, s, meet, x)) continue;
+            let meet = (edgeA ?? edgeB)?.outer ?? null;
+            if (meet !== null && !freeAt(edgeA ? b : a, s, meet, x)) {
+              meet = edgeA && edgeB ? betweenPair(a, edgeA, b, edgeB) : null;
+              if (meet === null) continue;
+            }
             const [atA, atB] = [meet ?? s.at, meet ?? t.at];
             const [na, nb] = [bored(i, s, x, edgeA, atA), bored(j, t, x, edgeB, atB)];
             if (Math.abs(a.mid - b.mid) <= EPS) addEdge(g, na.side, nb.side, EDGE.bay, i);
