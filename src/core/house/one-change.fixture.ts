@@ -1,5 +1,5 @@
 import { applyPatch } from "../job/patch";
-import type { Job } from "../job/model";
+import { type Job, sectionSchema } from "../job/model";
 import { generatedHouse } from "../routing/generated-house";
 
 /** A house to change. */
@@ -100,6 +100,48 @@ export const changes: Record<string, (j: Job, n: number, by: number) => Job> = {
   "a circuit laid on the surface": (j, n) => {
     const c = pick(j.circuits, n);
     return applyPatch(j, [{ collection: "circuits", id: c.id, before: c, after: { ...c, walls: "surface" } }]);
+  },
+  "a light moved": (j, n, by) => {
+    const p = pick(
+      j.points.filter((x) => x.place.on === "deck"),
+      n,
+    );
+    if (!p) return j;
+    const { x, y } = p.place as { x: number; y: number };
+    const after = { ...p, place: { ...p.place, x: x + by, y: y - by } };
+    return applyPatch(j, [{ collection: "points", id: p.id, before: p, after }]);
+  },
+  "joists set out anew": (j, n, by) => {
+    const d = pick(j.decks, n);
+    const after = { ...d, joists: { ...d.joists, first: d.joists.first + Math.abs(by) } };
+    return applyPatch(j, [{ collection: "decks", id: d.id, before: d, after }]);
+  },
+  "a beam let into a wall": (j, n) => {
+    // Its end stands over a point, in the middle of what is left for its cable.
+    const p = pick(
+      j.points.filter((x) => x.place.on === "wall"),
+      n,
+    );
+    const { wall, u } = p.place as { wall: string; u: number };
+    const end = { u: u - 10, v: 1900, width: 20, height: 200, depth: 150, name: "" };
+    const f = { id: `beam-${n}`, wall, kind: "beam", ...end };
+    return applyPatch(j, [{ collection: "fixtures", id: f.id, before: null, after: f }]);
+  },
+  "a trunking put up": (j, n, by) => {
+    const wall = pick(j.walls, n).id;
+    const path = [
+      { on: "wall", wall, u: 400, v: 200 },
+      { on: "wall", wall, u: 400, v: 900 + by },
+      { on: "wall", wall, u: 1100, v: 900 + by },
+    ];
+    const s = sectionSchema.parse({ id: `t-${n}`, label: `T${n}`, kind: "mini-trunking", size: "38x16", path });
+    return applyPatch(j, [{ collection: "sections", id: s.id, before: null, after: s }]);
+  },
+  "notches wanted, by the other school": (j, n) => {
+    const decks = n % 2 ? j.decks : j.decks.map((d) => ({ ...d, notchLines: [300 + n] }));
+    const { schools } = j.settings;
+    const notch = schools.notch === "warranty" ? "on-site" : "warranty";
+    return { ...j, decks, settings: { ...j.settings, schools: { ...schools, notch } } };
   },
   "a bore line asked for": (j, n, by) => {
     const d = pick(j.decks, n);

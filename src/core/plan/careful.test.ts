@@ -42,7 +42,7 @@ describe("circuits that must carry what they are for", () => {
     const plan = makePlan(far);
     expect(ratings(plan)).not.toContain("circuit.loop");
     const h = layHouse(far);
-    const { care } = layWithCare(h, buildGraph(h), { held: [], before: null });
+    const { care } = layWithCare(h, buildGraph(h), { held: [], before: null, found: [] });
     expect([...care.short]).toEqual(["ring"]);
     expect(care.apart.size).toBe(0);
     // The others keep to the weights: far fewer holes than with all of it laid short.
@@ -70,7 +70,7 @@ describe("circuits that must carry what they are for", () => {
     const h = layHouse(job);
     const g = buildGraph(h);
     expect(careless(job)).toEqual([]);
-    const { laid: runs, care } = layWithCare(h, g, { held: [], before: null });
+    const { laid: runs, care } = layWithCare(h, g, { held: [], before: null, found: [] });
     expect(care.short.size + care.apart.size).toBe(0);
     expect(runs.runs).toEqual(layRuns(h, g).runs);
   });

@@ -1,14 +1,15 @@
 import { atLeast } from "../base/tolerance";
 import type { House } from "../house/house";
 import type { HeldRun } from "../laid/held";
-import type { Hole } from "../laid/laid";
+import type { FoundWay, Hole } from "../laid/laid";
 import { type Laid, type LaidRun, type OnProgress, layAgain, layWanted, wantedOf } from "../routing/lay";
 import type { RouteGraph } from "../routing/graph";
 import { type Care, type MostTogether, NO_CARE } from "../routing/care";
 import type { Fact } from "../rules/fact";
 import { groupingFactor, type groupings } from "../rules/ratings";
 import type { Before, Task } from "../routing/tasks";
-import { laidRatings } from "../trades/circuits/laid-rating";
+import { type LaidCircuit, laidCircuits } from "../trades/circuits/laid-circuit";
+import { ratingsOf } from "../trades/circuits/laid-rating";
 import { runLength } from "../laid/run-measures";
 import { holesOf } from "./holes";
 
@@ -21,15 +22,27 @@ export interface LaidWithCare {
   care: Care;
   /** Every run as it lies. */
   tasks: readonly Task[];
+  /** What every circuit carries as its runs lie. */
+  circuits: LaidCircuit[];
 }
 
-/** Circuits that fail as they are laid, by what would help them; how many findings there are in all. */
-function failing(h: House, runs: readonly LaidRun[], holes: readonly Hole[]): { care: Care; stops: number } {
-  const facts = laidRatings(
+/** Every circuit as its runs lie. */
+const circuitsOf = (
+  h: House,
+  runs: readonly LaidRun[],
+  holes: readonly Hole[],
+  found: readonly FoundWay[],
+): LaidCircuit[] =>
+  laidCircuits(
     h,
     runs.map((r) => ({ ...r, pathLength: runLength(r.legs) })),
     holes,
-  ).filter((f) => f.severity === "stop");
+    found,
+  );
+
+/** Circuits that fail as they are laid, by what would help them; how many findings there are in all. */
+function failing(h: House, runs: readonly LaidRun[], circuits: readonly LaidCircuit[]): { care: Care; stops: number } {
+  const facts = ratingsOf(h, runs, circuits).filter((f) => f.severity === "stop");
   const of = (rules: readonly string[]): Fact[] => facts.filter((f) => rules.includes(f.rule));
   // Another place helps only where it is others beside it that make it carry too little, and not those in a section that the user drew.
   const legs = new Map(runs.map((r) => [r.id, r.legs]));
@@ -67,17 +80,28 @@ export function layWithCare(
     held,
     before,
     care,
+    found,
     progress,
-  }: { held: readonly HeldRun[]; before: Before | null; care?: Care; progress?: OnProgress },
+  }: {
+    held: readonly HeldRun[];
+    before: Before | null;
+    care?: Care;
+    found: readonly FoundWay[];
+    progress?: OnProgress;
+  },
 ): LaidWithCare {
   const wanted = wantedOf(h, g, held, before);
   const { tasks } = wanted;
   const given = care ?? NO_CARE;
   const laid = layWanted(h, g, wanted, { quick: before !== null, care: given, ...(progress ? { progress } : {}) });
-  let best: LaidWithCare = { laid, holes: holesOf(h, laid.runs, given), care: given, tasks };
+  const laidOut = (l: Laid, by: Care): LaidWithCare => {
+    const holes = holesOf(h, l.runs, by);
+    return { laid: l, holes, care: by, tasks, circuits: circuitsOf(h, l.runs, holes, found) };
+  };
+  let best = laidOut(laid, given);
   // While something is dragged it is laid as it was a moment ago.
   if (before) return best;
-  let { care: more, stops } = failing(h, best.laid.runs, best.holes);
+  let { care: more, stops } = failing(h, best.laid.runs, best.circuits);
   let tried = given;
   for (let k = 0; k < TRIES && more.short.size + more.apart.size > 0; k++) {
     const next: Care = {
@@ -87,12 +111,11 @@ export function layWithCare(
     if (next.short.size === tried.short.size && next.apart.size === tried.apart.size) break;
     tried = next;
     const was = tasks.map(({ way, instead }) => ({ way, instead }));
-    const again = layAgain(h, g, wanted, next);
-    const holes = holesOf(h, again.runs, next);
-    const then = failing(h, again.runs, holes);
+    const again = laidOut(layAgain(h, g, wanted, next), next);
+    const then = failing(h, again.laid.runs, again.circuits);
     more = then.care;
-    if (then.stops < stops && again.runs.length >= best.laid.runs.length) {
-      best = { laid: again, holes, care: next, tasks };
+    if (then.stops < stops && again.laid.runs.length >= best.laid.runs.length) {
+      best = again;
       stops = then.stops;
     } else
       tasks.forEach((t, i) => {

@@ -1,6 +1,5 @@
 import { leakageFacts } from "../trades/board/leakage";
 import { circuitFacts } from "../trades/circuits/circuit-facts";
-import { laidCircuits } from "../trades/circuits/laid-circuit";
 import { ratingsOf } from "../trades/circuits/laid-rating";
 import { bathFacts } from "../trades/bath/bath-facts";
 import { lyingTogether } from "../trades/circuits/lying-together";
@@ -79,9 +78,11 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const held = options.held ?? [];
   const before = options.before ?? null;
   const graph = graphAround(h, held);
-  const { laid, holes, care } = layWithCare(h, graph, {
+  const found = foundWays(h, graph);
+  const { laid, holes, care, circuits } = layWithCare(h, graph, {
     held,
     before,
+    found,
     ...(before ? { care: careOf.get(before) ?? NO_CARE } : {}),
     ...(options.progress ? { progress: options.progress } : {}),
   });
@@ -118,8 +119,6 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       ...(r.held?.built ? { built: true } : {}),
     };
   });
-  const found = foundWays(h, graph);
-  const circuits = laidCircuits(h, runs, holes, found);
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   // While something is dragged the least of a moment ago stands: it is worked out again when the hand lets go.
   const least = before
@@ -187,7 +186,7 @@ const careOf = new WeakMap<Plan, Care>();
 /** Why a run of the plan goes the way it goes; see `whyThisWay`. */
 export function whyRun(h: House, run: string, held: readonly HeldRun[] = []): Why | null {
   const g = graphAround(h, held);
-  return whyThisWay(h, g, run, layWithCare(h, g, { held, before: null }));
+  return whyThisWay(h, g, run, layWithCare(h, g, { held, before: null, found: foundWays(h, g) }));
 }
 
 /** The legal lines of a house as they are with what is done already. */

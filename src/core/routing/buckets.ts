@@ -61,3 +61,102 @@ export class Buckets {
     this.next = next;
   }
 }
+
+/** Buckets that go round: a power of two. */
+const RING = 4096;
+
+/**
+ * A queue of states by what they cost, as `Buckets`, for steps of any size: what lies further on than the buckets reach waits aside until
+ * they reach it. Within a bucket states come out in the order they went in, so that equal plans come out equal.
+ */
+export class FarBuckets {
+  /** Number of the bucket that the last state came from, counted from nought. */
+  bucket = 0;
+  private size = 0;
+  private readonly head = new Int32Array(RING).fill(-1);
+  private readonly tail = new Int32Array(RING);
+  private state = new Int32Array(1024);
+  private next = new Int32Array(1024);
+  private free = 0;
+  private readonly share: number;
+  private aside: { bucket: number; state: number }[] = [];
+  /** Least bucket of what waits aside. */
+  private nearest = Infinity;
+
+  /** @param width of a bucket, mm */
+  constructor(width: number) {
+    this.share = 1 / width;
+  }
+
+  clear(): void {
+    if (this.size) this.head.fill(-1);
+    this.size = this.free = this.bucket = 0;
+    this.aside = [];
+    this.nearest = Infinity;
+  }
+
+  /** Number of the bucket that holds a cost, mm. */
+  bucketOf(cost: number): number {
+    return Math.floor(cost * this.share);
+  }
+
+  /** @param cost no less, but for a hair, than that of the state last taken, mm */
+  push(cost: number, state: number): void {
+    const bucket = Math.max(this.bucket, Math.floor(cost * this.share));
+    if (bucket >= this.bucket + RING) {
+      this.aside.push({ bucket, state });
+      this.nearest = Math.min(this.nearest, bucket);
+    } else this.put(bucket, state);
+  }
+
+  private put(bucket: number, state: number): void {
+    if (this.free === this.state.length) this.grow();
+    const i = this.free++;
+    const k = bucket & (RING - 1);
+    this.state[i] = state;
+    this.next[i] = -1;
+    if (this.head[k]! < 0) this.head[k] = i;
+    else this.next[this.tail[k]!] = i;
+    this.tail[k] = i;
+    this.size++;
+  }
+
+  /** Takes a state out of the least bucket that holds any; −1 when nothing is left. */
+  take(): number {
+    if (!this.size) {
+      if (!this.aside.length) return -1;
+      this.bucket = this.nearest;
+      this.bringNear();
+    }
+    let k = this.bucket & (RING - 1);
+    while (this.head[k]! < 0) {
+      k = ++this.bucket & (RING - 1);
+      if (this.bucket + RING > this.nearest) this.bringNear();
+    }
+    const i = this.head[k]!;
+    this.head[k] = this.next[i]!;
+    this.size--;
+    return this.state[i]!;
+  }
+
+  /** Puts what waits aside into the buckets as far as they reach. */
+  private bringNear(): void {
+    const waiting = this.aside;
+    this.aside = [];
+    this.nearest = Infinity;
+    for (const x of waiting)
+      if (x.bucket < this.bucket + RING) this.put(x.bucket, x.state);
+      else {
+        this.aside.push(x);
+        this.nearest = Math.min(this.nearest, x.bucket);
+      }
+  }
+
+  private grow(): void {
+    const [state, next] = [new Int32Array(this.state.length * 2), new Int32Array(this.next.length * 2)];
+    state.set(this.state);
+    next.set(this.next);
+    this.state = state;
+    this.next = next;
+  }
+}

@@ -135,9 +135,9 @@ describe("walls drawn in text", () => {
   it("at different heights: out of one strip into the other, never on a slope", () => {
     expect(routed(["........", ".D......", "........", "......S.", "........"])).toEqual([
       "........",
-      ".D......",
-      ".|......",
-      ".+----S.",
+      ".D----+.",
+      "......|.",
+      "......S.",
       "........",
     ]);
   });

@@ -82,11 +82,20 @@ export function legsOf(
     nodes = nodes.slice(0, -tail);
   }
   const pieces: Piece[] = [];
+  /** The edge that the last piece came from, or was made longer by. */
+  let on = -1;
   edges.forEach((e, i) => {
     const kind = g.kind[e]!;
     if (kind === EDGE.corner || g.length[e]! < EPS) return;
     const a = place(g, nodes[i]!);
     const b = place(g, nodes[i + 1]!);
+    const before = pieces[pieces.length - 1];
+    const like = before && kind === g.kind[on] && g.ref[e] === g.ref[on] && g.section[e] === g.section[on];
+    on = e;
+    if (like && !before.by && inLine(before, { a, b })) {
+      before.b = b;
+      return;
+    }
     const piece: Piece = { ...surfaceOf(h, g, c, e), a, b };
     if (kind === EDGE.outside) {
       const { path } = outsideOf(h)[g.ref[e]!]!;
@@ -154,7 +163,11 @@ const crossing = (m: LegMethod): boolean => m === "across-bay" || m === "through
 function joins(p: Piece, q: Piece): boolean {
   if (p.surface.id !== q.surface.id || p.surface.kind !== q.surface.kind) return false;
   if (p.section !== q.section || p.by || q.by) return false;
-  if (p.method !== q.method && !(crossing(p.method) && crossing(q.method))) return false;
+  return (p.method === q.method || (crossing(p.method) && crossing(q.method))) && inLine(p, q);
+}
+
+/** True for two stretches that go on straight, one from the other. */
+function inLine(p: Pick<Piece, "a" | "b">, q: Pick<Piece, "a" | "b">): boolean {
   const d = (a: XYZ, b: XYZ): XYZ => [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
   const u = d(p.a, p.b);
   const v = d(q.a, q.b);

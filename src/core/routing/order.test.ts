@@ -43,6 +43,18 @@ describe("order of points", () => {
       { numRuns: 20 },
     );
   });
+  it("a least tour asked for again is the same, and one that differs in a single place is its own", () => {
+    fc.assert(
+      fc.property(places(9, 12), fc.nat(8), fc.integer({ min: 1, max: 4000 }), (d, at, by) => {
+        const first = leastTour(d);
+        const longer = d.map((row, i) => row.map((x, j) => (i !== j && (i === at || j === at) ? x + by : x)));
+        // Each way to one place is longer by as much, there and back.
+        expect(leastTour(longer).length).toBeCloseTo(first.length + 2 * by, 5);
+        expect(leastTour(d.map((row) => [...row]))).toEqual(first);
+      }),
+      { numRuns: 20 },
+    );
+  });
   it("the least tour is as long as the best order, and its bound is not above it", () => {
     fc.assert(
       fc.property(places(9, 13), (d) => {

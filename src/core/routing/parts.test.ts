@@ -1,6 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { layHouse } from "../house/house";
+import { sectionSchema } from "../job/model";
 import { changes, house } from "../house/one-change.fixture";
 import { relayHouse } from "../house/relay";
 import { buildGraph } from "./build";
@@ -26,6 +27,36 @@ describe("the graph of a house put together from parts kept from the one before"
       }),
       { numRuns: 8 },
     );
+  });
+  it.each([
+    [
+      "an upright trunking set aside by 30",
+      (u: number) => {
+        const path = [300, 900].map((v) => ({ on: "wall", wall: house.walls[0]!.id, u, v }));
+        const s = sectionSchema.parse({ id: "t", label: "T", kind: "mini-trunking", size: "38x16", path });
+        return { ...house, sections: [s] };
+      },
+      [400, 430],
+    ],
+    [
+      "notches by the other school",
+      (n: number) => {
+        // Over the whole of a span, so that one school allows some which the other does not.
+        const lines = Array.from({ length: 30 }, (_, k) => 200 + 75 * k);
+        const decks = house.decks.map((d) => ({ ...d, notchLines: lines }));
+        const schools = { ...house.settings.schools, notch: n ? ("on-site" as const) : ("warranty" as const) };
+        return { ...house, decks, settings: { ...house.settings, schools } };
+      },
+      [0, 1],
+    ],
+  ] as const)("%s: nothing else changes, and the graph does", (_, make, [from, to]) => {
+    const [a, b] = [make(from), make(to)];
+    const before = layHouse(a);
+    const was = buildGraph(before);
+    const next = { ...a, sections: b.sections, settings: b.settings };
+    const now = buildGraph(relayHouse(before, next));
+    expect(unlike(now, buildGraph(layHouse(next)))).toEqual([]);
+    expect(unlike(now, was)).not.toEqual([]);
   });
   it("holds over many changes in a row", () => {
     fc.assert(

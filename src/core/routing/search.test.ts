@@ -4,7 +4,7 @@ import type { XYZ } from "../base/wall-frame";
 import { layHouse } from "../house/house";
 import type { Job } from "../job/model";
 import { cheapPlaces } from "./ahead";
-import { Buckets } from "./buckets";
+import { Buckets, FarBuckets } from "./buckets";
 import { buildGraph } from "./build";
 import { edgeCosts } from "./edge-costs";
 import { generatedHouse } from "./generated-house";
@@ -195,6 +195,32 @@ describe("cheapest way", () => {
     const only = small(places, [[0, 1, 5]]);
     expect(cheapestWay(only, 0, 1, plain(only, [1000]))).toEqual({ edges: [0], cost: 1_001_000 });
   });
+  it("the cheapest of several ways that come in at almost the same cost, whichever was found first", () => {
+    // From 0 to 1 along x and then y, or along y and then x; and straight there, on a slope that counts as along x.
+    const places: XYZ[] = [
+      [0, 0, 0],
+      [10, 10, 0],
+      [10, 0, 0],
+      [0, 10, 0],
+    ];
+    const edges: [number, number, number][] = [
+      [0, 1, -1],
+      [0, 2, -1],
+      [2, 1, -1],
+      [0, 3, -1],
+      [3, 1, -1],
+    ];
+    const g = small(places, edges);
+    const cheapest = (...cost: number[]) => cheapestWay(g, 0, 1, { ...plain(g, cost), perMm: 0 });
+    expect(cheapest(31, 10, 10, 12, 13)).toEqual({ edges: [1, 2], cost: 20 });
+    expect(cheapest(31, 12, 13, 10, 10)).toEqual({ edges: [3, 4], cost: 20 });
+    expect(cheapest(19, 10, 10, 12, 13)).toEqual({ edges: [0], cost: 19 });
+    expect(cheapest(31, 10, 21, 12, 13)).toEqual({ edges: [3, 4], cost: 25 });
+    // With a bend of 30 both come in on their own axis, 50 before 55.
+    const bent = (...cost: number[]) => cheapestWay(g, 0, 1, { ...plain(g, cost), perMm: 0, bend: 30 });
+    expect(bent(63, 10, 10, 12, 13)).toEqual({ edges: [1, 2], cost: 50 });
+    expect(bent(63, 12, 13, 10, 10)).toEqual({ edges: [3, 4], cost: 50 });
+  });
   it("keeps the dearer way to a place where the cheaper one would have to cross others there", () => {
     const g = small(
       [
@@ -247,5 +273,50 @@ describe("queue in buckets", () => {
       }),
       { numRuns: 40 },
     );
+  });
+  it("for steps of any size: bucket after bucket, and within one in the order they went in", () => {
+    // A million is the price of another point's box; 40 000 lies just beyond what the buckets of 10 reach at once.
+    const step = fc.oneof(fc.double({ min: 0, max: 90, noNaN: true }), fc.constantFrom(20_000, 40_950, 40_961, 1e6));
+    fc.assert(
+      fc.property(fc.array(fc.tuple(step, fc.nat(3)), { minLength: 1, maxLength: 400 }), (pushes) => {
+        const q = new FarBuckets(10);
+        for (const times of [1, 2]) {
+          q.clear();
+          const cost: number[] = [];
+          const out: number[] = [];
+          let least = 0;
+          const takeOne = (): boolean => {
+            const n = q.take();
+            if (n < 0) return false;
+            out.push(n);
+            least = cost[n]!;
+            expect(q.bucket).toBe(q.bucketOf(least));
+            return true;
+          };
+          for (const [by, take] of pushes) {
+            // As a search does: nothing goes in below what came out last.
+            cost.push(least + by);
+            q.push(least + by, cost.length - 1);
+            for (let k = 0; k < take && takeOne(); k++);
+          }
+          // The first time something is left in it.
+          while (times === 2 && takeOne());
+          if (times === 2) expect(out.length).toBe(pushes.length);
+          const buckets = out.map((n) => Math.floor(cost[n]! * 0.1));
+          expect(buckets).toEqual([...buckets].sort((a, b) => a - b));
+          for (let i = 1; i < out.length; i++)
+            if (buckets[i] === buckets[i - 1]) expect(out[i]!).toBeGreaterThan(out[i - 1]!);
+        }
+        expect(q.take()).toBe(-1);
+      }),
+      { numRuns: 60 },
+    );
+    const q = new FarBuckets(10);
+    q.push(40, 1);
+    q.push(50, 2);
+    expect(q.take()).toBe(1);
+    // A hair less than what came out last, as rounding leaves it.
+    q.push(40 - 1e-9, 3);
+    expect([q.take(), q.take(), q.take()]).toEqual([3, 2, -1]);
   });
 });

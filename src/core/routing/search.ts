@@ -1,10 +1,12 @@
 import { type CheapPlaces, fromBoxes } from "./ahead";
 import { KEEPS, type RouteGraph } from "./graph";
-import { Buckets } from "./buckets";
-import { Heap } from "./heap";
+import { Buckets, FarBuckets } from "./buckets";
 
 /** Width of a bucket of the search by length, mm: about the step between two places where cables meet. */
 const BUCKET = 40;
+
+/** The same of the search for ways, mm. */
+const SLOT = 32;
 
 /** Axis of arrival that stands for "just started". */
 const START = KEEPS;
@@ -136,7 +138,7 @@ interface Scratch {
   least: Float64Array;
   touched: Int32Array;
   round: number;
-  heap: Heap;
+  queue: FarBuckets;
   buckets: Buckets;
 }
 const kept = new WeakMap<RouteGraph, Scratch>();
@@ -156,7 +158,7 @@ function scratchOf(g: RouteGraph): Scratch {
       least: new Float64Array(g.nodes),
       touched: new Int32Array(g.nodes),
       round: 0,
-      heap: new Heap(),
+      queue: new FarBuckets(SLOT),
       buckets: new Buckets(
         BUCKET,
         g.length.reduce((most, x) => Math.max(most, x), 0),
@@ -165,7 +167,7 @@ function scratchOf(g: RouteGraph): Scratch {
     kept.set(g, s);
   }
   s.round += 2;
-  s.heap.clear();
+  s.queue.clear();
   s.buckets.clear();
   return s;
 }
@@ -218,7 +220,7 @@ export interface Way {
  */
 export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights): Way | null {
   if (from < 0 || to < 0) return null;
-  const { best, via, prev, seen, round, heap, wanted: guessed, done: ahead, least, touched } = scratchOf(g);
+  const { best, via, prev, seen, round, queue, wanted: guessed, done: ahead, least, touched } = scratchOf(g);
   const { first, edges, to: ends, heading, box, x, y, z } = g;
   const { cost: costs, bend, throughBox, crossing } = w;
   const [end0, end1] = w.ends;
@@ -254,9 +256,10 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
   seen[start] = round;
   least[from] = 0;
   touched[from] = round;
-  heap.push(guess(from), start);
-  while (heap.size) {
-    const state = heap.pop();
+  queue.push(guess(from), start);
+  let [found, last] = [-1, -1];
+  for (let state = start; (state = queue.take()) >= 0;) {
+    if (found >= 0 && queue.bucket > last) break;
     // round: found; round + 1: settled.
     if (seen[state] === round + 1) continue;
     seen[state] = round + 1;
@@ -264,9 +267,9 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
     const arrived = state & 3;
     const cost = best[state]!;
     if (node === to) {
-      const out: number[] = [];
-      for (let s = state; via[s]! >= 0; s = prev[s]!) out.push(via[s]!);
-      return { edges: out.reverse(), cost };
+      if (found < 0 || cost < best[found]! - 1e-9) found = state;
+      last = queue.bucketOf(best[found]!);
+      continue;
     }
     if (cost > least[node]! + slack) continue;
     const straight = arrived === START ? 0 : crossed(w, node, arrived);
@@ -294,11 +297,14 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
         via[s] = e;
         prev[s] = state;
         seen[s] = round;
-        heap.push(c + guess(next), s);
+        queue.push(c + guess(next), s);
       }
     }
   }
-  return null;
+  if (found < 0) return null;
+  const out: number[] = [];
+  for (let s = found; via[s]! >= 0; s = prev[s]!) out.push(via[s]!);
+  return { edges: out.reverse(), cost: best[found]! };
 }
 
 /** Every node that can be reached from one node over usable edges. */

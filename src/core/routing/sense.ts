@@ -20,11 +20,10 @@ function levelInMasonry(h: House, g: RouteGraph): Float64Array {
   let out = levels.get(g);
   if (out) return out;
   out = new Float64Array(g.a.length);
-  const seen = sectionsOf(h).map((s) => !s.row.hidden);
+  const seen = Uint8Array.from([0, ...sectionsOf(h).map((s) => (s.row.hidden ? 0 : 1))]);
+  const masonry = Uint8Array.from(h.faces, (f) => (f.wall.build === "masonry" ? 1 : 0));
   for (let e = 0; e < out.length; e++)
-    if (seen[g.section[e]! - 1]) out[e] = 0;
-    else if (g.kind[e] === EDGE.wall && g.axis[e] !== 2 && h.faces[g.ref[e]!]!.wall.build === "masonry")
-      out[e] = g.length[e]!;
+    if (g.kind[e] === EDGE.wall && g.axis[e] !== 2 && masonry[g.ref[e]!] && !seen[g.section[e]!]) out[e] = g.length[e]!;
   levels.set(g, out);
   return out;
 }

@@ -61,11 +61,12 @@ function knownOf(g: RouteGraph): Known {
   const sectionEdges = new Map<number, number[]>();
   // Where sections make cable cheaper than elsewhere: each stretch of one on a wall or deck.
   const stretches = new Map<string, number[]>();
-  for (let e = 0; e < g.kind.length; e++) {
-    if (g.kind[e] === EDGE.bore) boreEdge[g.ref[e]!] = e;
-    const section = g.section[e]!;
+  const { kind, ref, section: sections } = g;
+  for (let e = 0; e < kind.length; e++) {
+    if (kind[e] === EDGE.bore) boreEdge[ref[e]!] = e;
+    const section = sections[e]!;
     if (!section) continue;
-    const key = `${section} ${g.kind[e] === EDGE.wall} ${g.ref[e]}`;
+    const key = `${section} ${kind[e] === EDGE.wall} ${ref[e]}`;
     into(sectionEdges, section, e);
     into(stretches, key, e);
   }

@@ -1,3 +1,4 @@
+import { alike } from "../base/alike";
 import { distinct, indexNear } from "../base/distinct";
 import type { Interval } from "../base/interval";
 import { type UV, rectAround, rectOf } from "../base/rect";
@@ -7,7 +8,7 @@ import { type Face, type House, deckReaches, decksOfFace } from "../house/house"
 import type { LaidDeck } from "../house/deck";
 import { BAND, type PointOnFace, THIN_WALL } from "../house/wall-zones";
 import { outsideOf } from "../house/outside";
-import { sectionsOf, sectionsOnFace } from "../house/sections";
+import { sectionsOf } from "../house/sections";
 import { BESIDE_STUD, studAt } from "../house/studs";
 import { boreLinesBeside } from "./bore-lines";
 
@@ -77,7 +78,8 @@ const inside = (xs: number[], low: number, high: number): number[] =>
  * opposite faces.
  */
 export function collectLines(h: House): FaceLines[] {
-  const own = h.faces.map((f) => ownLines(h, f));
+  const hung = h.points.flatMap((p) => (p.deck < 0 ? [] : [p.deck, ...p.space]));
+  const own = h.faces.map((f) => keptLines(h, f, hung));
   return h.faces.map((f, i) => {
     const us = [...own[i]!.us];
     const vs = [...own[i]!.vs];
@@ -97,7 +99,7 @@ export function collectLines(h: House): FaceLines[] {
     vs.push(...sharedLines(f.points, f.reverse, "v", "height"));
     const full = inside(us, 0, f.shape.length);
     const wide = inside(vs, 0, f.shape.height);
-    const both = inside([...full, ...bandLines(h, f, own[i]!.over)], 0, f.shape.length);
+    const both = inside([...full, ...own[i]!.band], 0, f.shape.length);
     const all = inside([...wide, ...corners], 0, f.shape.height);
     return {
       face: f,
@@ -164,7 +166,58 @@ function besideBoxes(mid: number, half: number, boxes: readonly Interval[]): num
   return [...(below.length ? [Math.min(...below)] : []), ...(above.length ? [Math.max(...above)] : [])];
 }
 
-function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]; over: number[]; under: number[] } {
+/** The lines that a face has by itself, without its neighbours. */
+interface OwnLines {
+  us: number[];
+  vs: number[];
+  points: UV[];
+  /** Those that are only there to rise out of the band under the ceiling. */
+  band: number[];
+  over: number[];
+  under: number[];
+}
+
+const kept = new WeakMap<Face, { made: readonly unknown[]; lines: OwnLines }>();
+
+/**
+ * The lines of a face by itself. They are kept with the face, which a house shares with the one before while nothing of it changes, and
+ * collected anew when anything else that they depend on is not the same.
+ * @param hung where points hang on decks
+ */
+function keptLines(h: House, f: Face, hung: readonly number[]): OwnLines {
+  const drawn = drawnLines(h, f);
+  const { fixtures, forbidden, settings } = h.job;
+  const made = [h.decks, fixtures, forbidden, settings.schools, "u", ...drawn.us, "v", ...drawn.vs, "hung", ...hung];
+  const there = kept.get(f);
+  if (there && alike(there.made, made)) return there.lines;
+  const own = ownLines(h, f, drawn);
+  const lines = { ...own, band: bandLines(h, f, own.over) };
+  kept.set(f, { made, lines });
+  return lines;
+}
+
+/** Lines of what the user has drawn on a face: the middle of sections of containment, and where ways out of doors leave it. */
+function drawnLines(h: House, f: Face): { us: number[]; vs: number[] } {
+  const us: number[] = [];
+  const vs: number[] = [];
+  for (const s of sectionsOf(h))
+    for (const x of s.stretches) {
+      // From end to end and from corner to corner; and where one goes on from the wall through a deck.
+      if (x.face === f.n) {
+        us.push(x.a.u, x.b.u);
+        vs.push(x.a.v, x.b.v);
+      } else if (x.beside === f.n) us.push(toFace(f.frame, x.from).u);
+    }
+  for (const { way, faces } of outsideOf(h))
+    [way.from, way.to].forEach((p, i) => {
+      if (faces[i] !== f.n) return;
+      us.push(p.u);
+      vs.push(p.v);
+    });
+  return { us, vs };
+}
+
+function ownLines(h: House, f: Face, drawn: { us: number[]; vs: number[] }): Omit<OwnLines, "band"> {
   const { length, height } = f.shape;
   const { over, under } = decksOfFace(h, f);
   const rising = [...over, ...under].map((d) => h.decks[d]!).filter((d) => d.deck.kind !== "concrete");
@@ -209,22 +262,8 @@ function ownLines(h: House, f: Face): { us: number[]; vs: number[]; points: UV[]
       us.push(...besideJoists(f, d).filter((x) => Math.abs(x - p.u) <= reach && risesAt(f, x, d)));
     }
   }
-  // Along the middle of the sections of containment on it, from end to end and from corner to corner.
-  for (const s of sectionsOnFace(h, f.n))
-    for (const x of s.stretches)
-      if (x.face === f.n) {
-        us.push(x.a.u, x.b.u);
-        vs.push(x.a.v, x.b.v);
-      }
-  // Where one goes on from the wall through a deck.
-  for (const s of sectionsOf(h)) for (const x of s.stretches) if (x.beside === f.n) us.push(toFace(f.frame, x.from).u);
-  // Where a way out of doors leaves the wall.
-  for (const { way, faces } of outsideOf(h))
-    [way.from, way.to].forEach((p, i) => {
-      if (faces[i] !== f.n) return;
-      us.push(p.u);
-      vs.push(p.v);
-    });
+  us.push(...drawn.us);
+  vs.push(...drawn.vs);
   // Strips of the other face count on a thin wall: those lines come from there, but not the ways past what stands on this side.
   if (f.shape.thickness <= THIN_WALL + EPS)
     for (const p of f.reverse) {

@@ -22,7 +22,7 @@ export const laidRatings = (
 ): Fact[] => ratingsOf(h, runs, laidCircuits(h, runs, holes, found));
 
 /** The same of circuits already worked out. */
-export function ratingsOf(h: House, runs: readonly RatedRun[], all: readonly LaidCircuit[]): Fact[] {
+export function ratingsOf(h: House, runs: readonly Pick<RatedRun, "circuit">[], all: readonly LaidCircuit[]): Fact[] {
   const once = new Map<string, Fact>();
   const out = all.flatMap(({ circuit, input, result, legs }): Fact[] =>
     result.facts.flatMap((f): Fact[] => {
