@@ -44,6 +44,13 @@ const moved = (round: number): House => {
   return (held = relayHouse(held, { ...held.job, points }));
 };
 time("plan of the demo after moving one point", "50", 31, (r) => planHouse(moved(r)));
+/** The same while it is another circuit that is changed each time: the lines stay. */
+let rated = layHouse(demo);
+const changed = (round: number): House => {
+  const circuits = rated.job.circuits.map((c, i) => (i === round % 3 ? { ...c, ambient: 25 + (round % 9) } : c));
+  return (rated = relayHouse(rated, { ...rated.job, circuits }));
+};
+time("plan of the demo after changing a circuit", "50", 31, (r) => planHouse(changed(r)));
 const planned = makePlan(demo);
 time("quick plan while a point is dragged", "40", 31, (r) => planHouse(moved(r), { before: planned }));
 const frameOf = (job: Job): ((round: number) => unknown) => {

@@ -53,6 +53,8 @@ describe("circuits that must carry what they are for", () => {
     const plan = planHouse(h);
     const quick = planHouse(h, { before: plan });
     expect(ratings(quick)).not.toContain("circuit.loop");
+    // What is to be bought stays what it was until the hand lets go.
+    expect(quick.takeoff).toBe(plan.takeoff);
     for (const r of plan.runs.filter((x) => x.circuit === "ring").slice(0, 3))
       expect(whyRun(h, r.id)!.taken.length).toBeCloseTo(r.pathLength, 3);
   });

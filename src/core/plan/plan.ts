@@ -12,6 +12,7 @@ import { supplyFacts } from "../trades/circuits/supply-facts";
 import { drawFacts, foundFacts } from "../trades/circuits/found";
 import { type House, layHouse } from "../house/house";
 import type { HeldRun } from "../laid/held";
+import type { LaidDeck } from "../house/deck";
 import { closedFacts, heldFacts } from "./held-work";
 import { withTriedFixes } from "./tried-fixes";
 import type { Job } from "../job/model";
@@ -20,7 +21,7 @@ import { servingFacts } from "../trades/kitchen/room-kitchen";
 import { notifyFacts } from "../trades/kitchen/string-path";
 import { cutDrums } from "./drums";
 import { takeOff } from "./take-off";
-import { buildGraph } from "../routing/build";
+import { graphOf } from "../routing/build";
 import { checkPlan } from "./checker";
 import type { RouteGraph } from "../routing/graph";
 import { foundWays } from "../routing/found-ways";
@@ -164,7 +165,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     holes,
     clips,
     ends,
-    takeoff: takeOff(h, runs, holes, clips, ends, found),
+    // What is to be bought, like the least cable, is that of a moment ago while something is dragged.
+    takeoff: before ? before.takeoff : takeOff(h, runs, holes, clips, ends, found),
     found,
     cable: {
       total,
@@ -190,7 +192,7 @@ export function whyRun(h: House, run: string, held: readonly HeldRun[] = []): Wh
 }
 
 /** The legal lines of a house as they are with what is done already. */
-const graphAround = (h: House, held: readonly HeldRun[]): RouteGraph => buildGraph(aroundHeld(h, held));
+const graphAround = (h: House, held: readonly HeldRun[]): RouteGraph => graphOf(aroundHeld(h, held));
 
 /**
  * Least path that any orders over legal lines could have, mm; null where there is none to be had. It is on ways from middle to
@@ -218,8 +220,21 @@ function aroundHeld(h: House, held: readonly HeldRun[]): House {
         : [],
     );
   if (!drilled.length) return h;
-  return { ...h, decks: h.decks.map((d) => ({ ...d, drilled: drilled.filter((o) => o.deck === d.deck.id) })) };
+  let known = around.get(held);
+  if (!known) around.set(held, (known = new Map()));
+  const decks = h.decks.map((d) => {
+    const was = known.get(d.deck.id);
+    if (was?.of === d) return was.now;
+    const own = drilled.filter((o) => o.deck === d.deck.id);
+    const now = own.length ? { ...d, drilled: own } : d;
+    known.set(d.deck.id, { of: d, now });
+    return now;
+  });
+  return { ...h, decks };
 }
+
+/** By what is done: each deck as laid out, and with those holes in it; so it is the same from plan to plan. */
+const around = new WeakMap<readonly HeldRun[], Map<string, { of: LaidDeck; now: LaidDeck }>>();
 
 /** Method by which the longest part of the run is taken. */
 function mainMethod(r: LaidRun): string {

@@ -1,6 +1,8 @@
 import { isMetalClad } from "../rules/cables";
+import { alike } from "../base/alike";
 import { same } from "../base/tolerance";
-import type { House } from "../house/house";
+import type { Face, House } from "../house/house";
+import { outsideOf } from "../house/outside";
 import { cableOf } from "../rules/catalogue";
 import { addDeck } from "./deck-lanes";
 import { type RouteGraph, compile, draft } from "./graph";
@@ -9,6 +11,32 @@ import { joinMeetingDecks } from "./meeting-decks";
 import { addWalls } from "./wall-edges";
 import { collectLines } from "./wall-lines";
 
+/** Whether lines outside the zones are wanted too, for cable on the surface or in armour. */
+const wantsSurface = (h: House): boolean =>
+  h.job.circuits.some((c) => c.walls === "surface" || isMetalClad(cableOf(c.cable, h.catalogue)));
+
+const kept = new WeakMap<Face, { made: readonly unknown[]; graph: RouteGraph }>();
+
+/**
+ * The graph of all legal lines of a house. It is kept with the first of its faces: a house after an edit shares faces and decks with the
+ * one before, and where it shares all that lines are made of, say because a circuit was changed, the graph is the very same.
+ */
+export function graphOf(h: House): RouteGraph {
+  const [first] = h.faces;
+  if (!first) return buildGraph(h);
+  const { fixtures, forbidden, sections, foundTrunkings, outsideWays, settings } = h.job;
+  const made = [
+    ...[...h.faces, ...h.decks, ...h.points],
+    ...[fixtures, forbidden, sections, foundTrunkings, settings.schools, settings.chaseDepth, wantsSurface(h)],
+    ...[outsideWays, ...outsideOf(h).map((w) => w.cable)],
+  ];
+  const there = kept.get(first);
+  if (there && alike(there.made, made)) return there.graph;
+  const graph = buildGraph(h);
+  kept.set(first, { made, graph });
+  return graph;
+}
+
 /**
  * Builds the graph of all legal lines of the house. Deterministic: the same house gives the same nodes and edges in
  * the same order.
@@ -16,7 +44,7 @@ import { collectLines } from "./wall-lines";
 export function buildGraph(h: House): RouteGraph {
   const g = draft(4096, 8192);
   const lines = collectLines(h);
-  const surface = h.job.circuits.some((c) => c.walls === "surface" || isMetalClad(cableOf(c.cable, h.catalogue)));
+  const surface = wantsSurface(h);
   addWalls(g, h, lines, surface);
   addOutside(g, h, lines);
   const terminal = new Int32Array(h.points.length).fill(-1);

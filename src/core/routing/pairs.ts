@@ -11,8 +11,8 @@ import { accessories, isLight, isSwitch } from "../rules/accessories";
 import { lightingOf } from "../trades/lighting/gangs";
 import type { Carried } from "../rules/cores";
 import { wireLighting } from "../trades/lighting/wire";
+import { waysFrom } from "./lengths";
 import { type Order, bestOrder, treeLength } from "./order";
-import { distancesFrom } from "./search";
 
 /** Two points to join, whether a legal line does, and what the cores of the cable carry where that is known. */
 export interface Pair {
@@ -201,14 +201,6 @@ function spurCarries(h: House, from: string, to: string): Carried[] {
   if (a && lights[0] !== undefined && works(a.id).includes(lights[0]))
     return a.id === to ? ["line", "switched-line"] : ["switched-line", "neutral"];
   return [];
-}
-
-/** Lengths to each place without going through another point's box; through one only where nothing else leads there. */
-function waysFrom(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array): number[] {
-  const clear = distancesFrom(g, from, wanted, usable);
-  if (clear.every((x, i) => x < Infinity || wanted[i]! < 0)) return clear;
-  const any = distancesFrom(g, from, wanted, usable, true);
-  return clear.map((x, i) => (x < Infinity ? x : any[i]!));
 }
 
 /** Where no legal line leads: far longer than any way, so that an order takes such a step only where it must, mm. */

@@ -4,7 +4,7 @@ import { layHouse } from "../house/house";
 import { sectionSchema } from "../job/model";
 import { changes, house } from "../house/one-change.fixture";
 import { relayHouse } from "../house/relay";
-import { buildGraph } from "./build";
+import { buildGraph, graphOf } from "./build";
 import type { RouteGraph } from "./graph";
 
 /** Names of what two graphs do not have alike. */
@@ -21,9 +21,9 @@ describe("the graph of a house put together from parts kept from the one before"
     fc.assert(
       fc.property(fc.nat(500), fc.integer({ min: -90, max: 90 }), (n, by) => {
         const before = layHouse(house);
-        buildGraph(before);
+        graphOf(before);
         const next = changes[name]!(house, n, by);
-        expect(unlike(buildGraph(relayHouse(before, next)), buildGraph(layHouse(next)))).toEqual([]);
+        expect(unlike(graphOf(relayHouse(before, next)), buildGraph(layHouse(next)))).toEqual([]);
       }),
       { numRuns: 8 },
     );
@@ -52,11 +52,24 @@ describe("the graph of a house put together from parts kept from the one before"
   ] as const)("%s: nothing else changes, and the graph does", (_, make, [from, to]) => {
     const [a, b] = [make(from), make(to)];
     const before = layHouse(a);
-    const was = buildGraph(before);
+    const was = graphOf(before);
     const next = { ...a, sections: b.sections, settings: b.settings };
-    const now = buildGraph(relayHouse(before, next));
+    const now = graphOf(relayHouse(before, next));
     expect(unlike(now, buildGraph(layHouse(next)))).toEqual([]);
     expect(unlike(now, was)).not.toEqual([]);
+  });
+  it("is the very same where a change is none of lines: another device, another name, a drum bought", () => {
+    const before = layHouse(house);
+    const was = graphOf(before);
+    const [c, ...others] = house.circuits;
+    const device = { ...c!.device, rating: 16 as const };
+    for (const next of [
+      { ...house, circuits: [{ ...c!, device }, ...others] },
+      { ...house, name: "Another" },
+      { ...house, drums: [{ id: "d", cable: "2.5-te", length: 50_000 }] as never },
+    ])
+      expect(graphOf(relayHouse(before, next))).toBe(was);
+    expect(graphOf(layHouse(house))).not.toBe(was);
   });
   it("holds over many changes in a row", () => {
     fc.assert(
@@ -69,11 +82,11 @@ describe("the graph of a house put together from parts kept from the one before"
           let laid = layHouse(job);
           for (const [name, n, by] of steps) {
             if (!job.rooms.length || !job.points.length) break;
-            buildGraph(laid);
+            graphOf(laid);
             job = changes[name]!(job, n, by);
             laid = relayHouse(laid, job);
           }
-          expect(unlike(buildGraph(laid), buildGraph(layHouse(job)))).toEqual([]);
+          expect(unlike(graphOf(laid), buildGraph(layHouse(job)))).toEqual([]);
         },
       ),
       { numRuns: 15 },
