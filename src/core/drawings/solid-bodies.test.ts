@@ -120,6 +120,46 @@ describe("solid things of a house", () => {
       "beam beam: -100,1000 to 0,1120, 2200 to 2400",
     ]);
   });
+  it("containment: off its wall, or into it under the plaster, on top of the joists, and straight up through a deck", () => {
+    const wall = (u: number, v: number) => ({ on: "wall", wall: "w0", u, v });
+    const deck = (x: number, y: number) => ({ on: "deck", deck: "d", x, y });
+    const sections = [
+      // Typical sizes of the catalogue: 38 along the wall and 16 off it, capping 25 by 9, tray 12 high.
+      {
+        id: "m",
+        label: "M",
+        kind: "mini-trunking",
+        size: "38x16",
+        path: [wall(500, 300), wall(1500, 300), wall(1500, 900)],
+      },
+      { id: "c", label: "C", kind: "capping", size: "25", path: [wall(200, 400), wall(200, 1400)] },
+      { id: "t", label: "T", kind: "tray", size: "100", path: [deck(1000, 1000), deck(1000, 2000), deck(3000, 2000)] },
+      {
+        id: "r",
+        label: "R",
+        kind: "trunking-plastic",
+        size: "50x50",
+        path: [wall(2000, 2000), wall(2000, 2400), deck(0, 2000)],
+      },
+    ];
+    const laid = of(["section"], job({ sections }));
+    expect(laid.filter((x) => / [MC]:/.test(x))).toEqual([
+      "section M: 0,500 to 16,1500, 281 to 319",
+      "section M: 0,1481 to 16,1519, 300 to 900",
+      "section C: -9,187.5 to 0,212.5, 400 to 1400",
+    ]);
+    expect(laid.filter((x) => / T:/.test(x))).toEqual([
+      "section T: 950,1000 to 1050,2000, 2600 to 2612",
+      "section T: 1000,1950 to 3000,2050, 2600 to 2612",
+    ]);
+    expect(laid.filter((x) => / R:/.test(x))).toEqual([
+      "section R: 0,1975 to 50,2025, 2000 to 2400",
+      "section R: 0,1975 to 50,2025, 2400 to 2600",
+    ]);
+    const all = solidBodies(layHouse(job({ sections })), "g").filter((b) => b.kind === "section");
+    expect([...new Set(all.map((b) => b.section))]).toEqual(["m", "c", "t", "r"]);
+    expect(solidBodies(layHouse(job({ sections })), "nowhere").filter((b) => b.kind === "section")).toEqual([]);
+  });
   it("one storey shows its own walls, and the decks under and over it", () => {
     const two = job(
       {

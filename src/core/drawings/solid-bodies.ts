@@ -1,13 +1,15 @@
 import { topAt } from "../base/ceiling";
 import type { XY } from "../base/polygon";
-import { toSpace } from "../base/wall-frame";
+import { toFace, toSpace } from "../base/wall-frame";
 import { type LaidDeck, nogginBody, placeOn } from "../house/deck";
 import { type Face, type House, decksOfStorey } from "../house/house";
+import { type LaidSection, sectionsOf } from "../house/sections";
 import { BOARDS } from "../house/studs";
 
 /** A solid thing of the house: an upright prism over an outline seen from above. mm of the house. */
 export interface Body {
-  kind: "joist" | "noggin" | "steel" | "trimmer" | "chimney" | "stair" | "stud" | "plate" | "fixture" | "beam";
+  kind:
+    "joist" | "noggin" | "steel" | "trimmer" | "chimney" | "stair" | "stud" | "plate" | "fixture" | "beam" | "section";
   outline: XY[];
   low: number;
   high: number;
@@ -17,6 +19,8 @@ export interface Body {
   known: boolean;
   /** Of a joist: its deck and number. */
   joist?: { deck: string; joist: number };
+  /** Of a stretch of a section of containment: its id. */
+  section?: string;
 }
 
 /** Thickness of a head or sole plate, mm. */
@@ -134,8 +138,36 @@ function bodiesOfDeck(l: LaidDeck): Body[] {
 }
 
 /**
+ * One stretch of a section of containment, as wide along its wall and as deep off it as its size says: into the wall where it lies under
+ * the plaster, on top of the joists on a deck.
+ */
+function bodyOfStretch(h: House, s: LaidSection, x: LaidSection["stretches"][number]): Body {
+  const { width, depth } = s.size;
+  const [half, into] = [width / 2, s.row.hidden ? -depth : depth];
+  const named = { kind: "section" as const, name: s.section.label, section: s.section.id, known: true };
+  const [low, high] = [Math.min(x.from[2], x.to[2]), Math.max(x.from[2], x.to[2])];
+  const face = h.faces[x.face] ?? h.faces[x.beside ?? -1];
+  if (!face) {
+    const [a, b] = [x.from, x.to];
+    const far = Math.hypot(b[0] - a[0], b[1] - a[1]);
+    const side = { x: (-(b[1] - a[1]) / far) * half, y: ((b[0] - a[0]) / far) * half };
+    const outline = [
+      { x: a[0] + side.x, y: a[1] + side.y },
+      { x: b[0] + side.x, y: b[1] + side.y },
+      { x: b[0] - side.x, y: b[1] - side.y },
+      { x: a[0] - side.x, y: a[1] - side.y },
+    ];
+    return { ...named, outline, low, high: low + depth };
+  }
+  const [u0, u1] = [x.from, x.to].map((p) => toFace(face.frame, p).u).sort((p, q) => p - q) as [number, number];
+  return x.plumb
+    ? { ...named, outline: onFace(face, u0 - half, u0 + half, 0, into), low, high }
+    : { ...named, outline: onFace(face, u0, u1, 0, into), low: low - half, high: low + half };
+}
+
+/**
  * Every solid thing of the house, or of one storey and the decks under and over it: what a cable goes through by a hole of the right kind, or
- * not at all, and what stands in a room. A stud wall shows its timbers once, by the face of the lower number.
+ * not at all, what stands in a room, and the containment it may lie in. A stud wall shows its timbers once, by the face of the lower number.
  */
 export function solidBodies(h: House, storey: string | null): Body[] {
   const shown = (id: string): boolean => storey === null || storey === id;
@@ -157,5 +189,10 @@ export function solidBodies(h: House, storey: string | null): Body[] {
   }
   const decks = storey === null ? h.job.decks : decksOfStorey(h.job, storey);
   for (const l of h.decks) if (decks.includes(l.deck) && l.deck.kind !== "concrete") out.push(...bodiesOfDeck(l));
+  for (const s of sectionsOf(h))
+    for (const x of s.stretches) {
+      const seen = x.face >= 0 ? shown(h.faces[x.face]!.room.storey) : decks.includes(h.decks[x.deck]!.deck);
+      if (seen) out.push(bodyOfStretch(h, s, x));
+    }
   return out;
 }

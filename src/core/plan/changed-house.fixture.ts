@@ -4,7 +4,7 @@ import { checkInvariants } from "../job/invariants";
 import { type Job, jobSchema } from "../job/model";
 
 /** One change that a hand might make to a house, chosen by numbers; the house as it was where it would not be a house. */
-function changed(job: Job, kind: number, n: number, by: number): Job {
+export function changed(job: Job, kind: number, n: number, by: number): Job {
   const pick = <T>(list: readonly T[]): T => list[n % list.length]!;
   const put = (next: Partial<Job>): Job => {
     const out = jobSchema.safeParse({ ...job, ...next });

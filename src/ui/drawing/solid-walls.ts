@@ -5,6 +5,7 @@ import { type Body, solidBodies } from "../../core/drawings/solid-bodies";
 import { wallScene } from "../../core/drawings/wall-scene";
 import type { House } from "../../core/house/house";
 import type { Hit, Inks, Look } from "./solid-look";
+import { tagOf } from "./solid-tags";
 
 const SILL = 20;
 
@@ -73,9 +74,10 @@ const SOLID: Record<Body["kind"], number> = {
   stair: 0.15,
   fixture: 0.35,
   beam: 0.8,
+  section: 0.6,
 };
 
-/** Joists, studs, noggins, plates, steel, chimney and what stands in the rooms. */
+/** Joists, studs, noggins, plates, steel, chimney, what stands in the rooms, and sections of containment with their labels. */
 export function addBodies(h: House, look: Look, inks: Inks, group: THREE.Group): void {
   const inkOf = (kind: Body["kind"]): string =>
     kind === "steel" || kind === "beam"
@@ -84,7 +86,9 @@ export function addBodies(h: House, look: Look, inks: Inks, group: THREE.Group):
         ? inks.fixture
         : kind === "chimney"
           ? inks.soft
-          : inks.timber;
+          : kind === "section"
+            ? inks.plate
+            : inks.timber;
   const materials = new Map<string, THREE.MeshLambertMaterial>();
   const material = (kind: Body["kind"], picked: boolean): THREE.MeshLambertMaterial => {
     const key = picked ? "picked" : kind;
@@ -103,11 +107,15 @@ export function addBodies(h: House, look: Look, inks: Inks, group: THREE.Group):
   };
   const edge = new THREE.LineBasicMaterial({ color: inks.timberline, transparent: true, opacity: 0.75 });
   const guessed = new THREE.LineDashedMaterial({ color: inks.timberline, dashSize: 60, gapSize: 60 });
+  const casing = new THREE.LineBasicMaterial({ color: inks.ink });
+  const named = new Set<string>();
   for (const b of solidBodies(h, look.storey)) {
     if (!look.joists && ["joist", "noggin", "stud", "plate"].includes(b.kind)) continue;
     if (b.high - b.low < 1) continue;
     const { selection } = look;
-    const picked = selection?.kind === "joist" && selection.deck === b.joist?.deck && selection.joist === b.joist.joist;
+    const picked = b.section
+      ? selection?.kind === "section" && selection.id === b.section
+      : selection?.kind === "joist" && selection.deck === b.joist?.deck && selection.joist === b.joist.joist;
     const geometry = new THREE.ExtrudeGeometry(new THREE.Shape(b.outline.map((p) => new THREE.Vector2(p.x, p.y))), {
       depth: b.high - b.low,
       bevelEnabled: false,
@@ -115,7 +123,19 @@ export function addBodies(h: House, look: Look, inks: Inks, group: THREE.Group):
     const mesh = new THREE.Mesh(geometry, material(b.kind, picked));
     mesh.position.z = b.low;
     if (b.joist) mesh.userData.hit = { kind: "joist", ...b.joist, span: 1 } satisfies Hit;
-    const lines = new THREE.LineSegments(new THREE.EdgesGeometry(geometry), b.known ? edge : guessed);
+    if (b.section) {
+      mesh.userData.hit = { kind: "section", id: b.section } satisfies Hit;
+      if (!named.has(b.section)) {
+        named.add(b.section);
+        const tag = tagOf(b.name, inks, picked ? 4 : 2, { picked });
+        const n = b.outline.length;
+        const [x, y] = (["x", "y"] as const).map((k) => b.outline.reduce((sum, p) => sum + p[k], 0) / n);
+        tag.position.set(x!, y!, b.high + 60);
+        group.add(tag);
+      }
+    }
+    const outlined = b.section ? casing : edge;
+    const lines = new THREE.LineSegments(new THREE.EdgesGeometry(geometry), b.known ? outlined : guessed);
     if (!b.known) lines.computeLineDistances();
     lines.position.z = b.low;
     group.add(mesh, lines);
