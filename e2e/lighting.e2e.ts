@@ -1,7 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { desk } from "./desk";
 
-const { app, page, job, jobId, open, press, see, choose, stored, focusPoint, key, place } = desk();
+const { app, page, job, jobId, open, see, choose, stored, focusPoint, key, place } = desk();
 
 /** The wiring picture's words. */
 const picture = (): Promise<string> =>
@@ -34,7 +34,8 @@ describe("lights and switches", () => {
     await stored();
     expect((await job()).points.find((p) => p.id === "w1")!.gangOf).toEqual({ l2: 2 });
     await page().goto(`${app().address}/jobs/${jobId()}?stage=ends&room=kitchen`);
-    await press("All ");
+    await page().waitForSelector("::-p-xpath(//button[starts-with(., 'All ')])");
+    await page().$eval("::-p-xpath(//button[starts-with(., 'All ')])", (e) => (e as HTMLElement).click());
     await page().waitForFunction(
       () => (document.querySelector("[data-wiring-sheet]")?.textContent ?? "").includes("L3, out · strapper 1"),
       { timeout: 60_000 },

@@ -24,7 +24,7 @@ it("nor after up to three changes to it, but for a point that is put beyond its 
       const lost = plan.facts.filter((f) => f.rule === "route.unreachable").map((f) => f.subject.id);
       for (const f of plan.facts) if (f.rule === "point.off-wall") expect(lost).toContain(f.subject.id);
     }),
-    { numRuns: 8 },
+    { numRuns: 5 },
   );
 });
 
