@@ -127,7 +127,7 @@ export function addBodies(h: House, look: Look, inks: Inks, group: THREE.Group):
       mesh.userData.hit = { kind: "section", id: b.section } satisfies Hit;
       if (!named.has(b.section)) {
         named.add(b.section);
-        const tag = tagOf(b.name, inks, picked ? 4 : 2, { picked });
+        const tag = tagOf(b.name, inks, picked ? 4 : 0, { picked });
         const n = b.outline.length;
         const [x, y] = (["x", "y"] as const).map((k) => b.outline.reduce((sum, p) => sum + p[k], 0) / n);
         tag.position.set(x!, y!, b.high + 60);
