@@ -1,5 +1,5 @@
 import type { Page } from "puppeteer-core";
-import { afterAll, afterEach, beforeAll, describe, expect, it } from "vitest";
+import { afterAll, beforeAll, describe, expect, it } from "vitest";
 import { faultsIn } from "./faults";
 import { handsOf } from "./hands";
 import { type Running, start } from "./start";
@@ -71,15 +71,12 @@ const opened: readonly (readonly [name: string, path: string, open: (page: Page)
   ["Tour", `${desk}?tour=1`, (p) => p.waitForSelector("[data-tour]")],
 ];
 
+/** One page for all: each screen is come to anew by its address. */
 let page: Page | null = null;
-afterEach(async () => {
-  await page?.close();
-  page = null;
-});
 
 /** Opens a page and waits until it shows what it is for. */
 async function come(path: string, width: number): Promise<Page> {
-  page = await app.newPage();
+  page ??= await app.newPage();
   await page.setViewport({ width, height: width === 390 ? 844 : width === 844 ? 390 : width === 640 ? 400 : 800 });
   await page.goto(app.address + path);
   const isDesk = path === desk || path.startsWith(`${desk}?`);
