@@ -9,7 +9,7 @@ import { generatedHouse } from "../routing/generated-house";
 import { layRuns } from "../routing/lay";
 import { type Preset, presets } from "../routing/weights";
 import { laidCircuits } from "../trades/circuits/laid-circuit";
-import { laidRatings } from "../trades/circuits/laid-rating";
+import { ratingsOf } from "../trades/circuits/laid-rating";
 import { layWithCare } from "./careful";
 import { checkPlan } from "./checker";
 import { holesOf } from "./holes";
@@ -24,11 +24,8 @@ const priced = (job: Job, preset: Preset): Job => ({
 const careless = (job: Job): string[] => {
   const h = layHouse(job);
   const { runs } = layRuns(h, buildGraph(h));
-  return laidRatings(
-    h,
-    runs.map((r) => ({ ...r, pathLength: runLength(r.legs) })),
-    holesOf(h, runs),
-  )
+  const rated = runs.map((r) => ({ ...r, pathLength: runLength(r.legs) }));
+  return ratingsOf(h, rated, laidCircuits(h, rated, holesOf(h, runs)))
     .filter((f) => f.severity === "stop")
     .map((f) => f.rule);
 };

@@ -1,3 +1,10 @@
+/** A list with room for as much again. */
+function doubled(list: Int32Array): Int32Array<ArrayBuffer> {
+  const out = new Int32Array(list.length * 2);
+  out.set(list);
+  return out;
+}
+
 /**
  * A queue of nodes by their distance, in buckets of one width that go round. Nodes within one bucket come in no order: a search that
  * uses it looks at a node again when a shorter way to it turns up, and a distance is final once its bucket has been emptied.
@@ -54,11 +61,8 @@ export class Buckets {
   }
 
   private grow(): void {
-    const [node, next] = [new Int32Array(this.node.length * 2), new Int32Array(this.node.length * 2)];
-    node.set(this.node);
-    next.set(this.next);
-    this.node = node;
-    this.next = next;
+    this.node = doubled(this.node);
+    this.next = doubled(this.next);
   }
 }
 
@@ -153,10 +157,7 @@ export class FarBuckets {
   }
 
   private grow(): void {
-    const [state, next] = [new Int32Array(this.state.length * 2), new Int32Array(this.next.length * 2)];
-    state.set(this.state);
-    next.set(this.next);
-    this.state = state;
-    this.next = next;
+    this.state = doubled(this.state);
+    this.next = doubled(this.next);
   }
 }

@@ -123,8 +123,12 @@ export function SolidView() {
       const hits = ray
         .intersectObjects(scene.children, true)
         .flatMap((x) => (x.object.userData.hit ? [x.object.userData.hit as Hit] : []));
-      // What hangs on a wall or in a deck is meant before the wall or joist it hangs on.
-      const hit = hits.find((x) => x.kind === "point" || x.kind === "run") ?? hits[0] ?? null;
+      // What hangs on a wall or in a deck is meant before the wall or joist it hangs on, and a cable before what it lies in.
+      const hit =
+        hits.find((x) => x.kind === "point" || x.kind === "run") ??
+        hits.find((x) => x.kind === "section") ??
+        hits[0] ??
+        null;
       useDesk.setState({ selection: hit });
     };
     renderer.domElement.addEventListener("pointerdown", down);

@@ -4,7 +4,10 @@ import { type Job, canonical, jobSchema, supplySchema } from "../../job/model";
 import { makePlan } from "../../plan/plan";
 import { generatedHouse } from "../../routing/generated-house";
 import { laidCircuits, methodOf } from "./laid-circuit";
-import { laidRatings } from "./laid-rating";
+import { ratingsOf } from "./laid-rating";
+
+type Laid = Parameters<typeof laidCircuits>;
+const laidRatings = (h: Laid[0], runs: Laid[1], holes: Laid[2]) => ratingsOf(h, runs, laidCircuits(h, runs, holes));
 
 // Ze as measured, so that nothing is told of the supply.
 const job = canonical({ ...generatedHouse(7, 2, 3), supply: supplySchema.parse({ earthing: "TN-C-S", ze: 0.3 }) });

@@ -1,9 +1,8 @@
 import { mainsOf } from "../../job/mains";
 import type { House } from "../../house/house";
-import type { FoundWay, Hole } from "../../laid/laid";
 import { type Fact, fact } from "../../rules/fact";
 import { externalLoop } from "./check-circuit";
-import { type LaidCircuit, type RatedRun, laidCircuits } from "./laid-circuit";
+import type { LaidCircuit, RatedRun } from "./laid-circuit";
 
 /** What is judged of a circuit as laid; volt drop only where its current is known. */
 const JUDGED: readonly string[] = ["circuit.ring", "circuit.capacity", "circuit.loop", "circuit.drop", "circuit.area"];
@@ -13,15 +12,8 @@ const ONCE: readonly (string | undefined)[] = ["rcd-relied", "electrode"];
 /**
  * What every new circuit carries as it is laid: capacity, fault loop and drop, about the circuit; and once for the job what was taken
  * for its supply where that is not known.
+ * @param all the circuits as the runs lay them
  */
-export const laidRatings = (
-  h: House,
-  runs: readonly RatedRun[],
-  holes: readonly Hole[],
-  found: readonly FoundWay[] = [],
-): Fact[] => ratingsOf(h, runs, laidCircuits(h, runs, holes, found));
-
-/** The same of circuits already worked out. */
 export function ratingsOf(h: House, runs: readonly Pick<RatedRun, "circuit">[], all: readonly LaidCircuit[]): Fact[] {
   const once = new Map<string, Fact>();
   const out = all.flatMap(({ circuit, input, result, legs }): Fact[] =>
