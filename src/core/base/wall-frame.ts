@@ -44,7 +44,10 @@ export function toFace(f: WallFrame, p: XYZ): UV & { into: number } {
   return { u: dx * f.along.x + dy * f.along.y, v: p[2] - f.origin[2], into: dx * f.inward.x + dy * f.inward.y };
 }
 
-export const distance = (a: XYZ, b: XYZ): number => Math.hypot(a[0] - b[0], a[1] - b[1], a[2] - b[2]);
+export function distance(a: XYZ, b: XYZ): number {
+  const [x, y, z] = [a[0] - b[0], a[1] - b[1], a[2] - b[2]];
+  return Math.sqrt(x * x + y * y + z * z);
+}
 
 /** Length of a line through the places, mm. */
 export function pathLength(path: readonly XYZ[]): number {

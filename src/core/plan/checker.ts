@@ -1,5 +1,6 @@
 import { isMains } from "../job/mains";
 import { topAt } from "../base/ceiling";
+import { Kept } from "../base/kept";
 import { distanceToOutline, insidePolygon } from "../base/polygon";
 import { contains, crosses, rectAround, rectOf } from "../base/rect";
 import { atMost } from "../base/tolerance";
@@ -10,6 +11,7 @@ import type { Circuit, PinnedLeg } from "../job/model";
 import { checkHoles } from "./check-holes";
 import { clippedStretch, orientationOf } from "./clips";
 import type { Clips, Hole, Run } from "../laid/laid";
+import { holesByRun } from "../laid/run-measures";
 import { overall } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { deepestChase } from "../rules/chases";
@@ -50,24 +52,26 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
   const out: Fact[] = [];
   const circuits = new Map(h.job.circuits.map((c) => [c.id, c]));
   const exposed = new Map<string, Circuit>();
+  const holesOf = holesByRun(p.holes);
   for (const run of p.runs) {
     const c = circuits.get(run.circuit);
     if (!c) continue;
+    const holes = holesOf.get(run.id) ?? [];
     out.push(...checkEnds(h, run), ...checkContinuity(h, run));
     if (!run.held) out.push(...checkLevelChases(h, run));
     run.legs.forEach((leg, i) => {
       const where = { run: run.id, leg: i };
       if (isSectionMethod(leg.method) && !sectionOfLeg(h, leg, run.circuit))
         out.push(fact("route.off-surface", "run", run.id, { case: "section-gone", where, ...again(run) }));
-      if (leg.surface.kind === "wall") out.push(...checkWallLeg(h, run, leg, { ...where, wall: leg.surface.id }));
+      if (leg.surface.kind === "wall") out.push(...wallLegFacts(h, run, i));
       if (leg.surface.kind === "wall" && leg.method === "stud-void")
-        out.push(...checkVoidLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
+        out.push(...checkVoidLeg(h, run, leg, { ...where, wall: leg.surface.id }, holes));
       if (leg.surface.kind === "deck")
-        out.push(...checkDeckLeg(h, run, leg, { ...where, deck: leg.surface.id }, p.holes));
+        out.push(...checkDeckLeg(h, run, leg, { ...where, deck: leg.surface.id }, holes));
       if (leg.surface.kind === "outside" && !liesInWay(h, leg))
         out.push(fact("route.off-surface", "run", run.id, { case: "way-gone", where, ...again(run) }));
       if (leg.surface.kind === "through")
-        out.push(...checkThroughLeg(h, run, leg, { ...where, wall: leg.surface.id }, p.holes));
+        out.push(...checkThroughLeg(h, run, leg, { ...where, wall: leg.surface.id }, holes));
       if (isMains(c) && wantsRcd(h, leg)) exposed.set(c.id, c);
     });
   }
@@ -146,6 +150,30 @@ function checkContinuity(h: House, run: Run): Fact[] {
       );
   }
   return out;
+}
+
+const onWalls = new Kept<PinnedLeg, Fact[]>();
+
+/** What there is to say of a leg on a wall; kept with it while it, its wall and all that is said by it stay as they are. */
+function wallLegFacts(h: House, run: Run, i: number): Fact[] {
+  const leg = run.legs[i]!;
+  const { fixtures, forbidden } = h.job;
+  const f = faceOf(h, leg);
+  const made = [
+    f,
+    i,
+    run.id,
+    run.from,
+    run.to,
+    run.pin,
+    run.held,
+    run.circuit,
+    run.cable,
+    h.catalogue,
+    fixtures,
+    forbidden,
+  ];
+  return onWalls.of(leg, made, () => checkWallLeg(h, run, leg, { run: run.id, leg: i, wall: leg.surface.id }));
 }
 
 function checkWallLeg(h: House, run: Run, leg: PinnedLeg, where: Where): Fact[] {
@@ -261,9 +289,7 @@ function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
       )
         out.push(fact("route.forbidden", "run", run.id, { where, of: { name: x.name }, ...again(run) }));
     for (const x of wallsPassed(deckWalls(h)[h.deckOfId.get(l.deck.id)!]!, a, b)) {
-      const there = holes.some(
-        (o) => o.in.kind === "wall" && o.runs.includes(run.id) && distance(x.at, o.centre) <= 1.5 * PENCIL,
-      );
+      const there = holes.some((o) => o.in.kind === "wall" && distance(x.at, o.centre) <= 1.5 * PENCIL);
       if (!there)
         out.push(fact("hole.missing", "run", run.id, { case: "wall", where: { ...where, wall: x.wall.wall } }));
     }
@@ -274,7 +300,6 @@ function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
           o.in.kind === "noggin" &&
           o.in.deck === l.deck.id &&
           o.in.row === c.row &&
-          o.runs.includes(run.id) &&
           Math.abs(o.centre[al] - c.along) <= 1.5 * PENCIL &&
           Math.abs(o.centre[1 - al]! - c.across) <= BESIDE_JOIST &&
           Math.abs(o.centre[2] - c.z) <= 1.5 * PENCIL,
@@ -295,7 +320,7 @@ function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
       out.push(fact("timber.in-joist", "run", run.id, { where: { ...where, joist: inside } }));
     if (!within) continue;
     const allowed = (x: { joist: number; at: number }): boolean => {
-      const hole = holes.find((o) => o.in.deck === l.deck.id && o.in.joist === x.joist && o.runs.includes(run.id));
+      const hole = holes.find((o) => o.in.deck === l.deck.id && o.in.joist === x.joist);
       return hole !== undefined && makerAllows(l, hole.at, hole.diameter);
     };
     if (l.deck.kind === "engineered" && crossed.some((x) => !allowed(x)))
@@ -307,7 +332,6 @@ function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
           o.in.kind === "joist" &&
           o.in.deck === l.deck.id &&
           o.in.joist === x.joist &&
-          o.runs.includes(run.id) &&
           Math.abs(o.centre[al]! - x.at) <= 1.5 * PENCIL &&
           Math.abs(o.centre[2] - (a[2] + b[2]) / 2) <= 1.5 * PENCIL,
       );
@@ -323,7 +347,6 @@ function checkThroughLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes
     (o) =>
       o.in.kind === "wall" &&
       o.in.wall === leg.surface.id &&
-      o.runs.includes(run.id) &&
       leg.path.some((s) => distance(s, o.centre) <= 1.5 * PENCIL),
   );
   return hole || !faceOf(h, leg) ? [] : [fact("hole.missing", "run", run.id, { case: "wall", where })];
@@ -342,7 +365,7 @@ function checkVoidLeg(h: House, run: Run, leg: PinnedLeg, where: Where, holes: r
   // From either face: the timber is one, and so may be the hole.
   const sides = new Set([f.wall.id, ...f.opposite.map((n) => h.faces[n]!.wall.id)]);
   const own = holes
-    .filter((o) => o.in.kind === "stud" && sides.has(o.in.wall!) && o.runs.includes(run.id))
+    .filter((o) => o.in.kind === "stud" && sides.has(o.in.wall!))
     .map((o) => ({ part: o.in.part, ...toFace(f.frame, o.centre) }));
   for (let i = 1; i < leg.path.length; i++) {
     const [a, b] = [toFace(f.frame, leg.path[i - 1]!), toFace(f.frame, leg.path[i]!)];

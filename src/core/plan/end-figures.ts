@@ -183,7 +183,11 @@ const isOutdoors = (h: House, p: PlacedPoint): boolean => h.faces[p.face]?.room.
 function placesAlong(p: PlacedPoint, ends: readonly End[], runOf: ReadonlyMap<string, Run>): Map<string, number> {
   const out = new Map<string, number>();
   for (const entry of ["left", "right", "top", "bottom", "behind"] as const) {
-    const here = ends.filter((e) => e.entry === entry).sort((a, b) => orderBy(p, runOf, a) - orderBy(p, runOf, b));
+    const here = ends.filter((e) => e.entry === entry);
+    if (here.length > 1) {
+      const order = new Map(here.map((e) => [e, orderBy(p, runOf, e)]));
+      here.sort((a, b) => order.get(a)! - order.get(b)!);
+    }
     const length = entry === "left" || entry === "right" ? p.box.height : p.box.width;
     here.forEach((e, i) => out.set(e.run, (length * (i + 1)) / (here.length + 1)));
   }

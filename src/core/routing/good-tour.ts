@@ -52,8 +52,9 @@ function settle(flat: Float64Array, tour: readonly number[]): number[] {
 /**
  * A good closed tour over all places, starting at 0: the nearest place each time, settled, then shaken by exchanging two inner
  * stretches and settled again, keeping the best. Deterministic: the shakes follow a fixed sequence.
+ * @param least a length that none can be below: one that comes down to it is as good as any
  */
-export function goodTour(d: Distances): number[] {
+export function goodTour(d: Distances, least = 0): number[] {
   const n = d.length;
   const flat = Float64Array.from({ length: n * n }, (_, k) => d[Math.floor(k / n)]![k % n]!);
   const left = new Set(Array.from({ length: n - 1 }, (_, i) => i + 1));
@@ -69,7 +70,7 @@ export function goodTour(d: Distances): number[] {
   let length = tourLength(d, best);
   let seed = 12_345;
   const next = (most: number): number => (seed = (seed * 1_103_515_245 + 12_345) % 2_147_483_648) % most;
-  for (let r = 0; r < ROUNDS && n >= 8; r++) {
+  for (let r = 0; r < ROUNDS && n >= 8 && length > least + 1e-6; r++) {
     const cuts = [1 + next(n - 1), 1 + next(n - 1), 1 + next(n - 1)].sort((a, b) => a - b) as [number, number, number];
     const shaken = [
       ...best.slice(0, cuts[0]),

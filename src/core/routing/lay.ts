@@ -3,6 +3,7 @@ import type { House } from "../house/house";
 import { mainsOf } from "../job/mains";
 import type { PinnedLeg } from "../job/model";
 import type { HeldRun } from "../laid/held";
+import { sameLegs } from "../laid/same-legs";
 import { type Fact, fact } from "../rules/fact";
 import type { Carried } from "../rules/cores";
 import { EDGE, type RouteGraph } from "./graph";
@@ -253,7 +254,7 @@ export function laidRun(h: House, g: RouteGraph, t: Task, way: Way): LaidRun {
     cable: t.cable.id,
     due: t.due.id,
     carries: t.carries,
-    legs: legsOf(h, g, t.circuit, a, b, g.terminal[terminal]!, way.edges),
+    legs: sameLegs(t.id, legsOf(h, g, t.circuit, a, b, g.terminal[terminal]!, way.edges)),
     pin: null,
     held: null,
     bores: way.edges.filter((e) => g.kind[e] === EDGE.bore).map((e) => g.ref[e]!),

@@ -1,7 +1,7 @@
 import { isMetalClad } from "../rules/cables";
 import { rectAround, contains } from "../base/rect";
 import { EPS, tidy } from "../base/tolerance";
-import { type XYZ, toFace } from "../base/wall-frame";
+import { type XYZ, distance, toFace } from "../base/wall-frame";
 import type { House, PlacedPoint } from "../house/house";
 import type { Circuit, LegMethod, PinnedLeg } from "../job/model";
 import { STUD_DEPTH, hiddenIn } from "../house/hidden-in";
@@ -171,8 +171,7 @@ function inLine(p: Pick<Piece, "a" | "b">, q: Pick<Piece, "a" | "b">): boolean {
   const d = (a: XYZ, b: XYZ): XYZ => [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
   const u = d(p.a, p.b);
   const v = d(q.a, q.b);
-  const lu = Math.hypot(...u);
-  const lv = Math.hypot(...v);
+  const [lu, lv] = [distance(p.a, p.b), distance(q.a, q.b)];
   return (u[0] * v[0] + u[1] * v[1] + u[2] * v[2]) / (lu * lv) > 1 - 1e-9;
 }
 

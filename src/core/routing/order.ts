@@ -52,9 +52,14 @@ const LATELY = 24;
 
 function tourFor(d: readonly (readonly number[])[]): Pick<Order, "length" | "bound"> {
   if (d.length - 1 <= BOUNDED || d.length - 1 > EXACT_MOST) return bestOrder(d, true);
-  const good = Math.min(improved(d, true).length, tourLength(d, goodTour(d)));
-  const bound = tourBound(d, good);
-  return bound >= good - 1e-6 ? { length: good, bound: Math.min(good, bound) } : bestOrder(d, true);
+  // The first that comes to hand is often the shortest already; else one is looked for only until it is as short as any can be.
+  const first = improved(d, true).length;
+  const under = tourBound(d, first);
+  if (under >= first - 1e-6) return { length: first, bound: Math.min(first, under) };
+  const good = Math.min(first, tourLength(d, goodTour(d, under)));
+  const bound = good > under + 1e-6 ? Math.max(under, tourBound(d, good)) : under;
+  if (bound >= good - 1e-6) return { length: good, bound: Math.min(good, bound) };
+  return bestOrder(d, true);
 }
 
 function exact(d: readonly (readonly number[])[], closed: boolean): Order {

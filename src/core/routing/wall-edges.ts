@@ -70,14 +70,9 @@ function faceWithLines(h: House, l: FaceLines, surface: boolean): FacePart {
     ...sectionsOf(h).flatMap((s, n) =>
       s.stretches.some((x) => x.face === face.n) ? [n, JSON.stringify(s.section)] : [],
     ),
-    "u",
-    ...l.us,
-    "v",
-    ...l.vs,
-    "band",
-    ...l.bandOnly,
-    "corner",
-    ...l.cornerOnly,
+    "lines",
+    l.us,
+    l.vs,
   ];
   const there = parts.get(face);
   if (there && alike(there.made, made)) return there;

@@ -73,45 +73,65 @@ function nearestRise(f: Face, u: number, reach: number, l: LaidDeck): number | n
 const inside = (xs: number[], low: number, high: number): number[] =>
   distinct(xs.filter((x) => x >= low - EPS && x <= high + EPS).map((x) => clamp(x, low, high)));
 
+/** Lines of a face with what its neighbours add to them, before any node stands on them. */
+type Crossings = Pick<FaceLines, "us" | "vs" | "bandOnly" | "cornerOnly">;
+
+const joined = new WeakMap<Face, { made: readonly OwnLines[]; lines: Crossings }>();
+
 /**
  * Collects the lines of every face: through points, the middles of bands, and those shared with neighbours and
- * opposite faces.
+ * opposite faces. Lists are the very same as those of the house before where neither the face nor what adds to it has changed.
  */
 export function collectLines(h: House): FaceLines[] {
-  const hung = h.points.flatMap((p) => (p.deck < 0 ? [] : [p.deck, ...p.space]));
-  const own = h.faces.map((f) => keptLines(h, f, hung));
+  const hung = hungPlaces(h);
+  const drawn = drawnLines(h);
+  const own = h.faces.map((f) => keptLines(h, f, hung, drawn[f.n]!));
   return h.faces.map((f, i) => {
-    const us = [...own[i]!.us];
-    const vs = [...own[i]!.vs];
-    const corners: number[] = [];
-    for (const side of [f.left, f.right]) vs.push(...own[side]!.points.map((p) => p.v));
-    for (const o of f.opposite) {
-      const other = h.faces[o]!;
-      for (const u of own[o]!.us) us.push(toFace(f.frame, toSpace(other.frame, { u, v: 0 })).u);
-      const up = other.floor - f.floor;
-      vs.push(up + other.shape.height - BAND_LINE);
-      if (f.shape.thickness <= THIN_WALL + EPS) vs.push(...f.reverse.map((p) => p.v));
-      // In a corner a cable may go through at any height: at that of what it comes from or goes to, there and round its next corner.
-      for (const n of [o, other.left, other.right]) corners.push(...own[n]!.points.map((p) => up + p.v));
-    }
-    // Through the wall where a strip of this face and one of the other lie over each other.
-    us.push(...sharedLines(f.points, f.reverse, "u", "width"));
-    vs.push(...sharedLines(f.points, f.reverse, "v", "height"));
-    const full = inside(us, 0, f.shape.length);
-    const wide = inside(vs, 0, f.shape.height);
-    const both = inside([...full, ...own[i]!.band], 0, f.shape.length);
-    const all = inside([...wide, ...corners], 0, f.shape.height);
-    return {
-      face: f,
-      us: both,
-      vs: all,
-      bandOnly: Uint8Array.from(both, (u) => (indexNear(full, u) >= 0 ? 0 : 1)),
-      cornerOnly: Uint8Array.from(all, (v) => (indexNear(wide, v) >= 0 ? 0 : 1)),
-      node: new Int32Array(0),
-      over: own[i]!.over,
-      under: own[i]!.under,
-    };
+    const made = [i, f.left, f.right, ...f.opposite.flatMap((o) => [o, h.faces[o]!.left, h.faces[o]!.right])];
+    const from = made.map((n) => own[n]!);
+    const { over, under } = own[i]!;
+    return { ...keptCrossings(h, f, from, own), face: f, over, under, node: new Int32Array(0) };
   });
+}
+
+function keptCrossings(h: House, f: Face, made: readonly OwnLines[], own: readonly OwnLines[]): Crossings {
+  const there = joined.get(f);
+  if (there && alike(there.made, made)) return there.lines;
+  let lines = joinLines(h, f, own);
+  // What has changed beside it may add just the same.
+  if (there && (Object.keys(lines) as (keyof Crossings)[]).every((k) => alike(Array.from(there.lines[k]), Array.from(lines[k]))))
+    lines = there.lines;
+  joined.set(f, { made, lines });
+  return lines;
+}
+
+function joinLines(h: House, f: Face, own: readonly OwnLines[]): Crossings {
+  const us = [...own[f.n]!.us];
+  const vs = [...own[f.n]!.vs];
+  const corners: number[] = [];
+  for (const side of [f.left, f.right]) vs.push(...own[side]!.points.map((p) => p.v));
+  for (const o of f.opposite) {
+    const other = h.faces[o]!;
+    for (const u of own[o]!.us) us.push(toFace(f.frame, toSpace(other.frame, { u, v: 0 })).u);
+    const up = other.floor - f.floor;
+    vs.push(up + other.shape.height - BAND_LINE);
+    if (f.shape.thickness <= THIN_WALL + EPS) vs.push(...f.reverse.map((p) => p.v));
+    // In a corner a cable may go through at any height: at that of what it comes from or goes to, there and round its next corner.
+    for (const n of [o, other.left, other.right]) corners.push(...own[n]!.points.map((p) => up + p.v));
+  }
+  // Through the wall where a strip of this face and one of the other lie over each other.
+  us.push(...sharedLines(f.points, f.reverse, "u", "width"));
+  vs.push(...sharedLines(f.points, f.reverse, "v", "height"));
+  const full = inside(us, 0, f.shape.length);
+  const wide = inside(vs, 0, f.shape.height);
+  const both = inside([...full, ...own[f.n]!.band], 0, f.shape.length);
+  const all = inside([...wide, ...corners], 0, f.shape.height);
+  return {
+    us: both,
+    vs: all,
+    bandOnly: Uint8Array.from(both, (u) => (indexNear(full, u) >= 0 ? 0 : 1)),
+    cornerOnly: Uint8Array.from(all, (v) => (indexNear(wide, v) >= 0 ? 0 : 1)),
+  };
 }
 
 /**
@@ -183,11 +203,11 @@ const kept = new WeakMap<Face, { made: readonly unknown[]; lines: OwnLines }>();
  * The lines of a face by itself. They are kept with the face, which a house shares with the one before while nothing of it changes, and
  * collected anew when anything else that they depend on is not the same.
  * @param hung where points hang on decks
+ * @param drawn lines of what the user has drawn on the face
  */
-function keptLines(h: House, f: Face, hung: readonly number[]): OwnLines {
-  const drawn = drawnLines(h, f);
+function keptLines(h: House, f: Face, hung: readonly number[], drawn: DrawnLines): OwnLines {
   const { fixtures, forbidden, settings } = h.job;
-  const made = [h.decks, fixtures, forbidden, settings.schools, "u", ...drawn.us, "v", ...drawn.vs, "hung", ...hung];
+  const made = [h.decks, fixtures, forbidden, settings.schools, hung, "u", ...drawn.us, "v", ...drawn.vs];
   const there = kept.get(f);
   if (there && alike(there.made, made)) return there.lines;
   const own = ownLines(h, f, drawn);
@@ -196,28 +216,44 @@ function keptLines(h: House, f: Face, hung: readonly number[]): OwnLines {
   return lines;
 }
 
-/** Lines of what the user has drawn on a face: the middle of sections of containment, and where ways out of doors leave it. */
-function drawnLines(h: House, f: Face): { us: number[]; vs: number[] } {
-  const us: number[] = [];
-  const vs: number[] = [];
+const hungOn = new WeakMap<readonly LaidDeck[], readonly number[]>();
+
+/** Where points hang on decks: the deck of each and its place in space. The very same list as long as it says the same. */
+function hungPlaces(h: House): readonly number[] {
+  const there = hungOn.get(h.decks);
+  const hung = h.points.flatMap((p) => (p.deck < 0 ? [] : [p.deck, ...p.space]));
+  if (there && alike(there, hung)) return there;
+  hungOn.set(h.decks, hung);
+  return hung;
+}
+
+/** What the user has drawn on a face: the middle of sections of containment, and where ways out of doors leave it. */
+interface DrawnLines {
+  us: number[];
+  vs: number[];
+}
+
+/** Lines of what the user has drawn, by face. */
+function drawnLines(h: House): DrawnLines[] {
+  const out = h.faces.map((): DrawnLines => ({ us: [], vs: [] }));
   for (const s of sectionsOf(h))
     for (const x of s.stretches) {
       // From end to end and from corner to corner; and where one goes on from the wall through a deck.
-      if (x.face === f.n) {
-        us.push(x.a.u, x.b.u);
-        vs.push(x.a.v, x.b.v);
-      } else if (x.beside === f.n) us.push(toFace(f.frame, x.from).u);
+      if (x.face >= 0) {
+        out[x.face]!.us.push(x.a.u, x.b.u);
+        out[x.face]!.vs.push(x.a.v, x.b.v);
+      } else if (x.beside !== undefined) out[x.beside]!.us.push(toFace(h.faces[x.beside]!.frame, x.from).u);
     }
   for (const { way, faces } of outsideOf(h))
     [way.from, way.to].forEach((p, i) => {
-      if (faces[i] !== f.n) return;
-      us.push(p.u);
-      vs.push(p.v);
+      const on = out[faces[i]!];
+      on?.us.push(p.u);
+      on?.vs.push(p.v);
     });
-  return { us, vs };
+  return out;
 }
 
-function ownLines(h: House, f: Face, drawn: { us: number[]; vs: number[] }): Omit<OwnLines, "band"> {
+function ownLines(h: House, f: Face, drawn: DrawnLines): Omit<OwnLines, "band"> {
   const { length, height } = f.shape;
   const { over, under } = decksOfFace(h, f);
   const rising = [...over, ...under].map((d) => h.decks[d]!).filter((d) => d.deck.kind !== "concrete");

@@ -39,6 +39,15 @@ const otherEnd = (r: WiredRun, at: string): string => (r.from === at ? r.to : r.
 export const isDrawn = (p: Pick<Point, "kind">): boolean =>
   isLight(p.kind) || isSwitch(p.kind) || p.kind === "fused-unit" || p.kind === "junction-box";
 
+const byId = new WeakMap<readonly Point[], ReadonlyMap<string, Point>>();
+
+/** Points by their id; kept with their list, as every point asks for it. */
+function pointsById(points: readonly Point[]): ReadonlyMap<string, Point> {
+  let out = byId.get(points);
+  if (!out) byId.set(points, (out = new Map(points.map((p) => [p.id, p]))));
+  return out;
+}
+
 /**
  * How the cables of a point are connected: every core by its colour, new and old, its sleeve and its terminal. A two-way pair is joined
  * common to common and strapper to strapper, and the drop takes the strapper terminals of its first switch; an intermediate passes the
@@ -50,7 +59,7 @@ export function wiringAt(
   cableFor: (run: WiredRun) => Pick<Cable, "cores" | "family"> | null,
   id: string,
 ): WiredCable[] {
-  const pointOf = new Map(job.points.map((p) => [p.id, p]));
+  const pointOf = pointsById(job.points);
   const p = pointOf.get(id);
   const listed = job.circuits.find((c) => wiredTo(c).includes(id));
   const atBoard = p?.kind === "board";

@@ -18,9 +18,8 @@ interface Beside {
   length: number;
 }
 
-/** How near two legs on one wall or deck come to each other where they run the same way; null where they cross or lie elsewhere. */
+/** How near two legs on one wall or deck come to each other where they run the same way; null where they cross. */
 function beside(a: PinnedLeg, b: PinnedLeg, halves: number): Beside | null {
-  if (a.surface.kind !== b.surface.kind || a.surface.id !== b.surface.id) return null;
   let out: Beside | null = null;
   for (let i = 1; i < a.path.length; i++)
     for (let k = 1; k < b.path.length; k++) {
@@ -53,19 +52,24 @@ export function apartFacts(h: House, runs: readonly LaidRun[], holes: readonly H
       !isSignalCable(cableOf(r.cable, h.catalogue)),
   );
   const half = (r: LaidRun): number => overall(cableOf(r.cable, h.catalogue)!) / 2;
+  // The section of containment that each leg lies in is looked up once, and not for every pair of legs.
+  const legsOf = (r: LaidRun) =>
+    r.legs.map((leg) => ({ leg, surface: leg.surface, section: sectionOfLeg(h, leg, r.circuit)?.section.id }));
+  const power = mains.map((m) => ({ circuit: m.circuit, half: half(m), legs: legsOf(m) }));
+  const withMains = new Set(mains.map((m) => m.id));
   const out: Fact[] = [];
   for (const s of signals) {
     // The nearest of each circuit is told, once.
     const worst = new Map<string, { near: Beside; leg: number }>();
     const shared = new Set<string>();
-    for (const m of mains)
-      s.legs.forEach((a, leg) => {
-        const own = sectionOfLeg(h, a, s.circuit)?.section.id;
+    const own = { half: half(s), legs: legsOf(s) };
+    for (const m of power)
+      own.legs.forEach((a, leg) => {
         for (const b of m.legs) {
-          const other = sectionOfLeg(h, b, m.circuit)?.section.id;
-          if (own !== undefined && own === other) shared.add(own);
-          if (own !== undefined || other !== undefined) continue;
-          const near = beside(a, b, half(s) + half(m));
+          if (a.section !== undefined && a.section === b.section) shared.add(a.section);
+          if (a.section !== undefined || b.section !== undefined) continue;
+          if (a.surface.id !== b.surface.id || a.surface.kind !== b.surface.kind) continue;
+          const near = beside(a.leg, b.leg, own.half + m.half);
           if (near && below(near.gap, SIGNAL_APART) && near.gap < (worst.get(m.circuit)?.near.gap ?? Infinity))
             worst.set(m.circuit, { near, leg });
         }
@@ -82,7 +86,6 @@ export function apartFacts(h: House, runs: readonly LaidRun[], holes: readonly H
         }),
       );
     for (const section of shared) out.push(fact("signal.apart", "run", s.id, { case: "section", of: { section } }));
-    const withMains = new Set(mains.map((m) => m.id));
     for (const o of holes)
       if (o.runs.includes(s.id) && o.runs.some((r) => withMains.has(r)))
         out.push(
