@@ -1,5 +1,5 @@
 import { isMetalClad } from "../rules/cables";
-import { alike } from "../base/alike";
+import { Kept } from "../base/kept";
 import { same } from "../base/tolerance";
 import type { Face, House } from "../house/house";
 import { outsideOf } from "../house/outside";
@@ -15,7 +15,7 @@ import { collectLines } from "./wall-lines";
 const wantsSurface = (h: House): boolean =>
   h.job.circuits.some((c) => c.walls === "surface" || isMetalClad(cableOf(c.cable, h.catalogue)));
 
-const kept = new WeakMap<Face, { made: readonly unknown[]; graph: RouteGraph }>();
+const kept = new Kept<Face, RouteGraph>();
 
 /**
  * The graph of all legal lines of a house. It is kept with the first of its faces: a house after an edit shares faces and decks with the
@@ -30,11 +30,7 @@ export function graphOf(h: House): RouteGraph {
     ...[fixtures, forbidden, sections, foundTrunkings, settings.schools, settings.chaseDepth, wantsSurface(h)],
     ...[outsideWays, ...outsideOf(h).map((w) => w.cable)],
   ];
-  const there = kept.get(first);
-  if (there && alike(there.made, made)) return there.graph;
-  const graph = buildGraph(h);
-  kept.set(first, { made, graph });
-  return graph;
+  return kept.of(first, made, () => buildGraph(h));
 }
 
 /**

@@ -1,6 +1,6 @@
 import { same } from "../base/tolerance";
 import { toSpace } from "../base/wall-frame";
-import type { Face, House } from "../house/house";
+import type { House } from "../house/house";
 import { type LaidDeck, placeOn } from "../house/deck";
 import { lanesOf } from "./deck-bays";
 import type { Entry } from "./meeting-decks";
@@ -64,22 +64,25 @@ interface Rise {
   y: number;
 }
 
-const rises = new WeakMap<readonly number[], Map<LaidDeck, { face: Face; rises: Rise[] }>>();
+const rises = new WeakMap<readonly number[], Map<LaidDeck, Rise[]>>();
 
-/** The lines of a face along which a cable can rise past the joists of a deck; kept with the list of its lines, which stays as they do. */
+/**
+ * The lines of a face along which a cable can rise past the joists of a deck; kept with the list of its lines, which is that of this face
+ * alone and stays as they do.
+ */
 function risesOf({ face, us }: FaceLines, l: LaidDeck): readonly Rise[] {
   let known = rises.get(us);
   if (!known) rises.set(us, (known = new Map()));
   let there = known.get(l);
-  if (there?.face !== face) {
-    const found = us.flatMap((u, i): Rise[] => {
+  if (!there) {
+    there = us.flatMap((u, i): Rise[] => {
       if (!risesAt(face, u, l)) return [];
       const [x, y] = toSpace(face.frame, { u, v: 0 });
       return [{ i, x, y }];
     });
-    known.set(l, (there = { face, rises: found }));
+    known.set(l, there);
   }
-  return there.rises;
+  return there;
 }
 
 /** Points on the deck itself: their drop comes up beside the nearest joist when they hang right under one. */

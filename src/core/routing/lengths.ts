@@ -22,8 +22,10 @@ export function waysFrom(
 }
 
 function shortestWays(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array): number[] {
+  if (!wanted.length) return [];
   const clear = distancesFrom(g, from, wanted, usable);
-  if (clear.every((x, i) => x < Infinity || wanted[i]! < 0)) return clear;
-  const any = distancesFrom(g, from, wanted, usable, true);
-  return clear.map((x, i) => (x < Infinity ? x : any[i]!));
+  const shut = wanted.filter((w, i) => w >= 0 && clear[i] === Infinity);
+  if (!shut.length) return clear;
+  const any = distancesFrom(g, from, shut, usable, true);
+  return clear.map((x, i) => (x < Infinity || wanted[i]! < 0 ? x : any[shut.indexOf(wanted[i]!)]!));
 }

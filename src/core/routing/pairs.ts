@@ -135,7 +135,7 @@ export function pairsOf(
   ].filter((b) => !old(b.to) || (b.from !== null && !old(b.from)));
   const all = [...new Set([boardId, ...chain, ...branches.map((b) => b.to)])];
   const node = all.map(nodeOf);
-  const from0 = node[0]! < 0 ? node.map(() => Infinity) : waysFrom(g, node[0]!, node, usable);
+  const from0 = all.map((id) => apart(boardId, id));
   const ok = all.map((id, i) => {
     if (i === 0 || from0[i]! < Infinity) return true;
     // The user's word, or the hand that did it, leads there though no legal line does.
@@ -149,17 +149,20 @@ export function pairsOf(
   const matrix: number[][] = places.map(() => places.map(() => 0));
   places.forEach((p, i) => {
     const later = places.slice(i + 1);
+    const known = searched.get(all[p]!);
     const found =
       i === 0
         ? later.map((q) => from0[q]!)
-        : node[p]! < 0
-          ? later.map(() => Infinity)
-          : waysFrom(
-              g,
-              node[p]!,
-              later.map((q) => node[q]!),
-              usable,
-            );
+        : known
+          ? later.map((q) => known.get(all[q]!)!)
+          : node[p]! < 0
+            ? later.map(() => Infinity)
+            : waysFrom(
+                g,
+                node[p]!,
+                later.map((q) => node[q]!),
+                usable,
+              );
     found.forEach((x, k) => (matrix[i]![i + 1 + k] = matrix[i + 1 + k]![i] = x));
   });
   const ids = places.map((i) => all[i]!);

@@ -1,4 +1,4 @@
-import { alike } from "../base/alike";
+import { Kept } from "../base/kept";
 import { indexNear } from "../base/distinct";
 import { contains, crosses, rectAround, rectOf, strictlyContains, type UV } from "../base/rect";
 import { topAt } from "../base/ceiling";
@@ -42,14 +42,13 @@ export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: b
   for (const l of lines) for (const o of l.face.opposite) if (o > l.face.n) addThrough(g, l, lines[o]!);
 }
 
-/** A face as a part of the graph: its nodes by line, and all it was made of, by which it is known again. */
+/** A face as a part of the graph, and its nodes by line. */
 interface FacePart {
-  made: readonly unknown[];
   part: GraphDraft;
   node: Int32Array;
 }
 
-const parts = new WeakMap<Face, FacePart>();
+const parts = new Kept<Face, FacePart>();
 
 /**
  * The part of the graph on one face. It is kept with the face, which a house shares with the one before while nothing of it
@@ -74,12 +73,10 @@ function faceWithLines(h: House, l: FaceLines, surface: boolean): FacePart {
     l.us,
     l.vs,
   ];
-  const there = parts.get(face);
-  if (there && alike(there.made, made)) return there;
-  const part = draft();
-  const out = { made, part, node: addFace(part, h, l, surface) };
-  parts.set(face, out);
-  return out;
+  return parts.of(face, made, () => {
+    const part = draft();
+    return { part, node: addFace(part, h, l, surface) };
+  });
 }
 
 /** Studs on a level stretch, noggins and plates on a plumb one: a timber right at its end counts for the stretch that ends there. */

@@ -1,4 +1,5 @@
 import { alike } from "../base/alike";
+import { Kept } from "../base/kept";
 import { distinct, indexNear } from "../base/distinct";
 import type { Interval } from "../base/interval";
 import { type UV, rectAround, rectOf } from "../base/rect";
@@ -76,7 +77,7 @@ const inside = (xs: number[], low: number, high: number): number[] =>
 /** Lines of a face with what its neighbours add to them, before any node stands on them. */
 type Crossings = Pick<FaceLines, "us" | "vs" | "bandOnly" | "cornerOnly">;
 
-const joined = new WeakMap<Face, { made: readonly OwnLines[]; lines: Crossings }>();
+const joined = new Kept<Face, Crossings>();
 
 /**
  * Collects the lines of every face: through points, the middles of bands, and those shared with neighbours and
@@ -90,20 +91,17 @@ export function collectLines(h: House): FaceLines[] {
     const made = [i, f.left, f.right, ...f.opposite.flatMap((o) => [o, h.faces[o]!.left, h.faces[o]!.right])];
     const from = made.map((n) => own[n]!);
     const { over, under } = own[i]!;
-    return { ...keptCrossings(h, f, from, own), face: f, over, under, node: new Int32Array(0) };
+    const lines = joined.of(f, from, (before) => {
+      const now = joinLines(h, f, own);
+      // What has changed beside it may add just the same.
+      const same = before && parts.every((k) => alike(Array.from(before[k]), Array.from(now[k])));
+      return same ? before : now;
+    });
+    return { ...lines, face: f, over, under, node: new Int32Array(0) };
   });
 }
 
-function keptCrossings(h: House, f: Face, made: readonly OwnLines[], own: readonly OwnLines[]): Crossings {
-  const there = joined.get(f);
-  if (there && alike(there.made, made)) return there.lines;
-  let lines = joinLines(h, f, own);
-  // What has changed beside it may add just the same.
-  if (there && (Object.keys(lines) as (keyof Crossings)[]).every((k) => alike(Array.from(there.lines[k]), Array.from(lines[k]))))
-    lines = there.lines;
-  joined.set(f, { made, lines });
-  return lines;
-}
+const parts = ["us", "vs", "bandOnly", "cornerOnly"] as const;
 
 function joinLines(h: House, f: Face, own: readonly OwnLines[]): Crossings {
   const us = [...own[f.n]!.us];
@@ -197,7 +195,7 @@ interface OwnLines {
   under: number[];
 }
 
-const kept = new WeakMap<Face, { made: readonly unknown[]; lines: OwnLines }>();
+const kept = new Kept<Face, OwnLines>();
 
 /**
  * The lines of a face by itself. They are kept with the face, which a house shares with the one before while nothing of it changes, and
@@ -208,12 +206,10 @@ const kept = new WeakMap<Face, { made: readonly unknown[]; lines: OwnLines }>();
 function keptLines(h: House, f: Face, hung: readonly number[], drawn: DrawnLines): OwnLines {
   const { fixtures, forbidden, settings } = h.job;
   const made = [h.decks, fixtures, forbidden, settings.schools, hung, "u", ...drawn.us, "v", ...drawn.vs];
-  const there = kept.get(f);
-  if (there && alike(there.made, made)) return there.lines;
-  const own = ownLines(h, f, drawn);
-  const lines = { ...own, band: bandLines(h, f, own.over) };
-  kept.set(f, { made, lines });
-  return lines;
+  return kept.of(f, made, () => {
+    const own = ownLines(h, f, drawn);
+    return { ...own, band: bandLines(h, f, own.over) };
+  });
 }
 
 const hungOn = new WeakMap<readonly LaidDeck[], readonly number[]>();

@@ -1,4 +1,3 @@
-import { Kept } from "../../base/kept";
 import { mainsOf } from "../../job/mains";
 import { isMetalClad } from "../../rules/cables";
 import { mainBoard } from "../../job/boards";
@@ -169,34 +168,6 @@ function farthest(runs: readonly RatedRun[], board: string): Shape["main"] {
     .way;
 }
 
-/** What a circuit carries leg by leg, and its loop and drop at every place; kept with it while nothing that it hangs on changes. */
-type Judged = Pick<LaidCircuit, "result" | "places"> & { carries: number[] };
-const judgedCircuits = new Kept<Circuit, Judged | null>();
-
-function judgeCircuit(
-  input: CircuitInput,
-  legs: readonly LaidLeg[],
-  along: readonly { point: string; along: number; legs: readonly LaidLeg[] }[],
-): Judged | null {
-  if (!input.legs.length || circuitFault(input)) return null;
-  const far = (mine: readonly LaidLeg[]): number => mine.reduce((s, l) => s + l.length, 0) / 1000;
-  const places = new Map<string, LaidPlace>();
-  for (const p of along) {
-    const { zs, drop } = atPlace(input, p.along, p.legs);
-    // A point that two cables lead to counts by the worse.
-    if (zs > (places.get(p.point)?.zs ?? -1))
-      places.set(p.point, {
-        point: p.point,
-        along: p.along,
-        spur: far(p.legs),
-        zs,
-        most: mostAt(input, p.legs),
-        drop,
-      });
-  }
-  return { result: checkCircuit(input), carries: legs.map((l) => carried(input, l)), places: [...places.values()] };
-}
-
 /**
  * Every new circuit as it is laid, and one that is added to with its old part, where `found` says that runs: its legs with their
  * method, grouping and insulation, what each carries, and loop and drop at every point. Circuits kept as they are, without a known cable or run, or with something that no table holds, are left out.
@@ -286,31 +257,35 @@ export function laidCircuits(
       rcd: tripOf(h.job, c),
       floorArea: floorServed(h, c),
     };
-    const all = [...legs, ...spurs.flatMap((s) => s.legs)];
-    const stops = [
+    if (!legs.length || circuitFault(input)) return [];
+    const far = (legs: readonly LaidLeg[]): number => legs.reduce((s, l) => s + l.length, 0) / 1000;
+    const places = new Map<string, LaidPlace>();
+    for (const p of [
       ...[...to].filter(([id]) => id !== board).map(([point, x]) => ({ point, along: x.along, legs: [] })),
       ...spurs.map(({ legs: mine, b }) => ({ point: b.to, along: to.get(b.joint)!.along, legs: mine })),
-    ];
-    const { earthing, rcd, ze, floorArea } = input;
-    const made = [
-      ...[cable, c.kind, c.device, load.amps, ze, earthing, rcd, floorArea, legs.length],
-      ...all.flatMap((l) => [l.length, l.method, l.cable, l.fuse, l.arrangement, l.grouped, l.ambient, l.insulated]),
-      ...spurs.flatMap((s) => [s.at, s.legs.length]),
-      ...stops.flatMap((p) => [p.point, p.along, p.legs.length]),
-    ];
-    const judged = judgedCircuits.of(listed, made, () => judgeCircuit(input, all, stops));
-    if (!judged) return [];
-    const { result, carries, places } = judged;
+    ]) {
+      const { zs, drop } = atPlace(input, p.along, p.legs);
+      // A point that two cables lead to counts by the worse.
+      if (zs > (places.get(p.point)?.zs ?? -1))
+        places.set(p.point, {
+          point: p.point,
+          along: p.along,
+          spur: far(p.legs),
+          zs,
+          most: mostAt(input, p.legs),
+          drop,
+        });
+    }
     return [
       {
         circuit: listed,
         load,
         input,
-        result,
-        legs: all.map((l, i) => ({ ...l, carries: carries[i]! })),
+        result: checkCircuit(input),
+        legs: [...legs, ...spurs.flatMap((s) => s.legs)].map((l) => ({ ...l, carries: carried(input, l) })),
         way: shape.main.map((m) => m.to),
         off: shape.branches.map((b) => b.to),
-        places,
+        places: [...places.values()],
       },
     ];
   });
