@@ -33,7 +33,13 @@ const empty: Job = {
 };
 /** A graph in short: long lists by what comes of summing them up. */
 const flat = (g: RouteGraph): string =>
-  JSON.stringify(g, (_, x: unknown) => (ArrayBuffer.isView(x) ? createHash("sha256").update(x as Uint8Array).digest("hex") : x));
+  JSON.stringify(g, (_, x: unknown) =>
+    ArrayBuffer.isView(x)
+      ? createHash("sha256")
+          .update(x as Uint8Array)
+          .digest("hex")
+      : x,
+  );
 /** What is left of a graph after a change: the very same, or one made anew. */
 function after(job: Job, change: Partial<Job>): "the same" | "another" {
   const next = { ...job, ...change };
