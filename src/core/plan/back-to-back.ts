@@ -3,6 +3,7 @@ import { toFace } from "../base/wall-frame";
 import type { Face, House, PlacedPoint } from "../house/house";
 import type { Run } from "../laid/laid";
 import { type Fact, fact } from "../rules/fact";
+import { chasedLegs } from "./chases";
 
 /** Least between boxes on the two sides of a separating wall, edge to edge, mm. Typical; source: Approved Document E. */
 export const PARTY_STAGGER = 150;
@@ -83,14 +84,12 @@ interface Chase {
   depth: number;
 }
 function chasesOn(f: Face, seenFrom: Face, runs: readonly Run[]): Chase[] {
-  return runs.flatMap((r) =>
-    r.legs.flatMap((l, leg): Chase[] => {
-      if (l.method !== "chase" || l.surface.kind !== "wall" || l.surface.id !== f.wall.id) return [];
-      const [a, b] = [toFace(seenFrom.frame, l.path[0]!), toFace(seenFrom.frame, l.path[l.path.length - 1]!)];
-      if (Math.abs(a.u - b.u) > EPS) return [];
-      return [{ run: r.id, leg, u: a.u, v0: Math.min(a.v, b.v), v1: Math.max(a.v, b.v), depth: l.depth }];
-    }),
-  );
+  return chasedLegs(runs, f.wall.id).flatMap(({ run, leg }): Chase[] => {
+    const { path, depth } = run.legs[leg]!;
+    const [a, b] = [toFace(seenFrom.frame, path[0]!), toFace(seenFrom.frame, path[path.length - 1]!)];
+    if (Math.abs(a.u - b.u) > EPS) return [];
+    return [{ run: run.id, leg, u: a.u, v0: Math.min(a.v, b.v), v1: Math.max(a.v, b.v), depth }];
+  });
 }
 
 function chaseFacts(f: Face, other: Face, runs: readonly Run[]): Fact[] {

@@ -24,21 +24,47 @@ interface Line {
   run: string;
 }
 
+const legsIn = new WeakMap<readonly ChasedRun[], Map<string, ChasedLeg[]>>();
+
+type ChasedRun = Pick<Run, "id" | "legs">;
+
+/** A leg in a chase, with its number in its run. */
+export interface ChasedLeg {
+  run: ChasedRun;
+  leg: number;
+}
+
+/** The chased legs of runs on a wall, in the order of the runs; worked out once for all walls and kept with the list of runs. */
+export function chasedLegs(runs: readonly ChasedRun[], wall: string): readonly ChasedLeg[] {
+  let known = legsIn.get(runs);
+  if (!known) {
+    known = new Map<string, ChasedLeg[]>();
+    for (const run of runs)
+      for (const [leg, { method, surface }] of run.legs.entries()) {
+        if (method !== "chase" || surface.kind !== "wall") continue;
+        const there = known.get(surface.id);
+        if (there) there.push({ run, leg });
+        else known.set(surface.id, [{ run, leg }]);
+      }
+    legsIn.set(runs, known);
+  }
+  return known.get(wall) ?? [];
+}
+
 /** The chases of a wall: runs that lie side by side share one, which is cut where cables come in or leave. */
-export function chasesOn(h: House, runs: readonly Pick<Run, "id" | "legs">[], wall: string): ChaseStretch[] {
+export function chasesOn(h: House, runs: readonly ChasedRun[], wall: string): ChaseStretch[] {
   const face = h.faces[h.faceOfWall.get(wall) ?? -1];
   if (!face) return [];
   const lines: Record<"u" | "v", Line[]> = { u: [], v: [] };
-  for (const r of runs)
-    for (const l of r.legs) {
-      if (l.method !== "chase" || l.surface.id !== wall) continue;
-      for (let i = 1; i < l.path.length; i++) {
-        const [a, b] = [toFace(face.frame, l.path[i - 1]!), toFace(face.frame, l.path[i]!)];
-        const plumb = Math.abs(a.u - b.u) < Math.abs(a.v - b.v);
-        const [p, q] = plumb ? [a.v, b.v] : [a.u, b.u];
-        lines[plumb ? "u" : "v"].push({ at: plumb ? a.u : a.v, from: Math.min(p, q), to: Math.max(p, q), run: r.id });
-      }
+  for (const { run, leg } of chasedLegs(runs, wall)) {
+    const { path } = run.legs[leg]!;
+    for (let i = 1; i < path.length; i++) {
+      const [a, b] = [toFace(face.frame, path[i - 1]!), toFace(face.frame, path[i]!)];
+      const plumb = Math.abs(a.u - b.u) < Math.abs(a.v - b.v);
+      const [p, q] = plumb ? [a.v, b.v] : [a.u, b.u];
+      lines[plumb ? "u" : "v"].push({ at: plumb ? a.u : a.v, from: Math.min(p, q), to: Math.max(p, q), run: run.id });
     }
+  }
   return (["u", "v"] as const).flatMap((axis) =>
     stripsOf(lines[axis]).flatMap((strip): ChaseStretch[] => {
       const ends = [...new Set(strip.flatMap((l) => [l.from, l.to]))].sort((a, b) => a - b);
@@ -64,5 +90,5 @@ function stripsOf(lines: readonly Line[]): Line[][] {
 }
 
 /** Chased length of a wall, mm: runs that lie side by side share one chase. */
-export const chaseLength = (h: House, runs: readonly Pick<Run, "id" | "legs">[], wall: string): number =>
+export const chaseLength = (h: House, runs: readonly ChasedRun[], wall: string): number =>
   chasesOn(h, runs, wall).reduce((sum, c) => sum + c.to - c.from, 0);
