@@ -1,5 +1,5 @@
 import { mm } from "../base/figures";
-import { bounds } from "../base/polygon";
+import { bounds, insidePolygon } from "../base/polygon";
 import type { House } from "../house/house";
 import { outsideOf, placeAlong } from "../house/outside";
 import type { Ground } from "../job/model";
@@ -27,6 +27,13 @@ function apart(p: Ground["outline"], q: Ground["outline"]): number {
   return Math.max(b.x0 - a.x1, a.x0 - b.x1, b.y0 - a.y1, a.y0 - b.y1, 0);
 }
 
+/** Where words beside a place stand so that they are on the far side of it, seen from another. */
+function beyond([x, y]: XY, [fromX, fromY]: XY): { drop: number; shift?: number; anchor?: "start" | "end" } {
+  const [dx, dy] = [x - fromX, y - fromY];
+  if (Math.abs(dy) >= Math.abs(dx)) return { drop: dy < 0 ? -0.9 : 1.4 };
+  return dx > 0 ? { drop: 0.35, shift: 9, anchor: "start" } : { drop: 0.35, shift: -9, anchor: "end" };
+}
+
 /**
  * Yards of a job from above with their ground, trees, posts, ways and rows of lights; `picked` is drawn strong. x
  * east, y down (south).
@@ -50,6 +57,7 @@ export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: 
       if (yard) p.text(b.x0, -b.y1, r.name, { anchor: "start", drop: -0.5, ink: "soft", type: "bold", room });
       else p.text((b.x0 + b.x1) / 2, -(b.y0 + b.y1) / 2, r.name, { ink: "soft", type: "bold", room });
     }
+  const standing = [...h.job.posts, ...rows.flatMap((f) => [...f.row.path, ...f.lights.map((l) => l.place)])];
   const size = (g: Ground): number => {
     const b = bounds(g.outline);
     return (b.x1 - b.x0) * (b.y1 - b.y0);
@@ -63,6 +71,8 @@ export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: 
       ...(g.kind === "tree" ? { dash: [4, 4] } : {}),
     });
     const b = bounds(g.outline);
+    // Where lights or posts stand it has to leave room for their numbers.
+    const busy = standing.some((q) => insidePolygon(g.outline, q));
     const level = g.kind !== "tree" && g.level ? `, ${g.level > 0 ? "+" : "−"}${mm(Math.abs(g.level))}` : "";
     // In its corner, so that what lies in its middle is not written over.
     p.text(b.x0, -b.y0, `${g.name || groundNames[g.kind]}${level}`, {
@@ -71,7 +81,7 @@ export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: 
       drop: -0.45,
       ink: "soft",
       size: 11.5,
-      room: { width: b.x1 - b.x0, height: b.y1 - b.y0 },
+      room: { width: b.x1 - b.x0, height: (b.y1 - b.y0) / (busy ? 2 : 1) },
     });
   }
   for (const w of outsideOf(h)) {
@@ -89,7 +99,10 @@ export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: 
   for (const q of h.job.posts) {
     const half = q.breadth / 2;
     p.rect(q.x - half, -q.y - half, q.breadth, q.breadth, "timber", q.id === picked ? "accent" : "ink");
-    p.text(q.x, -q.y, q.label, { drop: 1, size: 11 });
+    // On the side on which the yard goes on.
+    const yard = yards.find((r) => r.id === q.room);
+    const left = yard !== undefined && q.x > (bounds(yard.outline).x0 + bounds(yard.outline).x1) / 2;
+    p.text(q.x, -q.y, q.label, { drop: 0.35, shift: left ? -6 : 6, anchor: left ? "end" : "start", size: 11 });
   }
   for (const f of rows) {
     const on = f.row.id === picked;
@@ -103,7 +116,11 @@ export function drawOutside(h: House, rows: readonly LightRowFigures[], picked: 
     for (const l of f.lights) {
       const [x, y] = flat(l.place);
       p.circle(x, y, 70, "paper", ink, { heavy: true, least: 5 });
-      p.text(x, y, String(l.n), { drop: l.side === 1 ? -0.9 : 1.2, size: 11.5 });
+      p.text(x, y, String(l.n), {
+        ...beyond([x, y], flat(placeAlong(f.row.path, l.at))),
+        size: 11.5,
+        room: { width: f.gap },
+      });
     }
     const first = flat(f.row.path[0]!);
     p.text(first[0], first[1], f.row.label, { anchor: "end", shift: -6, drop: 0.3, ink, type: "bold" });

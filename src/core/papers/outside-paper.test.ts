@@ -1,4 +1,5 @@
 import { expect, it } from "vitest";
+import { bounds } from "../base/polygon";
 import { drawOutside } from "../drawings/outside-plan-scene";
 import { drawCatenarySide, drawRowSide, drawTrenchAlong } from "../drawings/outside-scenes";
 import { layHouse } from "../house/house";
@@ -74,6 +75,41 @@ it("draws each so that what is said of it is told: depth, clearance, lights, the
   const whole = plain(drawOutside(h, [figures], "w"));
   const words = whole.shapes.flatMap((s) => (s.kind === "text" ? [s.text] : []));
   expect(words).toEqual(expect.arrayContaining(["TR1", "CW1", "PL1", "drive, vehicles, −40", "1", "2", "3"]));
+});
+
+it("the tag of a post stands within its yard", () => {
+  const room = job.rooms.find((r) => r.kind === "yard")!;
+  const yard = bounds(room.outline);
+  for (const [x, anchor] of [
+    [yard.x0 + 100, "start"],
+    [yard.x1 - 100, "end"],
+  ] as const) {
+    const post = { id: "q", room: room.id, label: "P9", x, y: yard.y0 + 100, breadth: 100, height: 2400 };
+    const { shapes } = drawOutside(layHouse({ ...job, posts: [post] }), []);
+    expect(shapes.find((s) => s.kind === "text" && s.text === "P9")).toMatchObject({ anchor });
+  }
+});
+
+it("numbers stand on the far side of their lights, off the path, whichever way it runs", () => {
+  const along = (x: number, y: number) => ({
+    ...job.lightRows[0]!,
+    path: [
+      { x: 1000, y: 1000 },
+      { x: 1000 + x, y: 1000 + y },
+    ],
+  });
+  for (const row of [along(5000, 0), along(0, 5000), along(-5000, 0), along(0, -5000)]) {
+    const figures = lightRowFigures(h, row)!;
+    const texts = drawOutside(h, [figures]).shapes.flatMap((s) => (s.kind === "text" ? [s] : []));
+    const upright = row.path[0]!.x === row.path[1]!.x;
+    for (const l of figures.lights) {
+      const word = texts.find((t) => t.text === String(l.n) && t.x === l.place.x && t.y === -l.place.y)!;
+      const off = upright ? l.place.x - row.path[0]!.x : -(l.place.y - row.path[0]!.y);
+      expect(Math.abs(off)).toBeGreaterThan(0);
+      if (upright) expect([Math.sign(word.shift!), word.anchor]).toEqual([Math.sign(off), off > 0 ? "start" : "end"]);
+      else expect(Math.sign(word.drop)).toBe(Math.sign(off));
+    }
+  }
 });
 
 it("a hole to the weather is started lower on that side and sealed there; one between rooms is not", () => {
