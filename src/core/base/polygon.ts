@@ -23,11 +23,11 @@ export const isClockwise = (outline: readonly XY[]): boolean => signedArea(outli
 const cross = (o: XY, a: XY, b: XY): number => (a.x - o.x) * (b.y - o.y) - (a.y - o.y) * (b.x - o.x);
 
 const onSegment = (a: XY, b: XY, p: XY): boolean =>
-  Math.abs(cross(a, b, p)) <= EPS * Math.max(1, Math.hypot(b.x - a.x, b.y - a.y)) &&
   p.x >= Math.min(a.x, b.x) - EPS &&
   p.x <= Math.max(a.x, b.x) + EPS &&
   p.y >= Math.min(a.y, b.y) - EPS &&
-  p.y <= Math.max(a.y, b.y) + EPS;
+  p.y <= Math.max(a.y, b.y) + EPS &&
+  Math.abs(cross(a, b, p)) <= EPS * Math.max(1, Math.hypot(b.x - a.x, b.y - a.y));
 
 /** True when the two stretches share at least one place, ends and overlaps included. */
 export function segmentsMeet(a: XY, b: XY, c: XY, d: XY): boolean {

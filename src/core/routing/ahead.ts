@@ -1,3 +1,4 @@
+import type { Interval } from "../base/interval";
 import type { RouteGraph } from "./graph";
 
 /** Groups of cheap places above which they are not told apart: looking at each would take longer than it spares. */
@@ -25,20 +26,19 @@ export interface CheapPlaces {
 export function cheapPlaces(g: RouteGraph, groups: readonly (readonly number[])[], share: number): CheapPlaces | null {
   const count = groups.length;
   if (!count || count > MOST) return null;
-  const axes = [g.x, g.y, g.z];
   const near = new Float64Array(g.nodes * count);
-  const boxes = groups.map((edges) =>
-    axes.map((c) => {
+  const boxes = groups.map((edges) => {
+    const along = (c: Float64Array): Interval => {
       const at = edges.flatMap((e) => [c[g.a[e]!]!, c[g.b[e]!]!]);
-      return [Math.min(...at), Math.max(...at)] as const;
-    }),
-  );
-  boxes.forEach((box, s) =>
-    box.forEach(([lo, hi], k) => {
-      const c = axes[k]!;
-      for (let n = 0; n < g.nodes; n++) near[n * count + s]! += Math.max(0, lo - c[n]!, c[n]! - hi);
-    }),
-  );
+      return [Math.min(...at), Math.max(...at)];
+    };
+    return [along(g.x), along(g.y), along(g.z)] as const;
+  });
+  boxes.forEach(([[x0, x1], [y0, y1], [z0, z1]], s) => {
+    const off = (c: number, lo: number, hi: number): number => (c < lo ? lo - c : c > hi ? c - hi : 0);
+    for (let n = 0, k = s; n < g.nodes; n++, k += count)
+      near[k] = off(g.x[n]!, x0, x1) + off(g.y[n]!, y0, y1) + off(g.z[n]!, z0, z1);
+  });
   const between = new Float64Array(count * count);
   boxes.forEach((p, s) =>
     boxes.forEach((q, t) => {

@@ -51,7 +51,8 @@ export function foundWays(h: House, g: RouteGraph): FoundWay[] {
 function takenToRun(h: House, g: RouteGraph, wanted: Job["foundCables"]): Map<string, Leg[]> {
   const out = new Map<string, Leg[]>();
   if (!wanted.length) return out;
-  const cost = g.length.map((x, e) => (g.hidden[e] ? x : Infinity));
+  const cost = g.length.slice();
+  for (let e = 0; e < cost.length; e++) if (!g.hidden[e]) cost[e] = Infinity;
   const others = new Uint16Array(g.nodes * 3);
   for (const f of wanted) {
     const ends = [f.from, f.to!].map((id) => h.pointOfId.get(id) ?? -1);

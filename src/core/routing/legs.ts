@@ -96,7 +96,9 @@ export function legsOf(
       before.b = b;
       return;
     }
-    const piece: Piece = { ...surfaceOf(h, g, c, e), a, b };
+    const { surface, method, section } = surfaceOf(h, g, c, e);
+    const piece: Piece = { surface, method, a, b };
+    if (section !== undefined) piece.section = section;
     if (kind === EDGE.outside) {
       const { path } = outsideOf(h)[g.ref[e]!]!;
       piece.by = (g.a[e] === nodes[i] ? path : [...path].reverse()).slice(1, -1);
@@ -168,11 +170,9 @@ function joins(p: Piece, q: Piece): boolean {
 
 /** True for two stretches that go on straight, one from the other. */
 function inLine(p: Pick<Piece, "a" | "b">, q: Pick<Piece, "a" | "b">): boolean {
-  const d = (a: XYZ, b: XYZ): XYZ => [b[0] - a[0], b[1] - a[1], b[2] - a[2]];
-  const u = d(p.a, p.b);
-  const v = d(q.a, q.b);
-  const [lu, lv] = [distance(p.a, p.b), distance(q.a, q.b)];
-  return (u[0] * v[0] + u[1] * v[1] + u[2] * v[2]) / (lu * lv) > 1 - 1e-9;
+  let dot = 0;
+  for (let k = 0; k < 3; k++) dot += (p.b[k]! - p.a[k]!) * (q.b[k]! - q.a[k]!);
+  return dot > (1 - 1e-9) * distance(p.a, p.b) * distance(q.a, q.b);
 }
 
 function depthOf(h: House, p: Piece): number {

@@ -203,7 +203,8 @@ export class Site implements Lying {
   shortestFor(t: Task, bar: (e: number) => boolean): Way | null {
     const { g } = this;
     const w = this.weightsFor(t);
-    const cost = w.cost.map((x, e) => (x === Infinity || bar(e) ? Infinity : g.length[e]!));
+    const cost = g.length.slice();
+    for (let e = 0; e < cost.length; e++) if (w.cost[e] === Infinity || bar(e)) cost[e] = Infinity;
     const [a, b] = w.ends;
     return cheapestWay(g, g.terminal[a]!, g.terminal[b]!, { ...w, cost, perMm: 1, cheap: null, bend: 0, crossing: 0 });
   }
