@@ -36,6 +36,12 @@ describe("a cable found in the house", () => {
     }
     for (const l of way!.legs) expect(l.method).not.toBe("surface");
   });
+  it("keeps to where a cable may be hidden, though others lie on the surface", () => {
+    const job = withFound({}, { from: a!.id, to: b!.id });
+    const surface = { ...job, circuits: job.circuits.map((c) => ({ ...c, walls: "surface" as const })) };
+    expect(buildGraph(layHouse(surface)).hidden).toContain(0);
+    expect(ways(surface)).toEqual(ways(job));
+  });
   it("has no way when it comes out, or while its other end is not found, or is a point that is gone", () => {
     expect(ways(withFound({ fate: "take-out" }, { to: null }))).toEqual([]);
     expect(ways(withFound({ to: "gone" }))).toEqual([]);

@@ -26,6 +26,24 @@ const priced = (job: Job, preset: (typeof presetNames)[number]): Job => ({
   settings: { ...job.settings, cost: presets[preset].cost },
 });
 
+describe("the shortest way of all", () => {
+  it("leads nowhere that is closed to the run: off the zones, or through a hole that is full", () => {
+    const job = generatedHouse(7, 3, 4);
+    const circuits = job.circuits.map((c, i) => (i ? c : { ...c, walls: "surface" as const }));
+    const { site, tasks } = laid({ ...job, circuits });
+    expect(site.g.hidden).toContain(0);
+    let looked = 0;
+    for (const t of tasks) {
+      if (t.circuit.walls !== "hidden") continue;
+      const way = site.shortestFor(t, () => false)!;
+      expect(site.costOf(t, way.edges)).toBeLessThan(Infinity);
+      expect(way.edges.every((e) => site.g.hidden[e])).toBe(true);
+      looked++;
+    }
+    expect(looked).toBeGreaterThan(3);
+  });
+});
+
 describe("level chases in masonry", () => {
   it("are longer than 1.5 m only where no way without them is less than three times as long, whatever the weights", () => {
     let long = 0;
