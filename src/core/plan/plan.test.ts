@@ -7,7 +7,8 @@ import { generatedHouse } from "../routing/generated-house";
 import { factKey } from "../rules/fact";
 import { findingOf, namesOf } from "../words/findings";
 import { moveLeg, pinOf } from "../laid/move-leg";
-import { makePlan } from "./plan";
+import { endFigures, fromPoint } from "./end-figures";
+import { makePlan, planHouse } from "./plan";
 import type { Plan } from "../laid/laid";
 
 const seeds = fc.integer({ min: 1, max: 100_000 });
@@ -88,6 +89,26 @@ describe("a plan of any generated storey", () => {
   });
 });
 
+it("cables that come in at one edge of a box stand along it in the order they come from", () => {
+  const h = layHouse(generatedHouse(7));
+  const plan = planHouse(h);
+  let beside = 0;
+  for (const p of h.points)
+    for (const entry of ["left", "right", "top", "bottom"] as const) {
+      const here = (endFigures(h, plan, p.point.id)?.cables ?? []).filter((c) => c.end.entry === entry);
+      here.sort((a, b) => a.at - b.at);
+      // Where each lies at its first corner, or on its way to it: along the wall, or down from the ceiling.
+      const from = here.map((c) => {
+        const way = fromPoint(c.run, p.point.id);
+        const [x, y, z] = way[Math.min(2, way.length - 1)]!;
+        return entry === "left" || entry === "right" ? -z : x + y;
+      });
+      expect(from).toEqual([...from].sort((a, b) => a - b));
+      if (new Set(from).size > 1) beside++;
+    }
+  expect(beside).toBeGreaterThan(0);
+});
+
 describe("the checker finds each way of breaking a good plan", () => {
   const job = generatedHouse(7);
   const plan = makePlan(job);
@@ -143,6 +164,13 @@ describe("the checker finds each way of breaking a good plan", () => {
         );
       }),
     ).toContain("hole.missing"));
+  it.each(["joist", "wall"] as const)("a hole in a %s that is there for other runs", (kind) =>
+    expect(
+      change((p) => {
+        for (const o of p.holes) if (o.in.kind === kind) o.runs = ["another"];
+      }),
+    ).toContain("hole.missing"),
+  );
   it("a hole near a bearing", () =>
     expect(
       change((p) => {
