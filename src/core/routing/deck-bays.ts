@@ -1,6 +1,6 @@
 import { alike } from "../base/alike";
 import { distinct, indexNear } from "../base/distinct";
-import type { Interval } from "../base/interval";
+import { Kept } from "../base/kept";
 import { type XY, spansAlong } from "../base/polygon";
 import { EPS, same } from "../base/tolerance";
 import type { XYZ } from "../base/wall-frame";
@@ -20,7 +20,6 @@ const REACH = 300;
 /** A side of a bay along which cables are clipped. */
 interface Lane {
   at: number;
-  extent: Interval[];
   /** Node at each station, by the station's number in the bay; −1 where the lane is not there. */
   nodes: number[];
 }
@@ -44,15 +43,14 @@ interface Through {
   place: BorePlace;
 }
 
-/** What is kept of a deck from one house to the next: all but its entries that it was made of, by which it is known again. */
+/** What is kept of a deck from one house to the next. */
 interface KeptDeck {
-  made: readonly unknown[];
   bays: Bay[];
   throughs: readonly Through[];
   whole: { at: readonly number[]; part: GraphDraft } | null;
 }
 
-const kept = new WeakMap<LaidDeck, KeptDeck>();
+const kept = new Kept<LaidDeck, KeptDeck>();
 
 /**
  * What lies between the entries of a deck, with them as the first nodes: lanes along the joists, links across bays, bores through
@@ -65,9 +63,7 @@ export function lanesOf(h: House, n: number, entries: readonly Entry[]): GraphDr
   const walls = deckWalls(h)[n]!.flatMap((w) => [w.across, w.x0, w.y0, w.x1, w.y1]);
   const { notch, notchEdge } = h.job.settings.schools;
   const made = [n, notch, notchEdge, ...keptFree, "walls", ...walls];
-  let there = kept.get(l);
-  if (!there || !alike(there.made, made))
-    kept.set(l, (there = { made, bays: [], throughs: throughsOf(h, n), whole: null }));
+  const there = kept.of(l, made, () => ({ bays: [], throughs: throughsOf(h, n), whole: null }));
   const at = entries.flatMap((e) => [e.along, e.across]);
   if (!there.whole || !alike(there.whole.at, at)) there.whole = { at, part: joinBays(h, n, entries, there) };
   return there.whole.part;
@@ -182,7 +178,7 @@ function bayOf(h: House, n: number): (b: number, at: readonly number[]) => Bay {
             walls: walls.length ? wallsPassed(walls, at3(l, stations[i - 1]!, at), at3(l, stations[i]!, at)).length : 0,
           });
       }
-      return { at, extent, nodes };
+      return { at, nodes };
     };
     const lanes: [Lane | null, Lane | null] = [
       below ? lane(below.at + half + OFF) : null,

@@ -212,15 +212,12 @@ function keptLines(h: House, f: Face, hung: readonly number[], drawn: DrawnLines
   });
 }
 
-const hungOn = new WeakMap<readonly LaidDeck[], readonly number[]>();
+const hungOn = new Kept<readonly LaidDeck[], readonly number[]>();
 
 /** Where points hang on decks: the deck of each and its place in space. The very same list as long as it says the same. */
 function hungPlaces(h: House): readonly number[] {
-  const there = hungOn.get(h.decks);
   const hung = h.points.flatMap((p) => (p.deck < 0 ? [] : [p.deck, ...p.space]));
-  if (there && alike(there, hung)) return there;
-  hungOn.set(h.decks, hung);
-  return hung;
+  return hungOn.of(h.decks, hung, () => hung);
 }
 
 /** What the user has drawn on a face: the middle of sections of containment, and where ways out of doors leave it. */
