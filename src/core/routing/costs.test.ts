@@ -98,7 +98,7 @@ describe("what the router weighs", () => {
             // Straight on through a place where another cable goes another way.
             if (next === undefined || g.axis[next] !== g.axis[e]) return;
             const n = [g.a[e]!, g.b[e]!].find((x) => x === g.a[next] || x === g.b[next])!;
-            if ([0, 1, 2].some((axis) => axis !== g.axis[e] && site.at[n * 3 + axis]! > 0)) count++;
+            if (site.others[n]! & ~(1 << g.axis[e]!)) count++;
           });
           site.count(t, t.way, 1);
         }

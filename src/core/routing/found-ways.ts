@@ -53,7 +53,7 @@ function takenToRun(h: House, g: RouteGraph, wanted: Job["foundCables"]): Map<st
   if (!wanted.length) return out;
   const cost = g.length.slice();
   for (let e = 0; e < cost.length; e++) if (!g.hidden[e]) cost[e] = Infinity;
-  const others = new Uint16Array(g.nodes * 3);
+  const others = new Uint8Array(g.nodes);
   for (const f of wanted) {
     const ends = [f.from, f.to!].map((id) => h.pointOfId.get(id) ?? -1);
     const [a, b] = ends;

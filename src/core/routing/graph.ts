@@ -196,8 +196,8 @@ export interface RouteGraph extends Omit<GraphDraft, "edges"> {
   /** 0 along x, 1 along y, 2 upright: a change of axis on the way is a bend. */
   axis: Uint8Array;
   /**
-   * No edge is shorter than this share of the sum of what it moves along x, y and z: 1 where all run along the axes, less where walls
-   * stand at an angle. Times the sum from a place to another, it is no more than the way between them.
+   * No edge indoors is shorter than this share of the sum of what it moves along x, y and z: 1 where all run along the axes, less where
+   * walls stand at an angle. Times the sum from a place to another, it is no more than the way between them.
    */
   square: number;
   /** Axis on which a cable goes on after an edge; `KEEPS` where it keeps the one it has. */
@@ -240,7 +240,7 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     axis[e] = dz >= dx && dz >= dy ? 2 : dx >= dy ? 0 : 1;
     heading[e] = g.kind[e] === EDGE.corner ? KEEPS : axis[e]!;
     const sum = dx + dy + dz;
-    if (sum * square > g.length[e]!) square = g.length[e]! / sum;
+    if (g.kind[e] !== EDGE.outside && sum * square > g.length[e]!) square = g.length[e]! / sum;
   }
   return {
     nodes: n,

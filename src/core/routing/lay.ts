@@ -151,6 +151,7 @@ export function layTasks(site: Site, tasks: readonly Task[], progress: OnProgres
 
 function layFree(site: Site, free: readonly Task[], progress: OnProgress, most: number): void {
   const rounds = Math.min(most, free.length > MANY ? 1 : ROUNDS);
+  if (rounds) site.keepLooks();
   const of = free.length * (1 + rounds);
   let done = 0;
   const step = (): void => {

@@ -37,7 +37,7 @@ export function plainCheapest(g: RouteGraph, from: number, to: number, w: Weight
   const best = new Array<number>(g.nodes * 4).fill(Infinity);
   best[from * 4 + 3] = 0;
   const crossed = (node: number, axis: number): boolean =>
-    [0, 1, 2].some((x) => x !== axis && w.others[node * 3 + x]! > 0);
+    [0, 1, 2].some((x) => x !== axis && (w.others[node]! >> x) % 2 === 1);
   for (let changed = true; changed;) {
     changed = false;
     for (let e = 0; e < g.a.length; e++) {

@@ -1,6 +1,7 @@
-import { type CheapPlaces, fromBoxes } from "./ahead";
+import type { CheapPlaces } from "./ahead";
 import { KEEPS, type RouteGraph } from "./graph";
 import { Buckets, FarBuckets } from "./buckets";
+import { type LeftToGo, leftToGo } from "./left-to-go";
 
 /** Width of a bucket of the search by length, mm: about the step between two places where cables meet. */
 const BUCKET = 40;
@@ -113,13 +114,15 @@ export interface Weights {
   /** Where a mm of cable costs less than elsewhere. */
   cheap?: CheapPlaces | null;
   bend: number;
+  /** A way that costs more than this need not be found. */
+  dearest?: number;
   /** Cost of an edge that runs through the box of a point that is neither end of the run, added to its own. */
   throughBox: number;
   /** Numbers of the two end points in the house. */
   ends: readonly [number, number];
-  /** Cost of going straight over another circuit's cable, and how many of those lie at each node along each axis. */
+  /** Cost of going straight over another circuit's cable; by node: a bit for each axis that any lie along. */
   crossing: number;
-  others: Uint16Array;
+  others: Uint8Array;
 }
 
 /** Room for one search, kept from one to the next: `round` tells what belongs to this one. */
@@ -134,9 +137,11 @@ interface Scratch {
   done: Float64Array;
   /** By node: how far it is, in a search by length. */
   far: Float64Array;
-  /** By node: the least it was reached for on any axis, and the round in which that was. */
+  /** By node: the least it was reached for on any axis. */
   least: Float64Array;
-  touched: Int32Array;
+  /** Nodes looked on from, each once, in order; by node: the round in which it was put there. */
+  order: Int32Array;
+  listed: Int32Array;
   round: number;
   queue: FarBuckets;
   buckets: Buckets;
@@ -156,7 +161,8 @@ function scratchOf(g: RouteGraph): Scratch {
       done: new Float64Array(g.nodes),
       far: new Float64Array(g.nodes),
       least: new Float64Array(g.nodes),
-      touched: new Int32Array(g.nodes),
+      order: new Int32Array(g.nodes),
+      listed: new Int32Array(g.nodes),
       round: 0,
       queue: new FarBuckets(SLOT),
       buckets: new Buckets(
@@ -177,16 +183,8 @@ const axisAfter = (g: RouteGraph, e: number, arrived: number): number =>
   g.heading[e] === KEEPS ? arrived : g.heading[e]!;
 
 /** What going straight on at a node costs, where other circuits' cables lie across. */
-function crossed(w: Weights, node: number, arrived: number): number {
-  if (w.crossing <= 0) return 0;
-  const { others } = w;
-  const o = node * 3;
-  return (arrived !== 0 && others[o]! > 0) ||
-    (arrived !== 1 && others[o + 1]! > 0) ||
-    (arrived !== 2 && others[o + 2]! > 0)
-    ? w.crossing
-    : 0;
-}
+const crossed = (w: Weights, node: number, arrived: number): number =>
+  w.others[node]! & ~(1 << arrived) ? w.crossing : 0;
 
 /** What an edge costs on top where it runs through the box of a point that the run does not serve. */
 function boxOn(g: RouteGraph, w: Weights, e: number): number {
@@ -215,35 +213,29 @@ export interface Way {
 }
 
 /**
+ * The places that a search looked on from, each once; by place the least it was reached for; and what it took to be left from any. The
+ * first two are good only until the next search.
+ */
+export type LookedFrom = (places: Int32Array, least: Float64Array, left: LeftToGo) => void;
+
+/**
  * Cheapest way from one node to another, bends and crossings counted; null when none leads there.
  * Best-first search over (node, axis of arrival); the level-and-plumb way left to go never exceeds the cost left, so the way is exact.
+ * @param tell told which places were looked on from: no way over another costs less than the one found
  */
-export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights): Way | null {
+export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights, tell?: LookedFrom): Way | null {
   if (from < 0 || to < 0) return null;
-  const { best, via, prev, seen, round, queue, wanted: guessed, done: ahead, least, touched } = scratchOf(g);
-  const { first, edges, to: ends, heading, box, x, y, z } = g;
+  const scratch = scratchOf(g);
+  const { best, via, prev, seen, round, queue, wanted: guessed, done: ahead, least, order, listed } = scratch;
+  const { first, edges, to: ends, heading, box } = g;
   const { cost: costs, bend, throughBox, crossing } = w;
   const [end0, end1] = w.ends;
-  const [tx, ty, tz] = [x[to]!, y[to]!, z[to]!];
-  // A hair less, so that rounding never makes the estimate too large.
-  const share = w.perMm * (1 - 1e-12) * g.square;
-  const cheap = w.cheap ?? null;
-  const boxes = cheap?.count ?? 0;
-  const onFrom = cheap ? fromBoxes(cheap, to) : null;
-  /** What is left to go from a node, never too dear; looked up once for each. */
+  const left = leftToGo(g, to, w);
+  /** What is left to go from a node, looked up once for each. */
   const guess = (n: number): number => {
     if (guessed[n] === round) return ahead[n]!;
     guessed[n] = round;
-    const plumb = Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz);
-    let left = plumb;
-    if (cheap) {
-      for (let s = 0, k = n * boxes; s < boxes; s++, k++) {
-        const by = cheap.near[k]! + onFrom![s]!;
-        if (by < left) left = by;
-      }
-      left = Math.max(left, plumb * cheap.share);
-    }
-    return (ahead[n] = left * share);
+    return (ahead[n] = left(n));
   };
   // A place reached so much dearer than on another axis leads nowhere that the other does not: one bend there costs less. A corner
   // keeps the axis, so that a crossing may come first.
@@ -254,12 +246,15 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
   best[start] = 0;
   via[start] = -1;
   seen[start] = round;
+  least.fill(Infinity);
   least[from] = 0;
-  touched[from] = round;
   queue.push(guess(from), start);
-  let [found, last] = [-1, -1];
+  let found = -1;
+  // The last bucket that may hold what is wanted.
+  let last = queue.bucketOf(w.dearest ?? Infinity);
+  let count = 0;
   for (let state = start; (state = queue.take()) >= 0;) {
-    if (found >= 0 && queue.bucket > last) break;
+    if (queue.bucket > last) break;
     // round: found; round + 1: settled.
     if (seen[state] === round + 1) continue;
     seen[state] = round + 1;
@@ -272,11 +267,17 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
       continue;
     }
     if (cost > least[node]! + slack) continue;
+    if (listed[node] !== round) {
+      listed[node] = round;
+      order[count++] = node;
+    }
     const straight = arrived === START ? 0 : crossed(w, node, arrived);
-    for (let k = first[node]!; k < first[node + 1]!; k++) {
+    const came = via[state]!;
+    for (let k = first[node]!, end = first[node + 1]!; k < end; k++) {
       const e = edges[k]!;
       let enter = costs[e]!;
-      if (enter === Infinity) continue;
+      // Barred; or back over the edge it came by.
+      if (enter === Infinity || e === came) continue;
       if (extra) enter += extra[e]! * times;
       const next = ends[k]!;
       const h = heading[e]!;
@@ -286,11 +287,9 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
       else if (arrived !== START) c += bend;
       const through = box[e]!;
       if (through >= 0 && through !== end0 && through !== end1) c += throughBox;
-      if (touched[next] !== round) {
-        touched[next] = round;
-        least[next] = c;
-      } else if (c < least[next]!) least[next] = c;
-      else if (c > least[next]! + slack) continue;
+      const there = least[next]!;
+      if (c > there + slack) continue;
+      if (c < there) least[next] = c;
       const s = next * 4 + axis;
       if (seen[s]! < round || c < best[s]! - 1e-9) {
         best[s] = c;
@@ -301,6 +300,7 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights)
       }
     }
   }
+  tell?.(order.subarray(0, count), least, left);
   if (found < 0) return null;
   const out: number[] = [];
   for (let s = found; via[s]! >= 0; s = prev[s]!) out.push(via[s]!);

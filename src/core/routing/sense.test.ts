@@ -35,7 +35,7 @@ describe("the shortest way of all", () => {
     let looked = 0;
     for (const t of tasks) {
       if (t.circuit.walls !== "hidden") continue;
-      const way = site.shortestFor(t, () => false)!;
+      const way = site.shortestFor(t, () => false, Infinity)!;
       expect(site.costOf(t, way.edges)).toBeLessThan(Infinity);
       expect(way.edges.every((e) => site.g.hidden[e])).toBe(true);
       looked++;

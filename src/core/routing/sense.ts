@@ -82,8 +82,9 @@ export function sensibleWay(site: Site, t: Task, bar?: (e: number) => boolean): 
     if (long === 0) break;
     take(site.wayFor(t, bar, { extra: level, times: dread }));
   }
-  // The last word: the shortest way without any, whatever it takes to make.
-  if (long > 0) take(site.shortestFor(t, (e) => level[e]! > 0 || (bar?.(e) ?? false)));
+  // The last word: the shortest way without any, whatever it takes to make; one that is longer than this is not taken, whatever it spares.
+  const longest = lengthOf(g, best) + (WORTH - 1) * long;
+  if (long > 0) take(site.shortestFor(t, (e) => level[e]! > 0 || (bar?.(e) ?? false), longest));
   if (!bar) t.instead = { plain: plain.edges, edges: best.edges };
   return best;
 }

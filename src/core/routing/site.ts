@@ -2,7 +2,6 @@ import { isMains } from "../job/mains";
 import type { House } from "../house/house";
 import type { PinnedLeg } from "../job/model";
 import { isMetalClad } from "../rules/cables";
-import { outsideOf } from "../house/outside";
 import { sectionOfLeg, sectionsOf } from "../house/sections";
 import { warmCircuits } from "../trades/circuits/lying-together";
 import { type CheapPlaces, cheapPlaces } from "./ahead";
@@ -10,11 +9,14 @@ import { type Care, NO_CARE } from "./care";
 import { DRAWN, LIKED } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
 import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
+import { type Looked, lookFor, stillCheapest } from "./looked";
 import { type Lying, type Passing, Tariffs } from "./tariffs";
 import type { Task } from "./tasks";
 
 /** Cost of a run through another point's box, mm of cable: so dear that it is done only where nothing else leads on. */
 const THROUGH_BOX = 1e6;
+/** A mm level and plumb costs no less than this share out of doors, where ways lie at any angle. */
+const LEAST_OUTSIDE = DRAWN / Math.sqrt(3);
 /** Edges on which cables come to lie side by side. */
 const ON_LINE: ReadonlySet<number> = new Set([EDGE.wall, EDGE.lane, EDGE.through]);
 
@@ -51,6 +53,8 @@ export function boresPassed(h: House, g: RouteGraph, legs: readonly PinnedLeg[])
 /** What the sites of one graph have in common. */
 interface Known extends Pick<Lying, "boreEdge" | "sectionEdges"> {
   cheap: CheapPlaces | null;
+  /** For cables that may lie out of doors: ways there are cheap places too; null where there are none out of doors. */
+  outside: { cheap: CheapPlaces | null } | null;
 }
 const known = new WeakMap<RouteGraph, Known>();
 
@@ -61,16 +65,20 @@ function knownOf(g: RouteGraph): Known {
   const sectionEdges = new Map<number, number[]>();
   // Where sections make cable cheaper than elsewhere: each stretch of one on a wall or deck.
   const stretches = new Map<string, number[]>();
+  const ways: number[][] = [];
   const { kind, ref, section: sections } = g;
   for (let e = 0; e < kind.length; e++) {
     if (kind[e] === EDGE.bore) boreEdge[ref[e]!] = e;
+    if (kind[e] === EDGE.outside) ways.push([e]);
     const section = sections[e]!;
     if (!section) continue;
     const key = `${section} ${kind[e] === EDGE.wall} ${ref[e]}`;
     into(sectionEdges, section, e);
     into(stretches, key, e);
   }
-  known.set(g, (out = { boreEdge, sectionEdges, cheap: cheapPlaces(g, [...stretches.values()], LIKED) }));
+  const cheap = cheapPlaces(g, [...stretches.values()], LIKED);
+  const outside = ways.length ? { cheap: cheapPlaces(g, [...stretches.values(), ...ways], LEAST_OUTSIDE) } : null;
+  known.set(g, (out = { boreEdge, sectionEdges, cheap, outside }));
   return out;
 }
 
@@ -86,8 +94,9 @@ function into<K>(lists: Map<K, number[]>, key: K, x: number): void {
  */
 export class Site implements Lying {
   readonly passing = new Map<number, Passing[]>();
-  /** By node and axis: cables of all circuits. */
-  readonly at: Uint16Array;
+  /** By node and axis: cables of all circuits; by node: a bit for each axis that any lie along. */
+  private readonly at: Uint16Array;
+  readonly others: Uint8Array;
   /** By face: how many runs are hidden in it; points in it count too. */
   private readonly inFace: Uint16Array;
   readonly opened: Uint8Array;
@@ -99,15 +108,23 @@ export class Site implements Lying {
   readonly signals: ReadonlySet<string>;
   readonly boreEdge: Int32Array;
   private readonly cheap: CheapPlaces | null;
+  private readonly outside: Known["outside"];
   private readonly tariffs: Tariffs;
+  private looked: Map<Task, Looked> | null = null;
 
   constructor(
     readonly h: House,
     readonly g: RouteGraph,
     readonly care: Care = NO_CARE,
   ) {
-    ({ boreEdge: this.boreEdge, sectionEdges: this.sectionEdges, cheap: this.cheap } = knownOf(g));
+    ({
+      boreEdge: this.boreEdge,
+      sectionEdges: this.sectionEdges,
+      cheap: this.cheap,
+      outside: this.outside,
+    } = knownOf(g));
     this.at = new Uint16Array(g.nodes * 3);
+    this.others = new Uint8Array(g.nodes);
     this.inFace = new Uint16Array(h.faces.length);
     this.opened = new Uint8Array(h.faces.length);
     this.tariffs = new Tariffs(h, g, this);
@@ -121,7 +138,8 @@ export class Site implements Lying {
     const { g } = this;
     const faces = new Set<number>();
     for (const e of way.edges) {
-      for (const n of [g.a[e]!, g.b[e]!]) this.at[n * 3 + g.axis[e]!]! += by;
+      this.along(g.a[e]!, g.axis[e]!, by);
+      this.along(g.b[e]!, g.axis[e]!, by);
       if (g.kind[e] === EDGE.wall && t.circuit.walls === "hidden" && !this.seen(e)) faces.add(g.ref[e]!);
       if ((this.signals.size || this.warm.has(t.circuit.id)) && ON_LINE.has(g.kind[e]!)) this.line(e, t, by);
       if (g.kind[e] !== EDGE.bore) continue;
@@ -138,6 +156,13 @@ export class Site implements Lying {
     }
     for (const f of faces) this.open(f, by);
     if (this.sectionEdges.size) for (const s of new Set(way.edges.map((e) => g.section[e]!))) if (s) this.lie(s, t, by);
+  }
+
+  /** One more cable, or one less, lies at a node along an axis. */
+  private along(node: number, axis: number, by: 1 | -1): void {
+    const there = (this.at[node * 3 + axis]! += by);
+    if (there) this.others[node]! |= 1 << axis;
+    else this.others[node]! &= ~(1 << axis);
   }
 
   /** Counts a run whose legs are given: its cable lies in the bores it passes, and no other may crowd them. */
@@ -195,18 +220,41 @@ export class Site implements Lying {
     const w = this.weightsFor(t);
     if (bar) w.cost = w.cost.map((x, e) => (bar(e) ? Infinity : x));
     if (on) w.on = on;
-    const [a, b] = w.ends;
-    return cheapestWay(this.g, this.g.terminal[a]!, this.g.terminal[b]!, w);
+    const [a, b] = w.ends.map((n) => this.g.terminal[n]!) as [number, number];
+    return bar || on || !this.looked ? cheapestWay(this.g, a, b, w) : this.lookAgain(t, a, b, w);
   }
 
-  /** Shortest way for a task past what is barred, whatever it costs to make. */
-  shortestFor(t: Task, bar: (e: number) => boolean): Way | null {
+  /** From now on what searches have looked at is kept, for runs that are searched for again and again. */
+  keepLooks(): void {
+    this.looked ??= new Map();
+  }
+
+  private lookAgain(t: Task, from: number, to: number, w: Weights): Way | null {
+    const was = this.looked!.get(t);
+    const prices = this.tariffs.pricesFor(t.circuit, t.cable);
+    const still = was && stillCheapest(this.g, from, to, w, prices, was);
+    if (still !== undefined) return still;
+    const now = lookFor(this.g, from, to, w, prices);
+    this.looked!.set(t, now);
+    return now.way;
+  }
+
+  /** Shortest way for a task past what is barred, whatever it costs to make; none that is longer than `longest` need be found, mm. */
+  shortestFor(t: Task, bar: (e: number) => boolean, longest: number): Way | null {
     const { g } = this;
     const w = this.weightsFor(t);
     const cost = g.length.slice();
     for (let e = 0; e < cost.length; e++) if (w.cost[e] === Infinity || bar(e)) cost[e] = Infinity;
     const [a, b] = w.ends;
-    return cheapestWay(g, g.terminal[a]!, g.terminal[b]!, { ...w, cost, perMm: 1, cheap: null, bend: 0, crossing: 0 });
+    return cheapestWay(g, g.terminal[a]!, g.terminal[b]!, {
+      ...w,
+      cost,
+      perMm: 1,
+      cheap: null,
+      bend: 0,
+      crossing: 0,
+      dearest: longest,
+    });
   }
 
   /** What a way costs as the house now is. */
@@ -219,18 +267,18 @@ export class Site implements Lying {
   weightsFor(t: Task): Weights {
     const { h } = this;
     const weights = this.tariffs.weightsOf(t.circuit);
-    const outside = isMetalClad(t.cable) && outsideOf(h).length > 0;
-    const cheap = outside ? null : this.cheap;
+    const outside = isMetalClad(t.cable) ? this.outside : null;
+    const cheap = outside ? outside.cheap : this.cheap;
     return {
-      cost: this.tariffs.costsFor(t.circuit, t.cable),
+      cost: this.tariffs.pricesFor(t.circuit, t.cable).cost,
       on: null,
-      perMm: weights.cable * (outside ? DRAWN : this.sectionEdges.size && !cheap ? LIKED : 1),
+      perMm: weights.cable * (cheap ? 1 : outside ? LEAST_OUTSIDE : this.sectionEdges.size ? LIKED : 1),
       cheap,
       bend: weights.bend,
       throughBox: THROUGH_BOX,
       ends: [h.pointOfId.get(t.from)!, h.pointOfId.get(t.to)!],
       crossing: weights.crossing,
-      others: this.at,
+      others: this.others,
     };
   }
 }

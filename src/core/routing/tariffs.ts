@@ -59,14 +59,21 @@ interface Plain {
   faces: Set<number>;
 }
 
+/** What every edge costs, and what has changed of that. */
+export interface Prices {
+  readonly cost: Float64Array;
+  /** Edges whose price has changed, one after the other, and what each cost before it did. */
+  readonly changed: number[];
+  readonly was: number[];
+}
+
 /** What every edge costs circuits whose walls are cut alike and whose cable is the same, as the house now is. */
-interface Tariff {
+interface Tariff extends Prices {
   cable: Cable;
   circuit: Circuit;
   /** Whether it matters to them who else lies on a line. */
   minds: boolean;
   plain: Plain;
-  cost: Float64Array;
   /** By edge of a line or a section: what lying there costs on top. */
   onTop: Map<number, number>;
   /** By kind of bore place: the price of one where nothing passes yet; NaN until it is asked for. */
@@ -76,6 +83,15 @@ interface Tariff {
   sections: Set<number>;
   lines: Set<number>;
   faces: Set<number>;
+}
+
+/** Sets what an edge costs. */
+function set(x: Tariff, e: number, cost: number): void {
+  const was = x.cost[e]!;
+  if (cost === was) return;
+  x.changed.push(e);
+  x.was.push(was);
+  x.cost[e] = cost;
 }
 
 /** Puts in what is not there and takes out what is: changed back, it has not changed. */
@@ -106,6 +122,7 @@ const mixes = ({ signals }: Lying, own: string, there: readonly string[]): boole
 export class Tariffs {
   private readonly plain = new Map<string, Plain>();
   private readonly tariffs = new Map<string, Tariff>();
+  private readonly known = new Map<Circuit, Map<Cable, Tariff>>();
 
   constructor(
     private readonly h: House,
@@ -119,21 +136,31 @@ export class Tariffs {
   }
 
   /** Cost of every edge for a circuit on a cable as the house now is; it is changed in place as things come and go. */
-  costsFor(c: Circuit, cable: Cable): Float64Array {
-    const { care, sectionEdges } = this.lying;
-    // Alike for circuits on one cable in the same walls; with any kept apart, each has to know its own holes.
-    const out = sectionEdges.size ? this.keptOut(c.id) : "";
-    const kind = `${c.walls} ${c.cable} ${cable.id} ${care.short.has(c.id)} ${this.minds(c.id) ? c.id : ""} ${out}`;
-    let x = this.tariffs.get(kind);
-    if (!x) this.tariffs.set(kind, (x = this.newTariff(c, cable)));
+  pricesFor(c: Circuit, cable: Cable): Prices {
+    const x = this.tariffOf(c, cable);
     this.bringUpToDate(x.plain);
     for (const f of x.faces)
-      for (const e of edgesOfFaces(this.h, this.g)[f]!) x.cost[e] = x.plain.cost[e]! + (x.onTop.get(e) ?? 0);
+      for (const e of edgesOfFaces(this.h, this.g)[f]!) set(x, e, x.plain.cost[e]! + (x.onTop.get(e) ?? 0));
     for (const bore of x.bores) this.price(x, bore);
     for (const s of x.sections) this.priceSection(x, s);
     for (const e of x.lines) this.priceLine(x, e);
     for (const changed of [x.faces, x.bores, x.sections, x.lines]) changed.clear();
-    return x.cost;
+    return x;
+  }
+
+  private tariffOf(c: Circuit, cable: Cable): Tariff {
+    let mine = this.known.get(c);
+    if (!mine) this.known.set(c, (mine = new Map()));
+    let x = mine.get(cable);
+    if (x) return x;
+    const { care, sectionEdges } = this.lying;
+    // Alike for circuits on one cable in the same walls; with any kept apart, each has to know its own holes.
+    const out = sectionEdges.size ? this.keptOut(c.id) : "";
+    const kind = `${c.walls} ${c.cable} ${cable.id} ${care.short.has(c.id)} ${this.minds(c.id) ? c.id : ""} ${out}`;
+    x = this.tariffs.get(kind);
+    if (!x) this.tariffs.set(kind, (x = this.newTariff(c, cable)));
+    mine.set(cable, x);
+    return x;
   }
 
   /** Something has come to a bore place or gone from it. */
@@ -176,6 +203,8 @@ export class Tariffs {
       minds: this.minds(c.id),
       plain,
       cost: plain.cost.slice(),
+      changed: [],
+      was: [],
       onTop: new Map(),
       fresh: new Float64Array(kinds).fill(NaN),
       bores: new Set(),
@@ -185,6 +214,7 @@ export class Tariffs {
     };
     if (x.minds) for (const e of this.lying.onLine.keys()) x.lines.add(e);
     for (let bore = 0; bore < this.g.bores.length; bore++) this.price(x, bore);
+    x.changed.length = x.was.length = 0;
     return x;
   }
 
@@ -221,7 +251,7 @@ export class Tariffs {
   private price(x: Tariff, bore: number): void {
     const there = this.lying.passing.get(bore) ?? NOTHING;
     const e = this.lying.boreEdge[bore]!;
-    x.cost[e] = x.plain.cost[e]! + (there.length ? this.shared(x, bore, there) : this.fresh(x, bore));
+    set(x, e, x.plain.cost[e]! + (there.length ? this.shared(x, bore, there) : this.fresh(x, bore)));
   }
 
   private fresh(x: Tariff, bore: number): number {
@@ -273,6 +303,6 @@ export class Tariffs {
 
   private putOnTop(x: Tariff, e: number, more: number): void {
     x.onTop.set(e, more);
-    x.cost[e] = x.plain.cost[e]! + more;
+    set(x, e, x.plain.cost[e]! + more);
   }
 }

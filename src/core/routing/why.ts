@@ -177,8 +177,11 @@ export function whyThisWay(h: House, g: RouteGraph, run: string, laid: Lying = l
   const t = tasks.find((x) => x.id === run);
   if (!t?.way || t.pin || t.held) return null;
   site.count(t, t.way, -1);
-  const taken = sensibleWay(site, t);
-  if (!taken) return null;
+  const cheapest = sensibleWay(site, t);
+  if (!cheapest) return null;
+  // Where several cost the same it is the one it lies along that is told of.
+  const lies = site.costOf(t, t.way.edges);
+  const taken = lies <= cheapest.cost + 1e-6 ? { edges: t.way.edges, cost: lies } : cheapest;
   const parts = partsOf(h, site, t, taken);
   const seen = new Set([taken.edges.join(" ")]);
   const next: Alternative[] = [];
@@ -194,7 +197,8 @@ export function whyThisWay(h: House, g: RouteGraph, run: string, laid: Lying = l
     // Cheaper only by a level chase that is not to be: the cheapest of those is told once, below.
     if (way && way.cost >= taken.cost - 1e-6) add(c.closed, way);
   }
-  add({ kind: "nothing" }, site.wayFor(t));
+  const plain = site.wayFor(t);
+  if (plain && levelTooLong(h, g, t, plain) > levelTooLong(h, g, t, taken)) add({ kind: "nothing" }, plain);
   next.sort((p, q) => p.dearer - q.dearer || (JSON.stringify(p.without) < JSON.stringify(q.without) ? -1 : 1));
   return { run, taken: parts, next: next.slice(0, 4) };
 }

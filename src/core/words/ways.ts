@@ -34,8 +34,9 @@ export function closedWords(h: House, c: Closed): string {
 /** How a way that was not taken compares with the one that was: what it would cost more, or why it was not taken though it costs less. */
 export function comparedWords(taken: WayParts, n: Alternative): string {
   const chase = n.parts.levelTooLong - taken.levelTooLong;
-  if (n.dearer < 0 && chase > 0)
-    return `cheaper by what ${mm(Math.round(-n.dearer))} of cable is worth, but with ${mm(Math.round(n.parts.levelTooLong))} chased level in masonry. A level chase weakens a wall far more than a plumb one: beyond ${mm(LEVEL_CHASE.most)} another way is taken that is less than three times as long.`;
+  const less = Math.round(-n.dearer);
+  if (less >= 0 && chase > 0)
+    return `${less ? `cheaper by what ${mm(less)} of cable is worth` : "as dear"}, but with ${mm(Math.round(n.parts.levelTooLong))} chased level in masonry. A level chase weakens a wall far more than a plumb one: beyond ${mm(LEVEL_CHASE.most)} another way is taken that is less than three times as long.`;
   return `dearer by what ${mm(Math.round(n.dearer))} of cable is worth`;
 }
 

@@ -1,0 +1,80 @@
+import { fromBoxes } from "./ahead";
+import type { RouteGraph } from "./graph";
+import type { Weights } from "./search";
+
+/** What is left to go from a node to the one searched for, in what ways cost: never more than any way from there costs. */
+export interface LeftToGo {
+  (n: number): number;
+  /** The places whose edges it hangs on; what it adds to level and plumb everywhere else. */
+  around: readonly number[];
+  more: number;
+}
+
+/** Places around the one searched for that are looked at before the search: most of what finds its price is in the last few steps. */
+const AROUND = 10;
+
+/** Level and plumb, by the least that a mm costs. */
+function plumbLeft(g: RouteGraph, to: number, w: Weights): (n: number) => number {
+  const { x, y, z } = g;
+  const [tx, ty, tz] = [x[to]!, y[to]!, z[to]!];
+  // A hair less, so that rounding never makes it too much.
+  const share = w.perMm * (1 - 1e-12) * g.square;
+  const { cheap } = w;
+  if (!cheap) return (n) => (Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz)) * share;
+  const { count, near } = cheap;
+  const least = cheap.share;
+  const onFrom = fromBoxes(cheap, to);
+  const nearest = Math.min(...onFrom);
+  return (n) => {
+    const plumb = Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz);
+    // No box stands as near: none is a way round.
+    if (plumb <= nearest) return plumb * share;
+    let left = plumb;
+    for (let s = 0, k = n * count; s < count; s++, k++) {
+      const by = near[k]! + onFrom[s]!;
+      if (by < left) left = by;
+    }
+    return Math.max(left, plumb * least) * share;
+  };
+}
+
+/**
+ * What is left to go to a node. Every way comes in over the places around it: what that costs more than level and plumb is added to what
+ * is left from all others, and what is left from those few is known.
+ */
+export function leftToGo(g: RouteGraph, to: number, w: Weights): LeftToGo {
+  const plumb = plumbLeft(g, to, w);
+  // Backwards from the place itself, cheapest first: those settled, and those next to them.
+  const inside: number[] = [];
+  const known: number[] = [];
+  const edge: number[] = [to];
+  const cost: number[] = [0];
+  while (inside.length < AROUND && edge.length) {
+    let k = 0;
+    for (let i = 1; i < cost.length; i++) if (cost[i]! < cost[k]!) k = i;
+    const [node, here] = [edge[k]!, cost[k]!];
+    edge[k] = edge[edge.length - 1]!;
+    cost[k] = cost[cost.length - 1]!;
+    edge.pop();
+    cost.pop();
+    inside.push(node);
+    known.push(here);
+    for (let i = g.first[node]!; i < g.first[node + 1]!; i++) {
+      const next = g.to[i]!;
+      const c = here + w.cost[g.edges[i]!]!;
+      if (c === Infinity || inside.includes(next)) continue;
+      const at = edge.indexOf(next);
+      if (at < 0) {
+        edge.push(next);
+        cost.push(c);
+      } else if (c < cost[at]!) cost[at] = c;
+    }
+  }
+  // Where nothing leads on there is nothing to add.
+  const more = edge.length ? Math.max(0, Math.min(...edge.map((n, i) => cost[i]! - plumb(n)))) : 0;
+  const left = (n: number): number => {
+    const i = inside.indexOf(n);
+    return i < 0 ? plumb(n) + more : Math.min(plumb(n) + more, known[i]!);
+  };
+  return Object.assign(left, { around: inside, more });
+}

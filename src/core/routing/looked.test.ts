@@ -1,0 +1,149 @@
+import fc from "fast-check";
+import { describe, expect, it } from "vitest";
+import { layHouse } from "../house/house";
+import { buildGraph } from "./build";
+import { edgeCosts } from "./edge-costs";
+import { generatedHouse } from "./generated-house";
+import type { RouteGraph } from "./graph";
+import { layTasks } from "./lay";
+import { lookFor, stillCheapest } from "./looked";
+import { plainCheapest } from "./plain-search.fixture";
+import { type Weights, cheapestWay } from "./search";
+import { Site } from "./site";
+import type { Prices } from "./tariffs";
+import { tasksOf } from "./tasks";
+
+/** Prices that tell of what changes in them. */
+class Told implements Prices {
+  readonly changed: number[] = [];
+  readonly was: number[] = [];
+  constructor(readonly cost: Float64Array) {}
+  set(e: number, cost: number): void {
+    this.changed.push(e);
+    this.was.push(this.cost[e]!);
+    this.cost[e] = cost;
+  }
+}
+
+/** A house, two of its points, and what ways between them cost. */
+function between(seed: number, i: number, j: number, crossing: number) {
+  const h = layHouse(generatedHouse(seed, 2, 3));
+  const g = buildGraph(h);
+  const ends = g.terminal.length;
+  const [p, q] = [i % ends, j % ends];
+  const prices = new Told(edgeCosts(h, g, h.job.circuits[0]!, new Uint8Array(h.faces.length)));
+  const w: Weights = {
+    cost: prices.cost,
+    perMm: h.job.settings.cost.cable,
+    bend: 60,
+    throughBox: 1e6,
+    ends: [p, q],
+    crossing,
+    others: Uint8Array.from({ length: g.nodes }, (_, n) => (n % 5 === 0 ? n % 8 : 0)),
+  };
+  return { g, from: g.terminal[p]!, to: g.terminal[q]!, prices, w };
+}
+
+describe("a way found before", () => {
+  it("is taken again only while no other is cheaper, whatever prices and cables have come and gone", () => {
+    let [again, anew] = [0, 0];
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 60 }),
+        fc.tuple(fc.nat(20), fc.nat(20)),
+        fc.constantFrom(0, 150),
+        fc.array(fc.tuple(fc.nat(100_000), fc.constantFrom(1, 1.2, 2, Infinity)), { maxLength: 40 }),
+        fc.array(fc.tuple(fc.nat(100_000), fc.nat(7)), { maxLength: 20 }),
+        fc.nat(3),
+        (seed, [i, j], crossing, changes, cables, near) => {
+          const { g, from, to, prices, w } = between(seed, i, j, crossing);
+          if (from < 0 || to < 0 || from === to) return;
+          // Some holes and lines are dear at first, so that they may become cheaper.
+          for (let e = 0; e < g.a.length; e += 3) prices.set(e, prices.cost[e]! * 1.5 + 200);
+          const was = lookFor(g, from, to, w, prices);
+          const along = was.way?.edges ?? [];
+          for (const [k, by] of changes) {
+            // Anywhere in the house, or close to the way.
+            const e = near && along.length ? nextTo(g, along, k) : k % g.a.length;
+            prices.set(e, by === Infinity ? Infinity : Math.max(g.length[e]!, (prices.cost[e]! - 200) / by));
+          }
+          for (const [k, bits] of cables) w.others[k % g.nodes] = bits;
+          const still = stillCheapest(g, from, to, w, prices, was);
+          if (still === undefined) anew++;
+          else {
+            again++;
+            const least = plainCheapest(g, from, to, w);
+            if (still) expect(still.cost).toBeCloseTo(least, 4);
+            else expect(least).toBe(Infinity);
+          }
+        },
+      ),
+      { numRuns: 150 },
+    );
+    expect(again).toBeGreaterThan(10);
+    expect(anew).toBeGreaterThan(10);
+  });
+
+  /** An edge of a way, or one that meets it. */
+  function nextTo(g: RouteGraph, along: readonly number[], k: number): number {
+    const e = along[k % along.length]!;
+    const node = k % 2 ? g.a[e]! : g.b[e]!;
+    const at = g.first[node]! + (k % (g.first[node + 1]! - g.first[node]!));
+    return g.edges[at]!;
+  }
+
+  it("stays where nothing has changed, where all else is dearer, and where what is cheaper is its own", () => {
+    const { g, from, to, prices, w } = between(4, 0, 5, 0);
+    const was = lookFor(g, from, to, w, prices);
+    const { edges, cost } = was.way!;
+    expect(stillCheapest(g, from, to, w, prices, was)).toEqual({ edges, cost });
+    for (let e = 0; e < g.a.length; e++) if (!edges.includes(e)) prices.set(e, prices.cost[e]! + 50);
+    expect(stillCheapest(g, from, to, w, prices, was)).toEqual({ edges, cost });
+    const own = edges[Math.floor(edges.length / 2)]!;
+    const before = prices.cost[own]!;
+    prices.set(own, before + 30);
+    expect(stillCheapest(g, from, to, w, prices, was)).toBe(undefined);
+    prices.set(own, before);
+    expect(stillCheapest(g, from, to, w, prices, was)!.cost).toBeCloseTo(cost, 6);
+    prices.set(own, (before + g.length[own]!) / 2);
+    expect(stillCheapest(g, from, to, w, prices, was)!.cost).toBeCloseTo(cost - (before - g.length[own]!) / 2, 6);
+  });
+
+  it("is none only while nothing opens", () => {
+    const { g, from, to, prices, w } = between(4, 0, 5, 0);
+    const shut = [...g.edges.subarray(g.first[to]!, g.first[to + 1]!)];
+    const open = shut.map((e) => prices.cost[e]!);
+    for (const e of shut) prices.set(e, Infinity);
+    const was = lookFor(g, from, to, w, prices);
+    expect(was.way).toBe(null);
+    expect(stillCheapest(g, from, to, w, prices, was)).toBe(null);
+    prices.set(shut[0]!, open[0]!);
+    expect(stillCheapest(g, from, to, w, prices, was)).toBe(undefined);
+  });
+
+  it("costs what a search would find, run after run taken up in a house full of cables", () => {
+    let kept = 0;
+    for (const seed of [3, 8, 11]) {
+      const h = layHouse(generatedHouse(seed, 3, 4));
+      const g = buildGraph(h);
+      const site = new Site(h, g);
+      const { tasks } = tasksOf(h, g);
+      layTasks(site, tasks, () => undefined);
+      for (let round = 0; round < 3; round++)
+        for (const t of tasks) {
+          if (!t.way) continue;
+          const was = t.way;
+          site.count(t, was, -1);
+          const w = site.weightsFor(t);
+          const [a, b] = w.ends.map((n) => g.terminal[n]!) as [number, number];
+          const way = site.wayFor(t)!;
+          expect(way.cost).toBeCloseTo(cheapestWay(g, a, b, w)!.cost, 4);
+          if (way.edges === was.edges) kept++;
+          // Every other run moves to where nothing else lies.
+          t.way = round === 1 && t.number % 2 ? site.shortestFor(t, () => false, Infinity) : way;
+          site.count(t, t.way!, 1);
+        }
+    }
+    expect(kept).toBeGreaterThan(20);
+  });
+});

@@ -1,0 +1,155 @@
+import type { RouteGraph } from "./graph";
+import { type LeftToGo, leftToGo } from "./left-to-go";
+import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
+import type { Prices } from "./tariffs";
+
+/**
+ * What a search for the cheapest way has looked at: as long as nothing there makes another way cheaper, the way found stays the
+ * cheapest, and need not be searched for again.
+ */
+export interface Looked {
+  way: Way | null;
+  /** Places it looked on from; the least that each was reached for; the axes that other cables lay along there, a bit for each. */
+  places: Int32Array;
+  least: Float64Array;
+  others: Uint8Array;
+  /** What was left to go from any place, by what edges cost then. */
+  left: LeftToGo | null;
+  /** How many prices had changed by then. */
+  changes: number;
+}
+
+/** What ways may cost more and still cost the same, mm: sums are rounded. */
+const HAIR = 1e-6;
+
+/** Searches for the cheapest way between two nodes, and keeps what was looked at. */
+export function lookFor(g: RouteGraph, from: number, to: number, w: Weights, { changed }: Prices): Looked {
+  const out: Looked = {
+    way: null,
+    places: new Int32Array(),
+    least: new Float64Array(),
+    others: new Uint8Array(),
+    left: null,
+    changes: changed.length,
+  };
+  out.way = cheapestWay(g, from, to, w, (places, least, left) => {
+    out.left = left;
+    out.places = places.slice();
+    out.least = new Float64Array(places.length);
+    out.others = new Uint8Array(places.length);
+    for (let i = 0; i < places.length; i++) {
+      out.least[i] = least[places[i]!]!;
+      out.others[i] = w.others[places[i]!]!;
+    }
+  });
+  return out;
+}
+
+/** Room for looking up places and edges, kept from one time to the next: `round` tells what belongs to this one. */
+interface Room {
+  least: Float64Array;
+  reached: Int32Array;
+  near: Int32Array;
+  seen: Int32Array;
+  round: number;
+}
+const rooms = new WeakMap<RouteGraph, Room>();
+
+function roomOf(g: RouteGraph): Room {
+  let out = rooms.get(g);
+  if (!out) {
+    const places = (): Int32Array => new Int32Array(g.nodes);
+    out = {
+      least: new Float64Array(g.nodes),
+      reached: places(),
+      near: places(),
+      seen: new Int32Array(g.a.length),
+      round: 0,
+    };
+    rooms.set(g, out);
+  }
+  out.round++;
+  return out;
+}
+
+/** Edges that cost less than at the search, and by how much; whether any is next to where it led. */
+interface CheaperEdges {
+  edges: number[];
+  by: number[];
+  near: boolean;
+}
+
+function cheaperEdges(g: RouteGraph, { cost, changed, was: prices }: Prices, was: Looked): CheaperEdges {
+  const out: CheaperEdges = { edges: [], by: [], near: false };
+  if (was.changes === changed.length) return out;
+  const { near, seen, round } = roomOf(g);
+  for (const n of was.left?.around ?? []) near[n] = round;
+  for (let i = was.changes; i < changed.length; i++) {
+    const e = changed[i]!;
+    // What it cost then is what it cost before it first changed.
+    if (seen[e] === round) continue;
+    seen[e] = round;
+    if (cost[e]! >= prices[i]!) continue;
+    out.edges.push(e);
+    out.by.push(prices[i]! - cost[e]!);
+    if (near[g.a[e]!] === round || near[g.b[e]!] === round) out.near = true;
+  }
+  return out;
+}
+
+/**
+ * The way that a search found, with what it costs now; undefined where another may have become cheaper.
+ * Another way can be cheaper only by what has become cheaper since: by so much in all, but for what no way gets past for less.
+ * @param was what the search between the same nodes looked at, by weights that differ from those now only in prices and in what lies there
+ */
+export function stillCheapest(
+  g: RouteGraph,
+  from: number,
+  to: number,
+  w: Weights,
+  prices: Prices,
+  was: Looked,
+): Way | null | undefined {
+  const now = was.way ? costOfWay(g, from, was.way.edges, w) : Infinity;
+  const before = was.way?.cost ?? Infinity;
+  if (was.way && now > before + HAIR) return undefined;
+  const cheaper = cheaperEdges(g, prices, was);
+  if (!was.way) return cheaper.edges.length ? undefined : null;
+  const then = was.left!;
+  const left = cheaper.near ? leftToGo(g, to, w) : then;
+  const { places, least: reached, others } = was;
+  // By how much ways may have become cheaper in all, and the least that any costs past what was not counted.
+  let by = 0;
+  let least = Infinity;
+  const past = (cost: number, less: number): void => {
+    if (cost < now - HAIR) by += less;
+    else least = Math.min(least, cost);
+  };
+  // Where other cables no longer lie across.
+  if (w.crossing > 0)
+    for (let i = 0; i < places.length; i++)
+      if (others[i]! & ~w.others[places[i]!]!) past(reached[i]! + left(places[i]!), w.crossing);
+  // Nor where the search did not come to: there less may now be left than it took.
+  if (w.crossing > 0 && left !== then)
+    past(
+      before - Math.max(0, then.more - left.more, ...[...then.around, ...left.around].map((n) => then(n) - left(n))),
+      Infinity,
+    );
+  if (now > before - by + HAIR) return undefined;
+  if (cheaper.edges.length) {
+    const room = roomOf(g);
+    for (let i = 0; i < places.length; i++) {
+      room.reached[places[i]!] = room.round;
+      room.least[places[i]!] = reached[i]!;
+    }
+    const came = (n: number): boolean => room.reached[n] === room.round;
+    // Where the search did not come to, no way led on for less than what it found.
+    const cameFor = (n: number): number => (came(n) ? room.least[n]! : before - then(n));
+    cheaper.edges.forEach((e, i) => {
+      const [a, b] = [g.a[e]!, g.b[e]!];
+      if (!came(a) && !came(b) && !cheaper.near) return;
+      past(prices.cost[e]! + Math.min(cameFor(a) + left(b), cameFor(b) + left(a)), cheaper.by[i]!);
+    });
+  }
+  return now <= before - by + HAIR && least - by >= now - HAIR ? { edges: was.way.edges, cost: now } : undefined;
+}
