@@ -38,6 +38,8 @@ describe("the shortest way of all", () => {
       const way = site.shortestFor(t, () => false, Infinity)!;
       expect(site.costOf(t, way.edges)).toBeLessThan(Infinity);
       expect(way.edges.every((e) => site.g.hidden[e])).toBe(true);
+      expect(site.shortestFor(t, () => false, way.cost)).toEqual(way);
+      expect(site.shortestFor(t, () => false, way.cost - 100)).toBe(null);
       looked++;
     }
     expect(looked).toBeGreaterThan(3);
