@@ -1,11 +1,13 @@
 import { isMetalClad } from "../rules/cables";
 import { Kept } from "../base/kept";
 import { same } from "../base/tolerance";
+import type { LaidDeck } from "../house/deck";
 import type { Face, House } from "../house/house";
 import { outsideOf } from "../house/outside";
 import { cableOf } from "../rules/catalogue";
 import { addDeck } from "./deck-lanes";
 import { type RouteGraph, compile, draft } from "./graph";
+import { goesOnFrom } from "./lengths";
 import { addOutside } from "./outside-lanes";
 import { joinMeetingDecks } from "./meeting-decks";
 import { addWalls } from "./wall-edges";
@@ -30,8 +32,18 @@ export function graphOf(h: House): RouteGraph {
     ...[fixtures, forbidden, sections, foundTrunkings, settings.schools, settings.chaseDepth, wantsSurface(h)],
     ...[outsideWays, ...outsideOf(h).map((w) => w.cable)],
   ];
-  return kept.of(first, made, () => buildGraph(h));
+  return kept.of(first, made, () => {
+    const g = buildGraph(h);
+    const parts = [...h.faces, ...h.decks];
+    const before = parts.map((x) => latest.get(x)).find((x) => x);
+    if (before) goesOnFrom(g, before);
+    for (const x of parts) latest.set(x, g);
+    return g;
+  });
 }
+
+/** The last graph of a house with a face or a deck in it. */
+const latest = new WeakMap<Face | LaidDeck, RouteGraph>();
 
 /**
  * Builds the graph of all legal lines of the house. Deterministic: the same house gives the same nodes and edges in
@@ -54,5 +66,9 @@ export function buildGraph(h: House): RouteGraph {
   });
   const joined = joinMeetingDecks(g, h);
   h.decks.forEach((_, n) => addDeck(g, h, n, lines, terminal, joined[n]!));
-  return compile(g, terminal);
+  return compile(
+    g,
+    terminal,
+    h.points.map((p) => p.point.id),
+  );
 }

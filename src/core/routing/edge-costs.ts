@@ -39,22 +39,30 @@ const RISE = 0.75;
 const WARM_CSA = 2.5;
 const GROUPING = 6;
 
-const every = new WeakMap<RouteGraph, { armour: Uint8Array; surface: Uint8Array }>();
+/** What cables may use of the lines of a house. */
+export const usables = ["hidden", "armour", "surface"] as const;
+export type Usable = (typeof usables)[number];
+
+const every = new WeakMap<RouteGraph, Record<Usable, Uint8Array>>();
+
+/** By edge: 1 where it may be used; the same list from one time to the next. */
+export function usableBy(g: RouteGraph, by: Usable): Uint8Array {
+  let out = every.get(g);
+  if (!out) {
+    const all = (): Uint8Array => new Uint8Array(g.a.length).fill(1);
+    every.set(g, (out = { hidden: g.hidden, armour: all(), surface: all() }));
+    for (let e = 0; e < g.a.length; e++) if (g.kind[e] === EDGE.outside) out.surface[e] = 0;
+  }
+  return out[by];
+}
 
 /**
  * Edges a circuit may use: armour anywhere off the openings, and alone through ground and air; surface cable the same on walls; hidden
  * cable within zones.
  */
 export function usableFor(h: House, g: RouteGraph, c: Circuit): Uint8Array {
-  const armour = isMetalClad(cableOf(c.cable, h.catalogue));
-  if (c.walls !== "surface" && !armour) return g.hidden;
-  let all = every.get(g);
-  if (!all) {
-    all = { armour: new Uint8Array(g.a.length).fill(1), surface: new Uint8Array(g.a.length).fill(1) };
-    for (let e = 0; e < g.a.length; e++) if (g.kind[e] === EDGE.outside) all.surface[e] = 0;
-    every.set(g, all);
-  }
-  return armour ? all.armour : all.surface;
+  if (isMetalClad(cableOf(c.cable, h.catalogue))) return usableBy(g, "armour");
+  return usableBy(g, c.walls === "surface" ? "surface" : "hidden");
 }
 
 /** True for faces whose plaster a circuit's cable is chased into. */

@@ -208,12 +208,14 @@ export interface RouteGraph extends Omit<GraphDraft, "edges"> {
   to: Int32Array;
   /** Node of each point by its number in the house, −1 where the point stands nowhere legal. */
   terminal: Int32Array;
+  /** Id of each point by its number in the house. */
+  points: readonly string[];
 }
 
 /** Heading of a corner: it joins two faces at one place, has no length and keeps the axis. */
 export const KEEPS = 3;
 
-export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
+export function compile(g: GraphDraft, terminal: Int32Array, points: readonly string[] = []): RouteGraph {
   const n = g.nodes;
   const m = g.edges;
   const first = new Int32Array(n + 1);
@@ -268,5 +270,6 @@ export function compile(g: GraphDraft, terminal: Int32Array): RouteGraph {
     to,
     bores: g.bores,
     terminal,
+    points,
   };
 }

@@ -1,6 +1,206 @@
-import { describe, expect, it } from "vitest";
+import fc from "fast-check";
+import { describe, expect, it, vi } from "vitest";
+import { changes, house } from "../house/one-change.fixture";
+import { type House, layHouse } from "../house/house";
+import { relayHouse } from "../house/relay";
+import { graphOf } from "./build";
+import { usableBy, usables } from "./edge-costs";
+import type { RouteGraph } from "./graph";
+import { samePlaces } from "./same-places";
+import * as search from "./search";
 import { EDGE, addEdge, addNode, compile, draft } from "./graph";
-import { waysFrom } from "./lengths";
+import { goesOnFrom, waysFrom } from "./lengths";
+import type { XYZ } from "../base/wall-frame";
+
+// Searches are counted: they find what they always find.
+vi.mock("./search", async (original) => {
+  const real = await original<typeof search>();
+  return { ...real, distancesFrom: vi.fn(real.distancesFrom) };
+});
+const searches = vi.mocked(search.distancesFrom).mock;
+
+/** Lengths between all points of a house, from each in turn, by what may be used. */
+const all = (g: RouteGraph): number[][] =>
+  usables.flatMap((by) =>
+    [...g.terminal].filter((n) => n >= 0).map((n) => waysFrom(g, n, [...g.terminal], usableBy(g, by))),
+  );
+
+/** The same, looked for one by one. */
+const plain = (g: RouteGraph): number[][] =>
+  usables.flatMap((by) => {
+    const usable = usableBy(g, by);
+    const ends = [...g.terminal];
+    return ends.flatMap((n) => {
+      if (n < 0) return [];
+      const clear = search.distancesFrom(g, n, ends, usable);
+      const through = search.distancesFrom(g, n, ends, usable, true);
+      return [clear.map((x, i) => (x < Infinity ? x : through[i]!))];
+    });
+  });
+
+const expectSame = (got: readonly number[][], want: readonly number[][]): void => {
+  expect(got.length).toBe(want.length);
+  got.forEach((row, i) =>
+    row.forEach((x, k) =>
+      want[i]![k] === Infinity ? expect(x).toBe(Infinity) : expect(x).toBeCloseTo(want[i]![k]!, 5),
+    ),
+  );
+};
+
+describe("lengths after an edit", () => {
+  it("are those of the house as it then is, one change after another", () => {
+    fc.assert(
+      fc.property(
+        fc.array(fc.tuple(fc.constantFrom(...Object.keys(changes)), fc.nat(200), fc.integer({ min: -90, max: 90 })), {
+          minLength: 1,
+          maxLength: 3,
+        }),
+        fc.nat(2),
+        (edits, unasked) => {
+          let h: House = layHouse({ ...house, points: [...house.points] });
+          all(graphOf(h));
+          edits.forEach(([kind, n, by], i) => {
+            let job = h.job;
+            try {
+              job = changes[kind]!(h.job, n, by);
+            } catch {
+              // No change of that kind can be made there.
+            }
+            h = relayHouse(h, job);
+            const g = graphOf(h);
+            // Now and then nothing is asked of a house in between.
+            if (i < edits.length - 1 && (i + unasked) % 2) return;
+            expectSame(all(g), plain(g));
+          });
+        },
+      ),
+      { numRuns: 25 },
+    );
+  });
+
+  it("are looked for only where the edit may have changed them", () => {
+    const h = layHouse({ ...house, points: [...house.points] });
+    const before = graphOf(h);
+    searches.calls.length = 0;
+    all(before);
+    const whole = searches.calls.length;
+    expect(whole).toBeGreaterThan(15);
+    const moved = house.points.find((p) => p.place.on === "wall")!;
+    const next = relayHouse(h, changes["a point moved"]!(h.job, 0, 40));
+    const g = graphOf(next);
+    expect(g).not.toBe(before);
+    const { was, changed } = samePlaces(g, before);
+    expect(changed.length).toBeLessThan(g.nodes / 4);
+    expect(changed).toContain(g.terminal[next.pointOfId.get(moved.id)!]);
+    expect([...was].filter((m) => m >= 0).length).toBeGreaterThan((3 * g.nodes) / 4);
+    searches.calls.length = 0;
+    all(g);
+    expect(searches.calls.length).toBeLessThan(whole / 2);
+    // Points that come later are the same points, whatever their number.
+    const fewer = relayHouse(next, changes["a point taken out"]!(next.job, 0, 0));
+    expect(samePlaces(graphOf(fewer), g).changed.length).toBeLessThan(g.nodes / 4);
+    // The same from a house in which nothing was asked, and not from one long before.
+    const third = relayHouse(next, changes["a point moved"]!(next.job, 0, -40));
+    graphOf(third);
+    const fourth = graphOf(relayHouse(third, changes["a point moved"]!(third.job, 0, 20)));
+    searches.calls.length = 0;
+    all(fourth);
+    expect(searches.calls.length).toBeLessThan(whole / 2);
+  });
+
+  /** A small graph: places, the first few of them points, and edges as pairs of them. */
+  const small = (places: readonly XYZ[], edges: readonly [number, number][], boxed = -1): RouteGraph => {
+    const d = draft();
+    places.forEach((p, n) => addNode(d, p, n === boxed ? n : -1));
+    for (const [a, b] of edges) addEdge(d, a, b, EDGE.wall, 0);
+    return compile(
+      d,
+      Int32Array.from(POINTS, (_, n) => n),
+      POINTS,
+    );
+  };
+  const POINTS = ["a", "b", "c", "d", "e"];
+  // Five points along a wall, each a metre from the next, and two places above the first and the last.
+  const row: XYZ[] = [...POINTS.map((_, n): XYZ => [1000 * n, 0, 0]), [0, 0, 2000], [4000, 0, 2000]];
+  const line: [number, number][] = [
+    [0, 1],
+    [1, 2],
+    [2, 3],
+    [3, 4],
+    [0, 5],
+    [5, 6],
+    [6, 4],
+  ];
+  const square: XYZ[] = [
+    [0, 0, 0],
+    [1000, 0, 0],
+    [0, 0, 1000],
+    [1000, 0, 1000],
+    [-500, 0, 0],
+  ];
+  const without = (...gone: number[]): [number, number][] => line.filter((_, k) => !gone.includes(k));
+  it.each<[string, RouteGraph, RouteGraph]>([
+    [
+      "a way opens that is shorter",
+      small(row, without(1)),
+      small([...row, [1500, 0, 0]], [...without(1), [1, 7], [7, 2]]),
+    ],
+    ["a way is no more", small(row, line), small(row, without(2))],
+    ["a place is no more", small([...row, [1500, 0, 0]], [...without(1), [1, 7], [7, 2]]), small(row, without(1))],
+    [
+      "edges lead elsewhere, as long and as many",
+      small(square, [
+        [0, 1],
+        [2, 3],
+        [0, 4],
+      ]),
+      small(square, [
+        [0, 2],
+        [1, 3],
+        [0, 4],
+      ]),
+    ],
+    ["a way opens past a box that was gone through", small(row, without(4), 2), small(row, line, 2)],
+    ["a box comes into the way", small(row, line), small(row, line, 2)],
+    ["nothing changes but who comes first", small(row, line), small([...row].reverse(), line)],
+  ])("follow where %s", (_, before, now) => {
+    all(before);
+    goesOnFrom(now, before);
+    expectSame(all(now), plain(now));
+  });
+
+  it("are looked for once where one place cannot be reached, and not from every other", () => {
+    const g = small(row, without(3, 6));
+    searches.calls.length = 0;
+    expectSame([waysFrom(g, 0, [1, 2, 3, 4], g.hidden)], [[1000, 2000, 3000, Infinity]]);
+    for (const n of [1, 2, 3]) waysFrom(g, n, [0, 1, 2, 3, 4], g.hidden);
+    expect(searches.calls.filter(([, from, wanted]) => from !== 4 && wanted.includes(4)).length).toBe(2);
+  });
+
+  it("names no place the same whose edges, boxes or cables allowed are not", () => {
+    const h = layHouse(house);
+    const g = graphOf(h);
+    expect(samePlaces(g, g)).toMatchObject({ changed: [] });
+    const { hidden, box, length, inBox } = g;
+    const other = <K extends "hidden" | "box" | "length" | "inBox">(name: K, at: number, x: number): RouteGraph => {
+      const list = g[name].slice();
+      list[at] = x;
+      return { ...g, [name]: list };
+    };
+    const e = 200;
+    const ends = [g.a[e]!, g.b[e]!].sort((p, q) => p - q);
+    for (const now of [
+      other("hidden", e, 1 - hidden[e]!),
+      other("box", e, box[e]! < 0 ? 0 : -1),
+      other("length", e, length[e]! + 1),
+    ])
+      expect(samePlaces(now, g).changed).toEqual(ends);
+    const n = ends[0]!;
+    const lost = samePlaces(other("inBox", n, inBox[n]! < 0 ? 0 : -1), g);
+    expect(lost.was[n]).toBe(-1);
+    expect(lost.changed).toContain(n);
+  });
+});
 
 describe("lengths from a place", () => {
   it("lead through the box of another point only to where nothing else does", () => {

@@ -1,31 +1,116 @@
+import { type Usable, usableBy, usables } from "./edge-costs";
 import type { RouteGraph } from "./graph";
-import { distancesFrom } from "./search";
+import { type SamePlaces, samePlaces } from "./same-places";
+import { distancesFrom, nearestOf } from "./search";
 
-/** By graph and edges that may be used: lengths looked for before. A graph is often the same from one plan to the next. */
-const lengths = new WeakMap<RouteGraph, Map<Uint8Array, Map<string, readonly number[]>>>();
+/** Lengths between nodes of a graph that have been looked for, by both: `key`. */
+interface Known {
+  lengths: Map<number, number>;
+  /** Those that lead through the box of a point, since nothing else does. */
+  through: Set<number>;
+}
+const known = new WeakMap<RouteGraph, Map<Uint8Array, Known>>();
 
-/** Lengths to each place without going through another point's box; through one only where nothing else leads there. */
-export function waysFrom(
-  g: RouteGraph,
-  from: number,
-  wanted: readonly number[],
-  usable: Uint8Array,
-): readonly number[] {
-  let known = lengths.get(g);
-  if (!known) lengths.set(g, (known = new Map()));
-  let found = known.get(usable);
-  if (!found) known.set(usable, (found = new Map()));
-  const key = `${from}:${wanted.join()}`;
-  let out = found.get(key);
-  if (!out) found.set(key, (out = shortestWays(g, from, wanted, usable)));
+/** The graph that one came from by an edit, and what they have in common as far as it was asked for. */
+interface Before {
+  graph: RouteGraph;
+  same?: SamePlaces;
+  /** By what may be used: how far it is from each node to where anything has changed, mm. */
+  near: Map<Usable, Float64Array>;
+}
+const befores = new WeakMap<RouteGraph, Before>();
+
+/** Searches for this many places from each of them, rather than from the one where all others are known. */
+const FEW = 2;
+
+/** Sums of the same lengths in another order differ by less, mm. */
+const HAIR = 1e-6;
+
+/** Length as it is kept, mm: the same from either end. */
+const kept = (x: number): number => Math.round(x / HAIR) * HAIR;
+
+function knownOf(g: RouteGraph, usable: Uint8Array): Known {
+  let by = known.get(g);
+  if (!by) known.set(g, (by = new Map()));
+  let out = by.get(usable);
+  if (!out) by.set(usable, (out = { lengths: new Map(), through: new Set() }));
   return out;
 }
 
-function shortestWays(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array): number[] {
+const key = (g: RouteGraph, a: number, b: number): number => (a < b ? a * g.nodes + b : b * g.nodes + a);
+
+/** Tells that a graph is that of the same house after an edit: lengths that the edit cannot have changed are taken over when asked for. */
+export function goesOnFrom(g: RouteGraph, before: RouteGraph): void {
+  // One in which nothing was looked for hands on where it came from itself.
+  const graph = known.has(before) ? before : befores.get(before)?.graph;
+  befores.delete(before);
+  if (graph) befores.set(g, { graph, near: new Map() });
+}
+
+/**
+ * True where the length between two nodes is what it was before, and known then: a way that is new, and one that is no more, leads or led
+ * up to a place that has changed and on from one, and is longer.
+ */
+function takenOver(
+  g: RouteGraph,
+  [from, to]: readonly [number, number],
+  usable: Uint8Array,
+  into: Known,
+  many: boolean,
+): boolean {
+  const before = befores.get(g);
+  const name = before && usables.find((k) => usableBy(g, k) === usable);
+  if (!name) return false;
+  const then = known.get(before.graph)?.get(usableBy(before.graph, name));
+  // For a few it does not pay to see what has changed.
+  if (!then || (!many && !before.near.has(name))) return false;
+  const { was, changed } = (before.same ??= samePlaces(g, before.graph));
+  const [a, b] = [was[from]!, was[to]!];
+  if (a < 0 || b < 0) return false;
+  const there = key(before.graph, a, b);
+  const length = then.lengths.get(there);
+  if (length === undefined || then.through.has(there)) return false;
+  let near = before.near.get(name);
+  if (!near) before.near.set(name, (near = nearestOf(g, changed, usable)));
+  if (length >= near[from]! + near[to]! - HAIR) return false;
+  into.lengths.set(key(g, from, to), length);
+  return true;
+}
+
+/**
+ * Looks for lengths from a place, without going through another point's box; through one only where nothing else leads.
+ * @returns the places for which that is so, or that cannot be reached
+ */
+function lookFor(g: RouteGraph, from: number, all: readonly number[], usable: Uint8Array, into: Known): number[] {
+  const wanted = all.filter((w) => w !== from && !into.lengths.has(key(g, from, w)));
   if (!wanted.length) return [];
   const clear = distancesFrom(g, from, wanted, usable);
-  const shut = wanted.filter((w, i) => w >= 0 && clear[i] === Infinity);
-  if (!shut.length) return clear;
-  const any = distancesFrom(g, from, shut, usable, true);
-  return clear.map((x, i) => (x < Infinity || wanted[i]! < 0 ? x : any[shut.indexOf(wanted[i]!)]!));
+  const shut = wanted.filter((_, i) => clear[i] === Infinity);
+  const any = shut.length ? distancesFrom(g, from, shut, usable, true) : [];
+  wanted.forEach((w, i) => {
+    const k = key(g, from, w);
+    const open = clear[i]! < Infinity;
+    into.lengths.set(k, kept(open ? clear[i]! : any[shut.indexOf(w)]!));
+    if (!open) into.through.add(k);
+  });
+  return shut;
+}
+
+/**
+ * Lengths from a node to others, mm, without going through another point's box; through one only where nothing else leads there; Infinity
+ * where nothing does, and for a place that is not there (−1).
+ */
+export function waysFrom(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array): number[] {
+  const there = knownOf(g, usable);
+  const places = wanted.filter((w) => w >= 0 && w !== from);
+  const all = [from, ...places];
+  const many = places.length > FEW;
+  const left = places.filter(
+    (w) => !there.lengths.has(key(g, from, w)) && !takenOver(g, [from, w], usable, there, many),
+  );
+  const one = left.length > FEW || left.length === places.length;
+  // One that is shut in is soon found to be so from itself, and need not be looked for from every other.
+  const shut = one ? lookFor(g, from, left, usable, there) : [];
+  for (const w of one ? shut.slice(0, FEW) : left) lookFor(g, w, all, usable, there);
+  return wanted.map((w) => (w < 0 ? Infinity : w === from ? 0 : there.lengths.get(key(g, from, w))!));
 }

@@ -58,20 +58,38 @@ export function distancesFrom(
   usable: Uint8Array,
   throughBoxes = false,
 ): number[] {
+  const far = sweep(g, [from], wanted, usable, throughBoxes);
+  return wanted.map((w) => (w >= 0 ? far[w]! : Infinity));
+}
+
+/** By node: how far it is from the nearest of some, mm, boxes or no boxes; Infinity where none leads there. */
+export const nearestOf = (g: RouteGraph, some: readonly number[], usable: Uint8Array): Float64Array =>
+  sweep(g, some, null, usable, true).slice();
+
+/** By node: how far it is from the nearest of some, mm, as far as it takes to know that of the wanted ones; good only until the next search. */
+function sweep(
+  g: RouteGraph,
+  from: readonly number[],
+  wanted: readonly number[] | null,
+  usable: Uint8Array,
+  throughBoxes: boolean,
+): Float64Array {
   const { far, wanted: isWanted, done, round, buckets } = scratchOf(g);
-  let left = 0;
-  for (const w of wanted)
+  let left = wanted ? 0 : Infinity;
+  for (const w of wanted ?? [])
     if (w >= 0 && isWanted[w] !== round) {
       isWanted[w] = round;
       left++;
     }
   far.fill(Infinity);
   done.fill(-1);
-  far[from] = 0;
-  buckets.push(0, from);
   const { inBox } = g;
+  for (const n of from) {
+    far[n] = 0;
+    buckets.push(0, n);
+  }
   const { first, to, length, box } = compactOf(g, usable);
-  const own = inBox[from]!;
+  const own = from.length === 1 ? inBox[from[0]!]! : -1;
   while (buckets.size && left) {
     buckets.turn();
     for (let node = buckets.take(); node >= 0; node = buckets.take()) {
@@ -100,7 +118,7 @@ export function distancesFrom(
       }
     }
   }
-  return wanted.map((w) => (w >= 0 ? far[w]! : Infinity));
+  return far;
 }
 
 /** What the route search weighs, in mm of cable. */
