@@ -1,5 +1,5 @@
 import fc from "fast-check";
-import { describe, expect, it, vi } from "vitest";
+import { describe, expect, it } from "vitest";
 import { changes, house } from "../house/one-change.fixture";
 import { type House, layHouse } from "../house/house";
 import { relayHouse } from "../house/relay";
@@ -7,17 +7,10 @@ import { graphOf } from "./build";
 import { usableBy, usables } from "./edge-costs";
 import type { RouteGraph } from "./graph";
 import { samePlaces } from "./same-places";
-import * as search from "./search";
+import { distancesFrom, searchesOver } from "./search";
 import { EDGE, addEdge, addNode, compile, draft } from "./graph";
 import { goesOnFrom, waysFrom } from "./lengths";
 import type { XYZ } from "../base/wall-frame";
-
-// Searches are counted: they find what they always find.
-vi.mock("./search", async (original) => {
-  const real = await original<typeof search>();
-  return { ...real, distancesFrom: vi.fn(real.distancesFrom) };
-});
-const searches = vi.mocked(search.distancesFrom).mock;
 
 /** Lengths between all points of a house, from each in turn, by what may be used. */
 const all = (g: RouteGraph): number[][] =>
@@ -32,8 +25,8 @@ const plain = (g: RouteGraph): number[][] =>
     const ends = [...g.terminal];
     return ends.flatMap((n) => {
       if (n < 0) return [];
-      const clear = search.distancesFrom(g, n, ends, usable);
-      const through = search.distancesFrom(g, n, ends, usable, true);
+      const clear = distancesFrom(g, n, ends, usable);
+      const through = distancesFrom(g, n, ends, usable, true);
       return [clear.map((x, i) => (x < Infinity ? x : through[i]!))];
     });
   });
@@ -81,9 +74,8 @@ describe("lengths after an edit", () => {
   it("are looked for only where the edit may have changed them", () => {
     const h = layHouse({ ...house, points: [...house.points] });
     const before = graphOf(h);
-    searches.calls.length = 0;
     all(before);
-    const whole = searches.calls.length;
+    const whole = searchesOver(before);
     expect(whole).toBeGreaterThan(15);
     const moved = house.points.find((p) => p.place.on === "wall")!;
     const next = relayHouse(h, changes["a point moved"]!(h.job, 0, 40));
@@ -93,9 +85,8 @@ describe("lengths after an edit", () => {
     expect(changed.length).toBeLessThan(g.nodes / 4);
     expect(changed).toContain(g.terminal[next.pointOfId.get(moved.id)!]);
     expect([...was].filter((m) => m >= 0).length).toBeGreaterThan((3 * g.nodes) / 4);
-    searches.calls.length = 0;
     all(g);
-    expect(searches.calls.length).toBeLessThan(whole / 2);
+    expect(searchesOver(g)).toBeLessThan(whole / 2);
     // Points that come later are the same points, whatever their number.
     const fewer = relayHouse(next, changes["a point taken out"]!(next.job, 0, 0));
     expect(samePlaces(graphOf(fewer), g).changed.length).toBeLessThan(g.nodes / 4);
@@ -103,9 +94,8 @@ describe("lengths after an edit", () => {
     const third = relayHouse(next, changes["a point moved"]!(next.job, 0, -40));
     graphOf(third);
     const fourth = graphOf(relayHouse(third, changes["a point moved"]!(third.job, 0, 20)));
-    searches.calls.length = 0;
     all(fourth);
-    expect(searches.calls.length).toBeLessThan(whole / 2);
+    expect(searchesOver(fourth)).toBeLessThan(whole / 2);
   });
 
   /** A small graph: places, the first few of them points, and edges as pairs of them. */
@@ -171,10 +161,10 @@ describe("lengths after an edit", () => {
 
   it("are looked for once where one place cannot be reached, and not from every other", () => {
     const g = small(row, without(3, 6));
-    searches.calls.length = 0;
     expectSame([waysFrom(g, 0, [1, 2, 3, 4], g.hidden)], [[1000, 2000, 3000, Infinity]]);
     for (const n of [1, 2, 3]) waysFrom(g, n, [0, 1, 2, 3, 4], g.hidden);
-    expect(searches.calls.filter(([, from, wanted]) => from !== 4 && wanted.includes(4)).length).toBe(2);
+    // Past boxes and through them, once from the first and once from itself; then one from each of two more.
+    expect(searchesOver(g)).toBe(6);
   });
 
   it("names no place the same whose edges, boxes or cables allowed are not", () => {

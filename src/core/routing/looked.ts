@@ -8,7 +8,9 @@ import type { Prices } from "./tariffs";
  * cheapest, and need not be searched for again.
  */
 export interface Looked {
+  /** The way that was found last, and what the cheapest cost at the search; Infinity where there was none. */
   way: Way | null;
+  cost: number;
   /** Places it looked on from; the least that each was reached for; the axes that other cables lay along there, a bit for each. */
   places: Int32Array;
   least: Float64Array;
@@ -26,6 +28,7 @@ const HAIR = 1e-6;
 export function lookFor(g: RouteGraph, from: number, to: number, w: Weights, { changed }: Prices): Looked {
   const out: Looked = {
     way: null,
+    cost: Infinity,
     places: new Int32Array(),
     least: new Float64Array(),
     others: new Uint8Array(),
@@ -42,6 +45,7 @@ export function lookFor(g: RouteGraph, from: number, to: number, w: Weights, { c
       out.others[i] = w.others[places[i]!]!;
     }
   });
+  out.cost = out.way?.cost ?? Infinity;
   return out;
 }
 
@@ -97,12 +101,23 @@ function cheaperEdges(g: RouteGraph, { cost, changed, was: prices }: Prices, was
   return out;
 }
 
+/** By how much ways may have become cheaper in all since a search, and the least that any costs past what is not counted in that. */
+interface Since {
+  by: number;
+  least: number;
+}
+
+/** More is left of what a way may have become cheaper by than this share of what it cost: then it is searched for anew. */
+const MUCH = 0.3;
+
 /**
- * The way that a search found, with what it costs now; undefined where another may have become cheaper.
- * Another way can be cheaper only by what has become cheaper since: by so much in all, but for what no way gets past for less.
- * @param was what the search between the same nodes looked at, by weights that differ from those now only in prices and in what lies there
+ * Looks again for the cheapest way where one was found before: undefined where it has to be searched for anew, as too much has changed.
+ * Another way can be cheaper only by what has become cheaper since: by so much in all, but for what no way gets past for less. Where that
+ * may be, the way is searched for from its end: how far it is from the start is known but for what has changed.
+ * @param was what the search between the same nodes looked at, by weights that differ from those now only in prices and in what lies
+ * there; the way found is put down in it
  */
-export function stillCheapest(
+export function lookAgain(
   g: RouteGraph,
   from: number,
   to: number,
@@ -110,46 +125,57 @@ export function stillCheapest(
   prices: Prices,
   was: Looked,
 ): Way | null | undefined {
-  const now = was.way ? costOfWay(g, from, was.way.edges, w) : Infinity;
-  const before = was.way?.cost ?? Infinity;
-  if (was.way && now > before + HAIR) return undefined;
   const cheaper = cheaperEdges(g, prices, was);
   if (!was.way) return cheaper.edges.length ? undefined : null;
+  const { edges: own } = was.way;
+  const { cost: before, places, least: reached, others } = was;
+  const now = costOfWay(g, from, own, w);
+  if (now === Infinity) return undefined;
   const then = was.left!;
   const left = cheaper.near ? leftToGo(g, to, w) : then;
-  const { places, least: reached, others } = was;
-  // By how much ways may have become cheaper in all, and the least that any costs past what was not counted.
-  let by = 0;
-  let least = Infinity;
-  const past = (cost: number, less: number): void => {
-    if (cost < now - HAIR) by += less;
-    else least = Math.min(least, cost);
-  };
-  // Where other cables no longer lie across.
-  if (w.crossing > 0)
-    for (let i = 0; i < places.length; i++)
-      if (others[i]! & ~w.others[places[i]!]!) past(reached[i]! + left(places[i]!), w.crossing);
-  // Nor where the search did not come to: there less may now be left than it took.
-  if (w.crossing > 0 && left !== then)
-    past(
-      before - Math.max(0, then.more - left.more, ...[...then.around, ...left.around].map((n) => then(n) - left(n))),
-      Infinity,
-    );
-  if (now > before - by + HAIR) return undefined;
-  if (cheaper.edges.length) {
-    const room = roomOf(g);
-    for (let i = 0; i < places.length; i++) {
-      room.reached[places[i]!] = room.round;
-      room.least[places[i]!] = reached[i]!;
+  const room = roomOf(g);
+  for (let i = 0; i < places.length; i++) {
+    room.reached[places[i]!] = room.round;
+    room.least[places[i]!] = reached[i]!;
+  }
+  const came = (n: number): boolean => room.reached[n] === room.round;
+  // Where the search did not come to, no way led on for less than what it found.
+  const cameFor = (n: number): number => (came(n) ? room.least[n]! : before - then(n));
+  /** Counts what lies where a way gets past for less than so much. */
+  const since = (most: number): Since => {
+    const out = { by: 0, least: Infinity };
+    const past = (cost: number, less: number): void => {
+      if (cost < most - HAIR) out.by += less;
+      else out.least = Math.min(out.least, cost);
+    };
+    // Where other cables no longer lie across.
+    if (w.crossing > 0)
+      for (let i = 0; i < places.length; i++)
+        if (others[i]! & ~w.others[places[i]!]!) past(reached[i]! + left(places[i]!), w.crossing);
+    // Nor where the search did not come to: there less may now be left than it took.
+    if (w.crossing > 0 && left !== then) {
+      const around = [...then.around, ...left.around].map((n) => then(n) - left(n));
+      const less = Math.max(0, then.more - left.more, ...around);
+      past(before - less, less);
     }
-    const came = (n: number): boolean => room.reached[n] === room.round;
-    // Where the search did not come to, no way led on for less than what it found.
-    const cameFor = (n: number): number => (came(n) ? room.least[n]! : before - then(n));
     cheaper.edges.forEach((e, i) => {
       const [a, b] = [g.a[e]!, g.b[e]!];
       if (!came(a) && !came(b) && !cheaper.near) return;
       past(prices.cost[e]! + Math.min(cameFor(a) + left(b), cameFor(b) + left(a)), cheaper.by[i]!);
     });
-  }
-  return now <= before - by + HAIR && least - by >= now - HAIR ? { edges: was.way.edges, cost: now } : undefined;
+    return out;
+  };
+  let { by, least } = since(now);
+  if (now <= before - by + HAIR && least - by >= now - HAIR) return { edges: own, cost: now };
+  // What is not counted must not lead to anything cheaper either.
+  if (least - by < now - HAIR) ({ by, least } = since(now + by));
+  if (least - by < now - HAIR || by > MUCH * before) return undefined;
+  const start = leftToGo(g, from, w);
+  const known = (n: number): number => Math.max(start(n), cameFor(n) - by);
+  const back = { ...w, left: Object.assign(known, { around: [], more: 0 }), dearest: now };
+  const way = cheapestWay(g, to, from, back);
+  const edges = way ? way.edges.reverse() : own;
+  const cost = costOfWay(g, from, edges, w);
+  was.way = cost < now - HAIR ? { edges, cost } : { edges: own, cost: now };
+  return was.way;
 }

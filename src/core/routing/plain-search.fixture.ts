@@ -48,8 +48,9 @@ export function plainCheapest(g: RouteGraph, from: number, to: number, w: Weight
         [g.b[e]!, g.a[e]!],
       ] as const)
         for (let arrived = 0; arrived < 4; arrived++) {
-          const axis = g.kind[e] === EDGE.corner ? arrived : g.axis[e]!;
-          const turn = arrived === 3 ? 0 : axis !== arrived ? w.bend : crossed(a, axis) ? w.crossing : 0;
+          const corner = g.kind[e] === EDGE.corner;
+          const axis = corner ? arrived : g.axis[e]!;
+          const turn = arrived === 3 || corner ? 0 : axis !== arrived ? w.bend : crossed(a, axis) ? w.crossing : 0;
           const c = best[a * 4 + arrived]! + w.cost[e]! + through + turn;
           if (c < best[b * 4 + axis]! - 1e-9) {
             best[b * 4 + axis] = c;

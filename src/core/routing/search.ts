@@ -134,6 +134,8 @@ export interface Weights {
   bend: number;
   /** A way that costs more than this need not be found. */
   dearest?: number;
+  /** What is left to go, where more is known of it than edges around tell: never more than any way that is wanted costs from there. */
+  left?: LeftToGo;
   /** Cost of an edge that runs through the box of a point that is neither end of the run, added to its own. */
   throughBox: number;
   /** Numbers of the two end points in the house. */
@@ -165,6 +167,9 @@ interface Scratch {
   buckets: Buckets;
 }
 const kept = new WeakMap<RouteGraph, Scratch>();
+
+/** How many searches have been made over a graph. */
+export const searchesOver = (g: RouteGraph): number => (kept.get(g)?.round ?? 0) / 2;
 
 function scratchOf(g: RouteGraph): Scratch {
   let s = kept.get(g);
@@ -216,7 +221,9 @@ export function costOfWay(g: RouteGraph, from: number, edges: readonly number[],
   let [node, arrived] = [from, START];
   for (const e of edges) {
     const on = axisAfter(g, e, arrived);
-    const passing = arrived === START ? 0 : on !== arrived ? w.bend : crossed(w, node, arrived);
+    // At a corner it is the far side that is passed.
+    const straight = arrived === START || g.heading[e] === KEEPS ? 0 : crossed(w, node, arrived);
+    const passing = arrived !== START && on !== arrived ? w.bend : straight;
     cost += w.cost[e]! + passing + boxOn(g, w, e);
     node = g.a[e] === node ? g.b[e]! : g.a[e]!;
     arrived = on;
@@ -248,7 +255,7 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
   const { first, edges, to: ends, heading, box } = g;
   const { cost: costs, bend, throughBox, crossing } = w;
   const [end0, end1] = w.ends;
-  const left = leftToGo(g, to, w);
+  const left = w.left ?? leftToGo(g, to, w);
   /** What is left to go from a node, looked up once for each. */
   const guess = (n: number): number => {
     if (guessed[n] === round) return ahead[n]!;
@@ -290,19 +297,18 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
       order[count++] = node;
     }
     const straight = arrived === START ? 0 : crossed(w, node, arrived);
-    const came = via[state]!;
     for (let k = first[node]!, end = first[node + 1]!; k < end; k++) {
       const e = edges[k]!;
       let enter = costs[e]!;
-      // Barred; or back over the edge it came by.
-      if (enter === Infinity || e === came) continue;
+      if (enter === Infinity) continue;
       if (extra) enter += extra[e]! * times;
       const next = ends[k]!;
       const h = heading[e]!;
       const axis = h === KEEPS ? arrived : h;
       let c = cost + enter;
-      if (axis === arrived) c += straight;
-      else if (arrived !== START) c += bend;
+      if (axis !== arrived) c += arrived === START ? 0 : bend;
+      // At a corner it is the far side that is passed.
+      else if (h !== KEEPS) c += straight;
       const through = box[e]!;
       if (through >= 0 && through !== end0 && through !== end1) c += throughBox;
       const there = least[next]!;

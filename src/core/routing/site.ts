@@ -9,7 +9,7 @@ import { type Care, NO_CARE } from "./care";
 import { DRAWN, LIKED } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
 import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
-import { type Looked, lookFor, stillCheapest } from "./looked";
+import { type Looked, lookAgain, lookFor } from "./looked";
 import { type Lying, type Passing, Tariffs } from "./tariffs";
 import type { Task } from "./tasks";
 
@@ -53,6 +53,8 @@ export function boresPassed(h: House, g: RouteGraph, legs: readonly PinnedLeg[])
 /** What the sites of one graph have in common. */
 interface Known extends Pick<Lying, "boreEdge" | "sectionEdges"> {
   cheap: CheapPlaces | null;
+  /** By node in a corner: that of the other face at the same place; −1 elsewhere. */
+  corner: Int32Array;
   /** For cables that may lie out of doors: ways there are cheap places too; null where there are none out of doors. */
   outside: { cheap: CheapPlaces | null } | null;
 }
@@ -66,10 +68,12 @@ function knownOf(g: RouteGraph): Known {
   // Where sections make cable cheaper than elsewhere: each stretch of one on a wall or deck.
   const stretches = new Map<string, number[]>();
   const ways: number[][] = [];
+  const corner = new Int32Array(g.nodes).fill(-1);
   const { kind, ref, section: sections } = g;
   for (let e = 0; e < kind.length; e++) {
     if (kind[e] === EDGE.bore) boreEdge[ref[e]!] = e;
     if (kind[e] === EDGE.outside) ways.push([e]);
+    if (kind[e] === EDGE.corner) [corner[g.a[e]!], corner[g.b[e]!]] = [g.b[e]!, g.a[e]!];
     const section = sections[e]!;
     if (!section) continue;
     const key = `${section} ${kind[e] === EDGE.wall} ${ref[e]}`;
@@ -78,7 +82,7 @@ function knownOf(g: RouteGraph): Known {
   }
   const cheap = cheapPlaces(g, [...stretches.values()], LIKED);
   const outside = ways.length ? { cheap: cheapPlaces(g, [...stretches.values(), ...ways], LEAST_OUTSIDE) } : null;
-  known.set(g, (out = { boreEdge, sectionEdges, cheap, outside }));
+  known.set(g, (out = { boreEdge, sectionEdges, cheap, corner, outside }));
   return out;
 }
 
@@ -108,6 +112,7 @@ export class Site implements Lying {
   readonly signals: ReadonlySet<string>;
   readonly boreEdge: Int32Array;
   private readonly cheap: CheapPlaces | null;
+  private readonly corner: Int32Array;
   private readonly outside: Known["outside"];
   private readonly tariffs: Tariffs;
   private looked: Map<Task, Looked> | null = null;
@@ -121,6 +126,7 @@ export class Site implements Lying {
       boreEdge: this.boreEdge,
       sectionEdges: this.sectionEdges,
       cheap: this.cheap,
+      corner: this.corner,
       outside: this.outside,
     } = knownOf(g));
     this.at = new Uint16Array(g.nodes * 3);
@@ -160,6 +166,12 @@ export class Site implements Lying {
 
   /** One more cable, or one less, lies at a node along an axis. */
   private along(node: number, axis: number, by: 1 | -1): void {
+    this.there(node, axis, by);
+    // What lies in a corner lies there on both faces.
+    if (this.corner[node]! >= 0) this.there(this.corner[node]!, axis, by);
+  }
+
+  private there(node: number, axis: number, by: 1 | -1): void {
     const there = (this.at[node * 3 + axis]! += by);
     if (there) this.others[node]! |= 1 << axis;
     else this.others[node]! &= ~(1 << axis);
@@ -232,7 +244,7 @@ export class Site implements Lying {
   private lookAgain(t: Task, from: number, to: number, w: Weights): Way | null {
     const was = this.looked!.get(t);
     const prices = this.tariffs.pricesFor(t.circuit, t.cable);
-    const still = was && stillCheapest(this.g, from, to, w, prices, was);
+    const still = was && lookAgain(this.g, from, to, w, prices, was);
     if (still !== undefined) return still;
     const now = lookFor(this.g, from, to, w, prices);
     this.looked!.set(t, now);
