@@ -8,19 +8,21 @@ export interface LeftToGo {
   /** The places whose edges it hangs on; what it adds to level and plumb everywhere else. */
   around: readonly number[];
   more: number;
+  /** The same for all places but those. */
+  elsewhere: (n: number) => number;
 }
 
 /** Places around the one searched for that are looked at before the search: most of what finds its price is in the last few steps. */
 const AROUND = 10;
 
-/** Level and plumb, by the least that a mm costs. */
-function plumbLeft(g: RouteGraph, to: number, w: Weights): (n: number) => number {
+/** Level and plumb, by the least that a mm costs, and so much more. */
+function plumbLeft(g: RouteGraph, to: number, w: Weights, more: number): (n: number) => number {
   const { x, y, z } = g;
   const [tx, ty, tz] = [x[to]!, y[to]!, z[to]!];
   // A hair less, so that rounding never makes it too much.
   const share = w.perMm * (1 - 1e-12) * g.square;
   const { cheap } = w;
-  if (!cheap) return (n) => (Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz)) * share;
+  if (!cheap) return (n) => (Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz)) * share + more;
   const { count, near } = cheap;
   const least = cheap.share;
   const onFrom = fromBoxes(cheap, to);
@@ -28,13 +30,13 @@ function plumbLeft(g: RouteGraph, to: number, w: Weights): (n: number) => number
   return (n) => {
     const plumb = Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz);
     // No box stands as near: none is a way round.
-    if (plumb <= nearest) return plumb * share;
+    if (plumb <= nearest) return plumb * share + more;
     let left = plumb;
     for (let s = 0, k = n * count; s < count; s++, k++) {
       const by = near[k]! + onFrom[s]!;
       if (by < left) left = by;
     }
-    return Math.max(left, plumb * least) * share;
+    return Math.max(left, plumb * least) * share + more;
   };
 }
 
@@ -43,7 +45,7 @@ function plumbLeft(g: RouteGraph, to: number, w: Weights): (n: number) => number
  * is left from all others, and what is left from those few is known.
  */
 export function leftToGo(g: RouteGraph, to: number, w: Weights): LeftToGo {
-  const plumb = plumbLeft(g, to, w);
+  const plumb = plumbLeft(g, to, w, 0);
   // Backwards from the place itself, cheapest first: those settled, and those next to them.
   const inside: number[] = [];
   const known: number[] = [];
@@ -72,9 +74,10 @@ export function leftToGo(g: RouteGraph, to: number, w: Weights): LeftToGo {
   }
   // Where nothing leads on there is nothing to add.
   const more = edge.length ? Math.max(0, Math.min(...edge.map((n, i) => cost[i]! - plumb(n)))) : 0;
+  const elsewhere = plumbLeft(g, to, w, more);
   const left = (n: number): number => {
     const i = inside.indexOf(n);
-    return i < 0 ? plumb(n) + more : Math.min(plumb(n) + more, known[i]!);
+    return i < 0 ? elsewhere(n) : Math.min(elsewhere(n), known[i]!);
   };
-  return Object.assign(left, { around: inside, more });
+  return Object.assign(left, { around: inside, more, elsewhere });
 }

@@ -107,8 +107,11 @@ interface Since {
   least: number;
 }
 
-/** More is left of what a way may have become cheaper by than this share of what it cost: then it is searched for anew. */
-const MUCH = 0.3;
+/**
+ * A way is looked for from its end while what may have come and gone is no more than this share of what it costs above what was taken to
+ * be left: else too many places lie between.
+ */
+const MUCH = 0.2;
 
 /**
  * Looks again for the cheapest way where one was found before: undefined where it has to be searched for anew, as too much has changed.
@@ -169,10 +172,10 @@ export function lookAgain(
   if (now <= before - by + HAIR && least - by >= now - HAIR) return { edges: own, cost: now };
   // What is not counted must not lead to anything cheaper either.
   if (least - by < now - HAIR) ({ by, least } = since(now + by));
-  if (least - by < now - HAIR || by > MUCH * before) return undefined;
+  if (least - by < now - HAIR || now - before + by > MUCH * (now - then(from))) return undefined;
   const start = leftToGo(g, from, w);
   const known = (n: number): number => Math.max(start(n), cameFor(n) - by);
-  const back = { ...w, left: Object.assign(known, { around: [], more: 0 }), dearest: now };
+  const back = { ...w, left: Object.assign(known, { around: [], more: 0, elsewhere: known }), dearest: now };
   const way = cheapestWay(g, to, from, back);
   const edges = way ? way.edges.reverse() : own;
   const cost = costOfWay(g, from, edges, w);

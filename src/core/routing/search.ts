@@ -157,8 +157,9 @@ interface Scratch {
   done: Float64Array;
   /** By node: how far it is, in a search by length. */
   far: Float64Array;
-  /** By node: the least it was reached for on any axis. */
+  /** By node: the least it was reached for on any axis, and the round in which that was. */
   least: Float64Array;
+  touched: Int32Array;
   /** Nodes looked on from, each once, in order; by node: the round in which it was put there. */
   order: Int32Array;
   listed: Int32Array;
@@ -184,6 +185,7 @@ function scratchOf(g: RouteGraph): Scratch {
       done: new Float64Array(g.nodes),
       far: new Float64Array(g.nodes),
       least: new Float64Array(g.nodes),
+      touched: new Int32Array(g.nodes),
       order: new Int32Array(g.nodes),
       listed: new Int32Array(g.nodes),
       round: 0,
@@ -251,17 +253,22 @@ export type LookedFrom = (places: Int32Array, least: Float64Array, left: LeftToG
 export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights, tell?: LookedFrom): Way | null {
   if (from < 0 || to < 0) return null;
   const scratch = scratchOf(g);
-  const { best, via, prev, seen, round, queue, wanted: guessed, done: ahead, least, order, listed } = scratch;
+  const { best, via, prev, seen, round, queue, wanted: guessed, done: ahead, least, touched, order, listed } = scratch;
   const { first, edges, to: ends, heading, box } = g;
   const { cost: costs, bend, throughBox, crossing } = w;
   const [end0, end1] = w.ends;
   const left = w.left ?? leftToGo(g, to, w);
+  const { elsewhere } = left;
   /** What is left to go from a node, looked up once for each. */
   const guess = (n: number): number => {
     if (guessed[n] === round) return ahead[n]!;
     guessed[n] = round;
-    return (ahead[n] = left(n));
+    return (ahead[n] = elsewhere(n));
   };
+  for (const n of left.around) {
+    guessed[n] = round;
+    ahead[n] = left(n);
+  }
   // A place reached so much dearer than on another axis leads nowhere that the other does not: one bend there costs less. A corner
   // keeps the axis, so that a crossing may come first.
   const slack = bend + 2 * crossing + 1e-6;
@@ -271,8 +278,8 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
   best[start] = 0;
   via[start] = -1;
   seen[start] = round;
-  least.fill(Infinity);
   least[from] = 0;
+  touched[from] = round;
   queue.push(guess(from), start);
   let found = -1;
   // The last bucket that may hold what is wanted.
@@ -311,8 +318,9 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
       else if (h !== KEEPS) c += straight;
       const through = box[e]!;
       if (through >= 0 && through !== end0 && through !== end1) c += throughBox;
-      const there = least[next]!;
+      const there = touched[next] === round ? least[next]! : Infinity;
       if (c > there + slack) continue;
+      touched[next] = round;
       if (c < there) least[next] = c;
       const s = next * 4 + axis;
       if (seen[s]! < round || c < best[s]! - 1e-9) {
