@@ -8,7 +8,7 @@ import { EDGE, type RouteGraph, addEdge, addNode, compile, draft } from "./graph
 import { layTasks } from "./lay";
 import { lookFor, lookAgain } from "./looked";
 import { plainCheapest } from "./plain-search.fixture";
-import { type Weights, cheapestWay } from "./search";
+import { type Weights, cheapestWay, costOfWay } from "./search";
 import { Site } from "./site";
 import type { Prices } from "./tariffs";
 import { type Task, tasksOf } from "./tasks";
@@ -171,6 +171,8 @@ describe("a way found before", () => {
             const [a, b] = w.ends.map((n) => g.terminal[n]!) as [number, number];
             const way = site.wayFor(t)!;
             expect(way.cost).toBeCloseTo(cheapestWay(g, a, b, w)!.cost, 4);
+            // As dear from its end: it may be looked for from there.
+            expect(costOfWay(g, b, [...way.edges].reverse(), w)).toBeCloseTo(way.cost, 4);
             if (way.edges === was.edges) kept++;
             // Some are left out for a round, and some lie another way until they are taken up again.
             t.way = (round + t.number) % 3 ? way : site.shortestFor(t, () => false, Infinity);
@@ -181,6 +183,9 @@ describe("a way found before", () => {
               site.count(back, back.way!, 1);
             }
           }
+        // What lies in a corner lies on both of its faces.
+        for (let e = 0; e < g.a.length; e++)
+          if (g.kind[e] === EDGE.corner) expect(site.others[g.a[e]!]).toBe(site.others[g.b[e]!]);
       }
       expect(kept).toBeGreaterThan(5);
     },

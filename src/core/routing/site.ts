@@ -55,8 +55,8 @@ interface Known extends Pick<Lying, "boreEdge" | "sectionEdges"> {
   cheap: CheapPlaces | null;
   /** By node in a corner: that of the other face at the same place; −1 elsewhere. */
   corner: Int32Array;
-  /** For cables that may lie out of doors: ways there are cheap places too; null where there are none out of doors. */
-  outside: { cheap: CheapPlaces | null } | null;
+  /** Whether there are ways out of doors: cheap places too, for what may lie there. */
+  outside: boolean;
 }
 const known = new WeakMap<RouteGraph, Known>();
 
@@ -80,8 +80,8 @@ function knownOf(g: RouteGraph): Known {
     into(sectionEdges, section, e);
     into(stretches, key, e);
   }
-  const cheap = cheapPlaces(g, [...stretches.values()], LIKED);
-  const outside = ways.length ? { cheap: cheapPlaces(g, [...stretches.values(), ...ways], LEAST_OUTSIDE) } : null;
+  const outside = ways.length > 0;
+  const cheap = cheapPlaces(g, [...stretches.values(), ...ways], outside ? LEAST_OUTSIDE : LIKED);
   known.set(g, (out = { boreEdge, sectionEdges, cheap, corner, outside }));
   return out;
 }
@@ -279,12 +279,12 @@ export class Site implements Lying {
   weightsFor(t: Task): Weights {
     const { h } = this;
     const weights = this.tariffs.weightsOf(t.circuit);
-    const outside = isMetalClad(t.cable) ? this.outside : null;
-    const cheap = outside ? outside.cheap : this.cheap;
+    const { cheap, outside, sectionEdges } = this;
+    const least = outside && isMetalClad(t.cable) ? LEAST_OUTSIDE : sectionEdges.size ? LIKED : 1;
     return {
       cost: this.tariffs.pricesFor(t.circuit, t.cable).cost,
       on: null,
-      perMm: weights.cable * (cheap ? 1 : outside ? LEAST_OUTSIDE : this.sectionEdges.size ? LIKED : 1),
+      perMm: weights.cable * (cheap ? 1 : least),
       cheap,
       bend: weights.bend,
       throughBox: THROUGH_BOX,
