@@ -1,6 +1,5 @@
-import { fromBoxes } from "./ahead";
+import { type CheapPlaces, fromBoxes } from "./ahead";
 import type { RouteGraph } from "./graph";
-import type { Weights } from "./search";
 
 /** What is left to go from a node to the one searched for, in what ways cost: never more than any way from there costs. */
 export interface LeftToGo {
@@ -12,11 +11,21 @@ export interface LeftToGo {
   elsewhere: (n: number) => number;
 }
 
+/** What it is guessed from. */
+export interface LeastCosts {
+  /** Cost of each edge; Infinity where it is barred. */
+  cost: Float64Array;
+  /** No edge costs less than this for each mm of its length, but in cheap places: what is left to go is never guessed too dear. */
+  perMm: number;
+  /** Where a mm of cable costs less than elsewhere. */
+  cheap?: CheapPlaces | null;
+}
+
 /** Places around the one searched for that are looked at before the search: most of what finds its price is in the last few steps. */
 const AROUND = 10;
 
 /** Level and plumb, by the least that a mm costs, and so much more. */
-function plumbLeft(g: RouteGraph, to: number, w: Weights, more: number): (n: number) => number {
+function plumbLeft(g: RouteGraph, to: number, w: LeastCosts, more: number): (n: number) => number {
   const { x, y, z } = g;
   const [tx, ty, tz] = [x[to]!, y[to]!, z[to]!];
   // A hair less, so that rounding never makes it too much.
@@ -44,7 +53,7 @@ function plumbLeft(g: RouteGraph, to: number, w: Weights, more: number): (n: num
  * What is left to go to a node. Every way comes in over the places around it: what that costs more than level and plumb is added to what
  * is left from all others, and what is left from those few is known.
  */
-export function leftToGo(g: RouteGraph, to: number, w: Weights): LeftToGo {
+export function leftToGo(g: RouteGraph, to: number, w: LeastCosts): LeftToGo {
   const plumb = plumbLeft(g, to, w, 0);
   // Backwards from the place itself, cheapest first: those settled, and those next to them.
   const inside: number[] = [];

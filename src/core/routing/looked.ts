@@ -137,11 +137,18 @@ export function lookAgain(
   const then = was.left!;
   const left = cheaper.near ? leftToGo(g, to, w) : then;
   const room = roomOf(g);
-  for (let i = 0; i < places.length; i++) {
-    room.reached[places[i]!] = room.round;
-    room.least[places[i]!] = reached[i]!;
-  }
-  const came = (n: number): boolean => room.reached[n] === room.round;
+  let filled = false;
+  const fill = (): void => {
+    filled = true;
+    for (let i = 0; i < places.length; i++) {
+      room.reached[places[i]!] = room.round;
+      room.least[places[i]!] = reached[i]!;
+    }
+  };
+  const came = (n: number): boolean => {
+    if (!filled) fill();
+    return room.reached[n] === room.round;
+  };
   // Where the search did not come to, no way led on for less than what it found.
   const cameFor = (n: number): number => (came(n) ? room.least[n]! : before - then(n));
   /** Counts what lies where a way gets past for less than so much. */

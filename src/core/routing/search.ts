@@ -1,7 +1,6 @@
-import type { CheapPlaces } from "./ahead";
 import { KEEPS, type RouteGraph } from "./graph";
 import { Buckets, FarBuckets } from "./buckets";
-import { type LeftToGo, leftToGo } from "./left-to-go";
+import { type LeastCosts, type LeftToGo, leftToGo } from "./left-to-go";
 
 /** Width of a bucket of the search by length, mm: about the step between two places where cables meet. */
 const BUCKET = 40;
@@ -122,15 +121,9 @@ function sweep(
 }
 
 /** What the route search weighs, in mm of cable. */
-export interface Weights {
-  /** Cost of each edge; Infinity where it is barred. */
-  cost: Float64Array;
+export interface Weights extends LeastCosts {
   /** What edges cost on top, by edge, and how many times over: what is dreaded but not barred. */
   on?: { extra: Float64Array; times: number } | null;
-  /** No edge costs less than this for each mm of its length, but in cheap places: what is left to go is never guessed too dear. */
-  perMm: number;
-  /** Where a mm of cable costs less than elsewhere. */
-  cheap?: CheapPlaces | null;
   bend: number;
   /** A way that costs more than this need not be found. */
   dearest?: number;

@@ -196,7 +196,7 @@ export class Tariffs {
 
   private newTariff(c: Circuit, cable: Cable): Tariff {
     const plain = this.plainFor(c);
-    const { kinds } = boreKinds(this.g);
+    const { kinds, of } = boreKinds(this.g);
     const x: Tariff = {
       cable,
       circuit: c,
@@ -213,7 +213,12 @@ export class Tariffs {
       faces: new Set(),
     };
     if (x.minds) for (const e of this.lying.onLine.keys()) x.lines.add(e);
-    for (let bore = 0; bore < this.g.bores.length; bore++) this.price(x, bore);
+    const { boreEdge, passing } = this.lying;
+    for (let bore = 0; bore < of.length; bore++) {
+      const e = boreEdge[bore]!;
+      x.cost[e] = plain.cost[e]! + this.fresh(x, bore, of[bore]!);
+    }
+    for (const bore of passing.keys()) this.price(x, bore);
     x.changed.length = x.was.length = 0;
     return x;
   }
@@ -251,11 +256,15 @@ export class Tariffs {
   private price(x: Tariff, bore: number): void {
     const there = this.lying.passing.get(bore) ?? NOTHING;
     const e = this.lying.boreEdge[bore]!;
-    set(x, e, x.plain.cost[e]! + (there.length ? this.shared(x, bore, there) : this.fresh(x, bore)));
+    set(
+      x,
+      e,
+      x.plain.cost[e]! +
+        (there.length ? this.shared(x, bore, there) : this.fresh(x, bore, boreKinds(this.g).of[bore]!)),
+    );
   }
 
-  private fresh(x: Tariff, bore: number): number {
-    const kind = boreKinds(this.g).of[bore]!;
+  private fresh(x: Tariff, bore: number, kind: number): number {
     const known = x.fresh[kind]!;
     if (!Number.isNaN(known)) return known;
     return (x.fresh[kind] = borePrice(this.weightsOf(x.circuit).bore, this.g.bores[bore]!, x.cable, NONE));
