@@ -10,6 +10,9 @@ import { checkPlan } from "./checker";
 import { outsideOf } from "../house/outside";
 import { buildGraph } from "../routing/build";
 import { EDGE } from "../routing/graph";
+import { plainCheapest } from "../routing/plain-search.fixture";
+import { Site } from "../routing/site";
+import { tasksOf as runs } from "../routing/tasks";
 import { makePlan } from "./plan";
 import { sandBags } from "./outside-take-off";
 
@@ -47,6 +50,25 @@ describe("armour across a yard", () => {
     const g = buildGraph(layHouse(yardJob(trench)));
     const e = g.kind.indexOf(EDGE.outside);
     expect([g.length[e], g.hidden[e]]).toEqual([7200, 0]);
+  });
+  it("of two wires at any slant the cheaper is taken, and the shorter where it is by length", () => {
+    // One at a slant that comes out near the end, and one straight across further off.
+    const pairs = [400, 3600].flatMap((a) =>
+      [400, 1900, 3600].flatMap((b) => [1000, 3000].map((c) => [a, b, c, 4000 - c] as const)),
+    );
+    for (const [a, b, c, d] of pairs) {
+      const wire = (id: string, from: number, to: number) =>
+        across("catenary", { id, from: { wall: "out3", u: from, v: 4000 }, to: { wall: "out1", u: to, v: 4000 } });
+      const h = layHouse(yardJob({ outsideWays: [wire("w", a, b), wire("x", c, d)] }));
+      const g = buildGraph(h);
+      const site = new Site(h, g);
+      const [t] = runs(h, g).tasks;
+      const w = site.weightsFor(t!);
+      const [from, to] = w.ends.map((n) => g.terminal[n]!) as [number, number];
+      expect(site.wayFor(t!)!.cost).toBeCloseTo(plainCheapest(g, from, to, w), 4);
+      const byLength = { ...w, cost: g.length.slice(), bend: 0, crossing: 0 };
+      expect(site.shortestFor(t!, () => false, Infinity)!.cost).toBeCloseTo(plainCheapest(g, from, to, byLength), 4);
+    }
   });
   it("without a way there is none, since the yard is open on both sides", () =>
     expect(planned({}).plan.facts.map((f) => f.rule)).toContain("route.unreachable"));

@@ -15,8 +15,10 @@ import type { Task } from "./tasks";
 
 /** Cost of a run through another point's box, mm of cable: so dear that it is done only where nothing else leads on. */
 const THROUGH_BOX = 1e6;
-/** A mm level and plumb costs no less than this share out of doors, where ways lie at any angle. */
-const LEAST_OUTSIDE = DRAWN / Math.sqrt(3);
+/** A way at any angle is no shorter than this share of level and plumb. */
+const SLOPING = 1 / Math.sqrt(3);
+/** A mm level and plumb costs no less than this share out of doors. */
+const LEAST_OUTSIDE = DRAWN * SLOPING;
 /** Edges on which cables come to lie side by side. */
 const ON_LINE: ReadonlySet<number> = new Set([EDGE.wall, EDGE.lane, EDGE.through]);
 
@@ -261,12 +263,17 @@ export class Site implements Lying {
     return cheapestWay(g, g.terminal[a]!, g.terminal[b]!, {
       ...w,
       cost,
-      perMm: 1,
+      perMm: this.mayGoOut(t) ? SLOPING : 1,
       cheap: null,
       bend: 0,
       crossing: 0,
       dearest: longest,
     });
+  }
+
+  /** True for cable that may lie out of doors where there are ways. */
+  private mayGoOut(t: Task): boolean {
+    return this.outside && isMetalClad(t.cable);
   }
 
   /** What a way costs as the house now is. */
@@ -279,8 +286,8 @@ export class Site implements Lying {
   weightsFor(t: Task): Weights {
     const { h } = this;
     const weights = this.tariffs.weightsOf(t.circuit);
-    const { cheap, outside, sectionEdges } = this;
-    const least = outside && isMetalClad(t.cable) ? LEAST_OUTSIDE : sectionEdges.size ? LIKED : 1;
+    const { cheap, sectionEdges } = this;
+    const least = this.mayGoOut(t) ? LEAST_OUTSIDE : sectionEdges.size ? LIKED : 1;
     return {
       cost: this.tariffs.pricesFor(t.circuit, t.cable).cost,
       on: null,
