@@ -67,7 +67,7 @@ describe("lengths after an edit", () => {
           });
         },
       ),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
 

@@ -83,7 +83,7 @@ describe("a way found before", () => {
           }
         },
       ),
-      { numRuns: 150 },
+      { numRuns: 100 },
     );
     expect(again).toBeGreaterThan(10);
     expect(anew).toBeGreaterThan(10);
