@@ -72,16 +72,19 @@ export function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, h
       if (!there)
         out.push(fact("hole.missing", "run", run.id, { case: "wall", where: { ...where, wall: x.wall.wall } }));
     }
+    const al = l.along === "x" ? 0 : 1;
+    /** True for a hole in this deck, so far along the joists and so high. */
+    const lies = (o: Hole, along: number, z: number): boolean =>
+      o.in.deck === l.deck.id &&
+      Math.abs(o.centre[al]! - along) <= 1.5 * PENCIL &&
+      Math.abs(o.centre[2] - z) <= 1.5 * PENCIL;
     for (const c of nogginCrossings(l, a, b)) {
-      const al = l.along === "x" ? 0 : 1;
       const there = holes.some(
         (o) =>
           o.in.kind === "noggin" &&
-          o.in.deck === l.deck.id &&
           o.in.row === c.row &&
-          Math.abs(o.centre[al] - c.along) <= 1.5 * PENCIL &&
-          Math.abs(o.centre[1 - al]! - c.across) <= BESIDE_JOIST &&
-          Math.abs(o.centre[2] - c.z) <= 1.5 * PENCIL,
+          lies(o, c.along, c.z) &&
+          Math.abs(o.centre[1 - al]! - c.across) <= BESIDE_JOIST,
       );
       if (!there)
         out.push(
@@ -105,14 +108,8 @@ export function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, h
     if (l.deck.kind === "engineered" && crossed.some((x) => !allowed(x)))
       out.push(fact("timber.engineered", "run", run.id, { where }));
     for (const x of crossed) {
-      const al = l.along === "x" ? 0 : 1;
       const hole = holes.find(
-        (o) =>
-          o.in.kind === "joist" &&
-          o.in.deck === l.deck.id &&
-          o.in.joist === x.joist &&
-          Math.abs(o.centre[al]! - x.at) <= 1.5 * PENCIL &&
-          Math.abs(o.centre[2] - (a[2] + b[2]) / 2) <= 1.5 * PENCIL,
+        (o) => o.in.kind === "joist" && o.in.joist === x.joist && lies(o, x.at, (a[2] + b[2]) / 2),
       );
       if (!hole)
         out.push(fact("hole.missing", "run", run.id, { case: "joist", where: { ...where, joist: x.joist, at: x.at } }));

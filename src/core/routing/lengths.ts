@@ -1,3 +1,4 @@
+import { below, tidy } from "../base/tolerance";
 import { type Usable, usableBy, usables } from "./edge-costs";
 import type { RouteGraph } from "./graph";
 import { type SamePlaces, samePlaces } from "./same-places";
@@ -22,12 +23,6 @@ const befores = new WeakMap<RouteGraph, Before>();
 
 /** Searches for this many places from each of them, rather than from the one where all others are known. */
 const FEW = 2;
-
-/** Sums of the same lengths in another order differ by less, mm. */
-const HAIR = 1e-6;
-
-/** Length as it is kept, mm: the same from either end. */
-const kept = (x: number): number => Math.round(x / HAIR) * HAIR;
 
 function knownOf(g: RouteGraph, usable: Uint8Array): Known {
   let by = known.get(g);
@@ -72,7 +67,7 @@ function takenOver(
   if (length === undefined || then.through.has(there)) return false;
   let near = before.near.get(name);
   if (!near) before.near.set(name, (near = nearestOf(g, changed, usable)));
-  if (length >= near[from]! + near[to]! - HAIR) return false;
+  if (!below(length, near[from]! + near[to]!)) return false;
   into.lengths.set(key(g, from, to), length);
   return true;
 }
@@ -90,7 +85,7 @@ function lookFor(g: RouteGraph, from: number, all: readonly number[], usable: Ui
   wanted.forEach((w, i) => {
     const k = key(g, from, w);
     const open = clear[i]! < Infinity;
-    into.lengths.set(k, kept(open ? clear[i]! : any[shut.indexOf(w)]!));
+    into.lengths.set(k, tidy(open ? clear[i]! : any[shut.indexOf(w)]!));
     if (!open) into.through.add(k);
   });
   return shut;

@@ -1,3 +1,4 @@
+import { atLeast, atMost, below } from "../base/tolerance";
 import type { RouteGraph } from "./graph";
 import { type LeftToGo, leftToGo } from "./left-to-go";
 import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
@@ -20,9 +21,6 @@ export interface Looked {
   /** How many prices had changed by then. */
   changes: number;
 }
-
-/** What ways may cost more and still cost the same, mm: sums are rounded. */
-const HAIR = 1e-6;
 
 /** Searches for the cheapest way between two nodes, and keeps what was looked at. */
 export function lookFor(g: RouteGraph, from: number, to: number, w: Weights, { changed }: Prices): Looked {
@@ -137,32 +135,25 @@ export function lookAgain(
   const then = was.left!;
   const left = cheaper.near ? leftToGo(g, to, w) : then;
   const room = roomOf(g);
-  let filled = false;
-  const fill = (): void => {
-    filled = true;
-    for (let i = 0; i < places.length; i++) {
-      room.reached[places[i]!] = room.round;
-      room.least[places[i]!] = reached[i]!;
-    }
-  };
-  const came = (n: number): boolean => {
-    if (!filled) fill();
-    return room.reached[n] === room.round;
-  };
+  for (let i = 0; i < places.length; i++) {
+    room.reached[places[i]!] = room.round;
+    room.least[places[i]!] = reached[i]!;
+  }
+  const came = (n: number): boolean => room.reached[n] === room.round;
   // Where the search did not come to, no way led on for less than what it found.
   const cameFor = (n: number): number => (came(n) ? room.least[n]! : before - then(n));
   /** Counts what lies where a way gets past for less than so much. */
   const since = (most: number): Since => {
     const out = { by: 0, least: Infinity };
     const past = (cost: number, less: number): void => {
-      if (cost < most - HAIR) out.by += less;
+      if (below(cost, most)) out.by += less;
       else out.least = Math.min(out.least, cost);
     };
     // Where other cables no longer lie across.
     if (w.crossing > 0)
       for (let i = 0; i < places.length; i++)
         if (others[i]! & ~w.others[places[i]!]!) past(reached[i]! + left(places[i]!), w.crossing);
-    // Nor where the search did not come to: there less may now be left than it took.
+    // The same where the search did not come to: such places were not kept, and less may be left from them than it took.
     if (w.crossing > 0 && left !== then) {
       const around = [...then.around, ...left.around].map((n) => then(n) - left(n));
       const less = Math.max(0, then.more - left.more, ...around);
@@ -176,16 +167,16 @@ export function lookAgain(
     return out;
   };
   let { by, least } = since(now);
-  if (now <= before - by + HAIR && least - by >= now - HAIR) return { edges: own, cost: now };
+  if (atMost(now, before - by) && atLeast(least - by, now)) return { edges: own, cost: now };
   // What is not counted must not lead to anything cheaper either.
-  if (least - by < now - HAIR) ({ by, least } = since(now + by));
-  if (least - by < now - HAIR || now - before + by > MUCH * (now - then(from))) return undefined;
+  if (below(least - by, now)) ({ by, least } = since(now + by));
+  if (below(least - by, now) || now - before + by > MUCH * (now - then(from))) return undefined;
   const start = leftToGo(g, from, w);
   const known = (n: number): number => Math.max(start(n), cameFor(n) - by);
   const back = { ...w, left: Object.assign(known, { around: [], more: 0, elsewhere: known }), dearest: now };
   const way = cheapestWay(g, to, from, back);
   const edges = way ? way.edges.reverse() : own;
   const cost = costOfWay(g, from, edges, w);
-  was.way = cost < now - HAIR ? { edges, cost } : { edges: own, cost: now };
+  was.way = below(cost, now) ? { edges, cost } : { edges: own, cost: now };
   return was.way;
 }

@@ -1,3 +1,4 @@
+import { atMost } from "../base/tolerance";
 import { cutIn } from "../rules/sections";
 import { pathLength } from "../base/wall-frame";
 import type { House } from "../house/house";
@@ -181,7 +182,7 @@ export function whyThisWay(h: House, g: RouteGraph, run: string, laid: Lying = l
   if (!cheapest) return null;
   // Where several cost the same it is the one it lies along that is told of.
   const lies = site.costOf(t, t.way.edges);
-  const taken = lies <= cheapest.cost + 1e-6 ? { edges: t.way.edges, cost: lies } : cheapest;
+  const taken = atMost(lies, cheapest.cost) ? { edges: t.way.edges, cost: lies } : cheapest;
   const parts = partsOf(h, site, t, taken);
   const seen = new Set([taken.edges.join(" ")]);
   const next: Alternative[] = [];
