@@ -2,6 +2,7 @@ import { below, tidy } from "../base/tolerance";
 import { type Usable, usableBy, usables } from "./edge-costs";
 import type { RouteGraph } from "./graph";
 import { type SamePlaces, samePlaces } from "./same-places";
+import { type ChangedWays, sameWays } from "./same-ways";
 import { distancesFrom, nearestOf } from "./search";
 
 /** Lengths between nodes of a graph that have been looked for, by both: `key`. */
@@ -16,8 +17,7 @@ const known = new WeakMap<RouteGraph, Map<Uint8Array, Known>>();
 interface Before {
   graph: RouteGraph;
   same?: SamePlaces;
-  /** By what may be used: how far it is from each node to where anything has changed, mm. */
-  near: Map<Usable, Float64Array>;
+  ways: Map<Usable | `${Usable} through`, Changed>;
 }
 const befores = new WeakMap<RouteGraph, Before>();
 
@@ -39,12 +39,30 @@ export function goesOnFrom(g: RouteGraph, before: RouteGraph): void {
   // One in which nothing was looked for hands on where it came from itself.
   const graph = known.has(before) ? before : befores.get(before)?.graph;
   befores.delete(before);
-  if (graph) befores.set(g, { graph, near: new Map() });
+  if (graph) befores.set(g, { graph, ways: new Map() });
+}
+
+const sameAs = (g: RouteGraph, before: Before): SamePlaces => (before.same ??= samePlaces(g, before.graph));
+
+/** What has changed of the ways by what may be used, and how far it is from each node to where it has, mm. */
+interface Changed extends ChangedWays {
+  near: Float64Array | null;
+}
+
+function changedWays(g: RouteGraph, before: Before, name: Usable, through: boolean): Changed {
+  const k = through ? (`${name} through` as const) : name;
+  let out = before.ways.get(k);
+  if (!out) {
+    const usable = [usableBy(g, name), usableBy(before.graph, name)] as const;
+    const ways = sameWays(g, before.graph, sameAs(g, before), usable, through);
+    before.ways.set(k, (out = { ...ways, near: ways.ends.length ? nearestOf(g, ways.ends, usable[0]) : null }));
+  }
+  return out;
 }
 
 /**
- * True where the length between two nodes is what it was before, and known then: a way that is new, and one that is no more, leads or led
- * up to a place that has changed and on from one, and is longer.
+ * True where the length between two nodes is what it was before, and known then: a way that is longer or shorter than it was leads up to
+ * a place where that begins, over what has changed, and on from another such place, and is longer.
  */
 function takenOver(
   g: RouteGraph,
@@ -58,17 +76,22 @@ function takenOver(
   if (!name) return false;
   const then = known.get(before.graph)?.get(usableBy(before.graph, name));
   // For a few it does not pay to see what has changed.
-  if (!then || (!many && !before.near.has(name))) return false;
-  const { was, changed } = (before.same ??= samePlaces(g, before.graph));
+  if (!then || (!many && !before.ways.has(name))) return false;
+  const { was } = sameAs(g, before);
   const [a, b] = [was[from]!, was[to]!];
   if (a < 0 || b < 0) return false;
   const there = key(before.graph, a, b);
   const length = then.lengths.get(there);
-  if (length === undefined || then.through.has(there)) return false;
-  let near = before.near.get(name);
-  if (!near) before.near.set(name, (near = nearestOf(g, changed, usable)));
-  if (!below(length, near[from]! + near[to]!)) return false;
+  if (length === undefined) return false;
+  const clear = changedWays(g, before, name, false);
+  if (clear.boxes.has(g.inBox[from]!) && clear.boxes.has(g.inBox[to]!)) return false;
+  const isSame = ({ near, least }: Changed, mm: number): boolean => !near || below(mm, near[from]! + least + near[to]!);
+  const through = then.through.has(there);
+  // Where nothing led there but through a box it must still be so.
+  if (!isSame(clear, through ? Infinity : length)) return false;
+  if (through && !isSame(changedWays(g, before, name, true), length)) return false;
   into.lengths.set(key(g, from, to), length);
+  if (through) into.through.add(key(g, from, to));
   return true;
 }
 

@@ -6,6 +6,10 @@ export interface SamePlaces {
   was: Int32Array;
   /** Nodes that are not there, or whose edges are not the same. */
   changed: number[];
+  /** Nodes of the other graph that are not there. */
+  gone: number[];
+  /** By point: its number in the other graph, below −1 where it is not there. */
+  points: Int32Array;
 }
 
 /** Where a place is looked for first. */
@@ -61,5 +65,7 @@ export function samePlaces(now: RouteGraph, before: RouteGraph): SamePlaces {
   };
   const changed: number[] = [];
   for (let n = 0; n < now.nodes; n++) if (was[n]! < 0 || !same(n, was[n]!)) changed.push(n);
-  return { was, changed };
+  const gone: number[] = [];
+  for (let m = 0; m < before.nodes; m++) if (!taken[m]) gone.push(m);
+  return { was, changed, gone, points };
 }
