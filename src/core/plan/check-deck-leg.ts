@@ -27,7 +27,9 @@ function bodies(l: LaidDeck, a: XYZ, b: XYZ): { crossed: { joist: number; at: nu
   const half = l.deck.joists.breadth / 2;
   const crossed: { joist: number; at: number }[] = [];
   for (const j of l.joists) {
-    const [p, q] = [a[ac] - j.at, b[ac] - j.at];
+    const p = a[ac] - j.at;
+    const q = b[ac] - j.at;
+    if (Math.max(p, q) <= -half || Math.min(p, q) >= half) continue;
     const [lo, hi] = [Math.min(a[al], b[al]), Math.max(a[al], b[al])];
     const beside = !j.extent.some(([s, e]) => hi > s + PENCIL && lo < e - PENCIL);
     if (Math.abs(p) < half && Math.abs(q) < half && Math.abs(a[al] - b[al]) > PENCIL && !beside)

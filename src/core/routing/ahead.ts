@@ -13,8 +13,9 @@ export interface CheapPlaces {
   share: number;
   /** How many boxes there are. */
   count: number;
-  /** By node and box: level and plumb from the node to the box, mm. */
+  /** By node and box: level and plumb from the node to the box, mm; by node: to the nearest of them. */
   near: Float64Array;
+  nearest: Float64Array;
   /** By box and box: level and plumb from one to the other, through others where that is less, mm. */
   between: Float64Array;
 }
@@ -26,7 +27,9 @@ export interface CheapPlaces {
 export function cheapPlaces(g: RouteGraph, groups: readonly (readonly number[])[], share: number): CheapPlaces | null {
   const count = groups.length;
   if (!count || count > MOST) return null;
-  const near = new Float64Array(g.nodes * count);
+  const { nodes, x, y, z } = g;
+  const near = new Float64Array(nodes * count);
+  const nearest = new Float64Array(nodes).fill(Infinity);
   const boxes = groups.map((edges) => {
     const along = (c: Float64Array): Interval => {
       const at = edges.flatMap((e) => [c[g.a[e]!]!, c[g.b[e]!]!]);
@@ -35,9 +38,15 @@ export function cheapPlaces(g: RouteGraph, groups: readonly (readonly number[])[
     return [along(g.x), along(g.y), along(g.z)] as const;
   });
   boxes.forEach(([[x0, x1], [y0, y1], [z0, z1]], s) => {
-    const off = (c: number, lo: number, hi: number): number => (c < lo ? lo - c : c > hi ? c - hi : 0);
-    for (let n = 0, k = s; n < g.nodes; n++, k += count)
-      near[k] = off(g.x[n]!, x0, x1) + off(g.y[n]!, y0, y1) + off(g.z[n]!, z0, z1);
+    for (let n = 0, k = s; n < nodes; n++, k += count) {
+      const [px, py, pz] = [x[n]!, y[n]!, z[n]!];
+      const off =
+        (px < x0 ? x0 - px : px > x1 ? px - x1 : 0) +
+        (py < y0 ? y0 - py : py > y1 ? py - y1 : 0) +
+        (pz < z0 ? z0 - pz : pz > z1 ? pz - z1 : 0);
+      near[k] = off;
+      if (off < nearest[n]!) nearest[n] = off;
+    }
   });
   const between = new Float64Array(count * count);
   boxes.forEach((p, s) =>
@@ -51,7 +60,7 @@ export function cheapPlaces(g: RouteGraph, groups: readonly (readonly number[])[
         const by = between[s * count + k]! + between[k * count + t]!;
         if (by < between[s * count + t]!) between[s * count + t] = by;
       }
-  return { share, count, near, between };
+  return { share, count, near, nearest, between };
 }
 
 /** By box: level and plumb from it to a node, through other boxes where that is less, mm. */

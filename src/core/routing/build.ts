@@ -33,14 +33,17 @@ export function graphOf(h: House): RouteGraph {
     ...[outsideWays, ...outsideOf(h).map((w) => w.cable)],
   ];
   return kept.of(first, made, () => {
-    const g = buildGraph(h);
     const parts = [...h.faces, ...h.decks];
     const before = parts.map((x) => latest.get(x)).find((x) => x);
+    const g = buildGraph(h, before);
     if (before) goesOnFrom(g, before);
     for (const x of parts) latest.set(x, g);
     return g;
   });
 }
+
+/** So many places and twice as many edges may come with an edit before there is no room for them. */
+const MORE = 200;
 
 /** The last graph of a house with a face or a deck in it. */
 const latest = new WeakMap<Face | LaidDeck, RouteGraph>();
@@ -48,9 +51,10 @@ const latest = new WeakMap<Face | LaidDeck, RouteGraph>();
 /**
  * Builds the graph of all legal lines of the house. Deterministic: the same house gives the same nodes and edges in
  * the same order.
+ * @param before that of much the same house: there is room for as much at once
  */
-export function buildGraph(h: House): RouteGraph {
-  const g = draft(4096, 8192);
+export function buildGraph(h: House, before?: RouteGraph): RouteGraph {
+  const g = before ? draft(before.nodes + MORE, before.a.length + 2 * MORE) : draft(4096, 8192);
   const lines = collectLines(h);
   const surface = wantsSurface(h);
   addWalls(g, h, lines, surface);

@@ -97,7 +97,7 @@ export function draft(nodes = 256, edges = 512): GraphDraft {
   };
 }
 
-type Flat = Float64Array | Int32Array | Uint8Array;
+type Flat = GraphDraft[(typeof ofNodes)[number]] | GraphDraft[(typeof ofEdges)[number]];
 
 function makeRoom(g: GraphDraft, nodes: number, edges: number): void {
   const grow = (
@@ -212,6 +212,10 @@ export interface RouteGraph extends Omit<GraphDraft, "edges"> {
   points: readonly string[];
 }
 
+/** The first so many of a list; what lies behind them is kept only where it is little. */
+const own = <T extends Flat>(list: T, count: number): T =>
+  (list.length > 1.25 * count ? list.slice(0, count) : list.subarray(0, count)) as T;
+
 /** Heading of a corner: it joins two faces at one place, has no length and keeps the axis. */
 export const KEEPS = 3;
 
@@ -246,22 +250,22 @@ export function compile(g: GraphDraft, terminal: Int32Array, points: readonly st
   }
   return {
     nodes: n,
-    x: g.x.slice(0, n),
-    y: g.y.slice(0, n),
-    z: g.z.slice(0, n),
-    inBox: g.inBox.slice(0, n),
-    a: g.a.slice(0, m),
-    b: g.b.slice(0, m),
-    length: g.length.slice(0, m),
-    kind: g.kind.slice(0, m),
-    ref: g.ref.slice(0, m),
-    ref2: g.ref2.slice(0, m),
-    box: g.box.slice(0, m),
-    hidden: g.hidden.slice(0, m),
-    wet: g.wet.slice(0, m),
-    timbers: g.timbers.slice(0, m),
-    walls: g.walls.slice(0, m),
-    section: g.section.slice(0, m),
+    x: own(g.x, n),
+    y: own(g.y, n),
+    z: own(g.z, n),
+    inBox: own(g.inBox, n),
+    a: own(g.a, m),
+    b: own(g.b, m),
+    length: own(g.length, m),
+    kind: own(g.kind, m),
+    ref: own(g.ref, m),
+    ref2: own(g.ref2, m),
+    box: own(g.box, m),
+    hidden: own(g.hidden, m),
+    wet: own(g.wet, m),
+    timbers: own(g.timbers, m),
+    walls: own(g.walls, m),
+    section: own(g.section, m),
     axis,
     square,
     heading,

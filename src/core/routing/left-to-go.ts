@@ -32,14 +32,14 @@ function plumbLeft(g: RouteGraph, to: number, w: LeastCosts, more: number): (n: 
   const share = w.perMm * (1 - 1e-12) * g.square;
   const { cheap } = w;
   if (!cheap) return (n) => (Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz)) * share + more;
-  const { count, near } = cheap;
+  const { count, near, nearest } = cheap;
   const least = cheap.share;
   const onFrom = fromBoxes(cheap, to);
-  const nearest = Math.min(...onFrom);
+  const leastOn = Math.min(...onFrom);
   return (n) => {
     const plumb = Math.abs(x[n]! - tx) + Math.abs(y[n]! - ty) + Math.abs(z[n]! - tz);
-    // No box stands as near: none is a way round.
-    if (plumb <= nearest) return plumb * share + more;
+    // No box stands as near to both: none is a way round.
+    if (plumb <= nearest[n]! + leastOn) return plumb * share + more;
     let left = plumb;
     for (let s = 0, k = n * count; s < count; s++, k++) {
       const by = near[k]! + onFrom[s]!;

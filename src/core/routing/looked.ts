@@ -1,7 +1,7 @@
 import { atLeast, atMost, below } from "../base/tolerance";
 import type { RouteGraph } from "./graph";
 import { type LeftToGo, leftToGo } from "./left-to-go";
-import { type Way, type Weights, cheapestWay, costOfWay } from "./search";
+import { SPARE, type Way, type Weights, cheapestWay, costOfWay } from "./search";
 import type { Prices } from "./tariffs";
 
 /**
@@ -55,23 +55,22 @@ interface Room {
   seen: Int32Array;
   round: number;
 }
-const rooms = new WeakMap<RouteGraph, Room>();
+/** The last that was needed, over whichever graph. */
+let last: Room | null = null;
 
 function roomOf(g: RouteGraph): Room {
-  let out = rooms.get(g);
-  if (!out) {
-    const places = (): Int32Array => new Int32Array(g.nodes);
-    out = {
-      least: new Float64Array(g.nodes),
-      reached: places(),
-      near: places(),
-      seen: new Int32Array(g.a.length),
-      round: 0,
+  if (!last || last.near.length < g.nodes || last.seen.length < g.a.length) {
+    const [nodes, edges] = [g.nodes, g.a.length].map((n) => Math.ceil(SPARE * n)) as [number, number];
+    last = {
+      least: new Float64Array(nodes),
+      reached: new Int32Array(nodes),
+      near: new Int32Array(nodes),
+      seen: new Int32Array(edges),
+      round: last?.round ?? 0,
     };
-    rooms.set(g, out);
   }
-  out.round++;
-  return out;
+  last.round++;
+  return last;
 }
 
 /** Edges that cost less than at the search, and by how much; whether any is next to where it led. */

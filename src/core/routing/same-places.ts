@@ -16,6 +16,11 @@ export interface SamePlaces {
 const slot = (x: number, y: number, z: number): number =>
   Math.imul(x * 2, 73856093) ^ Math.imul(y * 2, 19349663) ^ Math.imul(z * 2, 83492791);
 
+/** How many nodes further on one is looked for before it is looked for by its place. */
+const AHEAD = 40;
+/** So many that are not found ahead are taken for new: to look for these few by their places takes longer than it spares. */
+const FEW = 60;
+
 /** Nodes by place; of several at one place those that were added first come first. */
 function byPlace({ nodes, x, y, z }: RouteGraph): Int32Array {
   const table = new Int32Array(2 ** Math.ceil(Math.log2(2 * nodes + 2))).fill(-1);
@@ -37,18 +42,36 @@ export function samePlaces(now: RouteGraph, before: RouteGraph): SamePlaces {
   // A point that was not there is none of those that were.
   const points = Int32Array.from(now.points, (id) => numbers.get(id) ?? -2);
   const pointThen = (n: number): number => (n < 0 ? -1 : points[n]!);
-  const table = byPlace(before);
-  const mask = table.length - 1;
   const was = new Int32Array(now.nodes).fill(-1);
   const taken = new Uint8Array(before.nodes);
+  /** Whether a node of the other graph, not taken yet, is at the place of one of this, in the box of the same point. */
+  const isSame = (n: number, m: number, box: number): boolean =>
+    !taken[m] &&
+    before.x[m] === now.x[n] &&
+    before.y[m] === now.y[n] &&
+    before.z[m] === now.z[n] &&
+    before.inBox[m] === box;
+  let table: Int32Array | null = null;
+  const look = (n: number, box: number): number => {
+    const { x, y, z } = now;
+    const mask = (table ??= byPlace(before)).length - 1;
+    let k = slot(x[n]!, y[n]!, z[n]!) & mask;
+    while (table[k]! >= 0 && !isSame(n, table[k]!, box)) k = (k + 1) & mask;
+    return table[k]!;
+  };
+  // Most come in the order in which they did.
+  let next = 0;
+  let lost = 0;
   for (let n = 0; n < now.nodes; n++) {
-    const [x, y, z, box] = [now.x[n]!, now.y[n]!, now.z[n]!, pointThen(now.inBox[n]!)];
-    for (let k = slot(x, y, z) & mask, m: number; (m = table[k]!) >= 0; k = (k + 1) & mask)
-      if (!taken[m] && before.x[m] === x && before.y[m] === y && before.z[m] === z && before.inBox[m] === box) {
-        was[n] = m;
-        taken[m] = 1;
-        break;
-      }
+    const box = pointThen(now.inBox[n]!);
+    let m = next;
+    const end = Math.min(before.nodes, next + AHEAD);
+    while (m < end && !isSame(n, m, box)) m++;
+    if (m === end) m = ++lost > FEW ? look(n, box) : -1;
+    if (m < 0) continue;
+    was[n] = m;
+    taken[m] = 1;
+    next = m + 1;
   }
   const same = (n: number, m: number): boolean => {
     const first = now.first[n]!;

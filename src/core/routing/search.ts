@@ -63,7 +63,7 @@ export function distancesFrom(
 
 /** By node: how far it is from the nearest of some, mm, boxes or no boxes; Infinity where none leads there. */
 export const nearestOf = (g: RouteGraph, some: readonly number[], usable: Uint8Array): Float64Array =>
-  sweep(g, some, null, usable, true).slice();
+  sweep(g, some, null, usable, true).slice(0, g.nodes);
 
 /** By node: how far it is from the nearest of some, mm, as far as it takes to know that of the wanted ones; good only until the next search. */
 function sweep(
@@ -80,8 +80,8 @@ function sweep(
       isWanted[w] = round;
       left++;
     }
-  far.fill(Infinity);
-  done.fill(-1);
+  far.fill(Infinity, 0, g.nodes);
+  done.fill(-1, 0, g.nodes);
   const { inBox } = g;
   for (const n of from) {
     far[n] = 0;
@@ -159,41 +159,55 @@ interface Scratch {
   round: number;
   queue: FarBuckets;
   buckets: Buckets;
+  /** Longest edge that the buckets reach over, mm. */
+  reach: number;
 }
-const kept = new WeakMap<RouteGraph, Scratch>();
+
+/** Room for so many times the nodes there are, so that a house that grows a little need not have it made anew. */
+export const SPARE = 1.25;
+
+/** The room of the last search, over whichever graph: no two searches go on at a time. */
+let room: Scratch | null = null;
+
+const made = new WeakMap<RouteGraph, { searches: number; longest: number }>();
 
 /** How many searches have been made over a graph. */
-export const searchesOver = (g: RouteGraph): number => (kept.get(g)?.round ?? 0) / 2;
+export const searchesOver = (g: RouteGraph): number => made.get(g)?.searches ?? 0;
 
 function scratchOf(g: RouteGraph): Scratch {
-  let s = kept.get(g);
-  if (!s) {
-    const n = g.nodes * 4;
-    s = {
-      best: new Float64Array(n),
-      via: new Int32Array(n),
-      prev: new Int32Array(n),
-      seen: new Int32Array(n),
-      wanted: new Int32Array(g.nodes),
-      done: new Float64Array(g.nodes),
-      far: new Float64Array(g.nodes),
-      least: new Float64Array(g.nodes),
-      touched: new Int32Array(g.nodes),
-      order: new Int32Array(g.nodes),
-      listed: new Int32Array(g.nodes),
-      round: 0,
-      queue: new FarBuckets(SLOT),
-      buckets: new Buckets(
-        BUCKET,
-        g.length.reduce((most, x) => Math.max(most, x), 0),
-      ),
-    };
-    kept.set(g, s);
+  let of = made.get(g);
+  if (!of) made.set(g, (of = { searches: 0, longest: g.length.reduce((most, x) => Math.max(most, x), 0) }));
+  of.searches++;
+  if (!room || room.far.length < g.nodes) room = newScratch(Math.ceil(g.nodes * SPARE), room?.round ?? 0);
+  if (room.reach < of.longest) {
+    room.reach = of.longest;
+    room.buckets = new Buckets(BUCKET, of.longest);
   }
-  s.round += 2;
-  s.queue.clear();
-  s.buckets.clear();
-  return s;
+  room.round += 2;
+  room.queue.clear();
+  room.buckets.clear();
+  return room;
+}
+
+function newScratch(nodes: number, round: number): Scratch {
+  const n = nodes * 4;
+  return {
+    best: new Float64Array(n),
+    via: new Int32Array(n),
+    prev: new Int32Array(n),
+    seen: new Int32Array(n),
+    wanted: new Int32Array(nodes),
+    done: new Float64Array(nodes),
+    far: new Float64Array(nodes),
+    least: new Float64Array(nodes),
+    touched: new Int32Array(nodes),
+    order: new Int32Array(nodes),
+    listed: new Int32Array(nodes),
+    round,
+    queue: new FarBuckets(SLOT),
+    buckets: new Buckets(BUCKET, 0),
+    reach: 0,
+  };
 }
 
 /** Axis on which a cable goes on after an edge. */
