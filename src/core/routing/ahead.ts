@@ -39,7 +39,9 @@ export function cheapPlaces(g: RouteGraph, groups: readonly (readonly number[])[
   });
   boxes.forEach(([[x0, x1], [y0, y1], [z0, z1]], s) => {
     for (let n = 0, k = s; n < nodes; n++, k += count) {
-      const [px, py, pz] = [x[n]!, y[n]!, z[n]!];
+      const px = x[n]!;
+      const py = y[n]!;
+      const pz = z[n]!;
       const off =
         (px < x0 ? x0 - px : px > x1 ? px - x1 : 0) +
         (py < y0 ? y0 - py : py > y1 ? py - y1 : 0) +

@@ -44,9 +44,10 @@ export function goesOnFrom(g: RouteGraph, before: RouteGraph): void {
 
 const sameAs = (g: RouteGraph, before: Before): SamePlaces => (before.same ??= samePlaces(g, before.graph));
 
-/** What has changed of the ways by what may be used, and how far it is from each node to where it has, mm. */
+/** What has changed of the ways by what may be used. */
 interface Changed extends ChangedWays {
-  near: Float64Array | null;
+  /** How far it is from each node to where it has, mm, once it was asked for. */
+  near?: Float64Array;
 }
 
 function changedWays(g: RouteGraph, before: Before, name: Usable, through: boolean): Changed {
@@ -54,8 +55,7 @@ function changedWays(g: RouteGraph, before: Before, name: Usable, through: boole
   let out = before.ways.get(k);
   if (!out) {
     const usable = [usableBy(g, name), usableBy(before.graph, name)] as const;
-    const ways = sameWays(g, before.graph, sameAs(g, before), usable, through);
-    before.ways.set(k, (out = { ...ways, near: ways.ends.length ? nearestOf(g, ways.ends, usable[0]) : null }));
+    before.ways.set(k, (out = sameWays(g, before.graph, sameAs(g, before), usable, through)));
   }
   return out;
 }
@@ -64,13 +64,7 @@ function changedWays(g: RouteGraph, before: Before, name: Usable, through: boole
  * True where the length between two nodes is what it was before, and known then: a way that is longer or shorter than it was leads up to
  * a place where that begins, over what has changed, and on from another such place, and is longer.
  */
-function takenOver(
-  g: RouteGraph,
-  [from, to]: readonly [number, number],
-  usable: Uint8Array,
-  into: Known,
-  many: boolean,
-): boolean {
+function takenOver(g: RouteGraph, from: number, to: number, usable: Uint8Array, into: Known, many: boolean): boolean {
   const before = befores.get(g);
   const name = before && usables.find((k) => usableBy(g, k) === usable);
   if (!name) return false;
@@ -85,22 +79,32 @@ function takenOver(
   if (length === undefined) return false;
   const clear = changedWays(g, before, name, false);
   if (clear.boxes.has(g.inBox[from]!) && clear.boxes.has(g.inBox[to]!)) return false;
-  const isSame = ({ near, least }: Changed, mm: number): boolean => !near || below(mm, near[from]! + least + near[to]!);
   const through = then.through.has(there);
-  // Where nothing led there but through a box it must still be so.
-  if (!isSame(clear, through ? Infinity : length)) return false;
-  if (through && !isSame(changedWays(g, before, name, true), length)) return false;
+  if (clear.ends.length) {
+    // Where nothing led there but through a box, something may now.
+    if (through) return false;
+    clear.near ??= nearestOf(g, clear.ends, usable);
+    if (!below(length, clear.near[from]! + clear.least + clear.near[to]!)) return false;
+  }
+  if (through && changedWays(g, before, name, true).ends.length) return false;
   into.lengths.set(key(g, from, to), length);
   if (through) into.through.add(key(g, from, to));
   return true;
+}
+
+/** Those of some places to which the length from one is not known, nor can be taken over. */
+function unknownFrom(g: RouteGraph, from: number, all: readonly number[], usable: Uint8Array, there: Known): number[] {
+  const many = all.length > FEW;
+  const isKnown = (w: number): boolean =>
+    there.lengths.has(key(g, from, w)) || takenOver(g, from, w, usable, there, many);
+  return all.filter((w) => w !== from && !isKnown(w));
 }
 
 /**
  * Looks for lengths from a place, without going through another point's box; through one only where nothing else leads.
  * @returns the places for which that is so, or that cannot be reached
  */
-function lookFor(g: RouteGraph, from: number, all: readonly number[], usable: Uint8Array, into: Known): number[] {
-  const wanted = all.filter((w) => w !== from && !into.lengths.has(key(g, from, w)));
+function lookFor(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array, into: Known): number[] {
   if (!wanted.length) return [];
   const clear = distancesFrom(g, from, wanted, usable);
   const shut = wanted.filter((_, i) => clear[i] === Infinity);
@@ -121,14 +125,11 @@ function lookFor(g: RouteGraph, from: number, all: readonly number[], usable: Ui
 export function waysFrom(g: RouteGraph, from: number, wanted: readonly number[], usable: Uint8Array): number[] {
   const there = knownOf(g, usable);
   const places = wanted.filter((w) => w >= 0 && w !== from);
-  const all = [from, ...places];
-  const many = places.length > FEW;
-  const left = places.filter(
-    (w) => !there.lengths.has(key(g, from, w)) && !takenOver(g, [from, w], usable, there, many),
-  );
+  const left = unknownFrom(g, from, places, usable, there);
   const one = left.length > FEW || left.length === places.length;
   // One that is shut in is soon found to be so from itself, and need not be looked for from every other.
   const shut = one ? lookFor(g, from, left, usable, there) : [];
-  for (const w of one ? shut.slice(0, FEW) : left) lookFor(g, w, all, usable, there);
+  for (const w of one ? shut.slice(0, FEW) : left)
+    lookFor(g, w, unknownFrom(g, w, [from, ...places], usable, there), usable, there);
   return wanted.map((w) => (w < 0 ? Infinity : w === from ? 0 : there.lengths.get(key(g, from, w))!));
 }

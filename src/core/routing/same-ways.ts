@@ -3,7 +3,7 @@ import type { RouteGraph } from "./graph";
 import type { SamePlaces } from "./same-places";
 
 /** How many steps round what has changed belong to the part that is looked at: enough to get round a point that has moved. */
-const STEPS = 4;
+const STEPS = 3;
 
 /** Where more places than this have changed, the part is not looked at: to look for all lengths anew is as quick. */
 const MOST = 120;
