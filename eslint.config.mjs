@@ -9,7 +9,7 @@ export default ts.config(
   {
     files: ["**/*.{ts,tsx}"],
     plugins: { "react-hooks": hooks },
-    languageOptions: { parserOptions: { projectService: true, tsconfigRootDir: import.meta.dirname } },
+    languageOptions: { parserOptions: { project: "./tsconfig.json", tsconfigRootDir: import.meta.dirname } },
     rules: {
       "react-hooks/rules-of-hooks": "error",
       "react-hooks/exhaustive-deps": "error",

@@ -52,11 +52,16 @@ export function distanceTo(r: Rect, p: UV): number {
 
 /** True when a level or plumb stretch a–b runs through the inside of the rectangle (touching its edge does not count). */
 export function crosses(r: Rect, a: UV, b: UV): boolean {
-  const [u0, u1] = a.u <= b.u ? [a.u, b.u] : [b.u, a.u];
-  const [v0, v1] = a.v <= b.v ? [a.v, b.v] : [b.v, a.v];
+  const u0 = Math.min(a.u, b.u);
+  const u1 = Math.max(a.u, b.u);
+  const v0 = Math.min(a.v, b.v);
+  const v1 = Math.max(a.v, b.v);
   if (u1 <= r.u0 + EPS || u0 >= r.u1 - EPS || v1 <= r.v0 + EPS || v0 >= r.v1 - EPS) return false;
-  if (u1 - u0 <= EPS || v1 - v0 <= EPS) return true;
-  // A slope: clip the segment to the rectangle (Liang–Barsky).
+  return u1 - u0 <= EPS || v1 - v0 <= EPS || crossesAtSlope(r, a, b);
+}
+
+/** The same for a slope: the stretch is clipped to the rectangle (Liang–Barsky). */
+function crossesAtSlope(r: Rect, a: UV, b: UV): boolean {
   let t0 = 0;
   let t1 = 1;
   const clip = (p: number, q: number): boolean => {

@@ -1,3 +1,4 @@
+import { Kept } from "../base/kept";
 import { wiredTo } from "../job/wired";
 import { boardOfCircuit } from "../job/boards";
 import type { House } from "../house/house";
@@ -215,6 +216,9 @@ const FEED: readonly Carried[] = ["line", "neutral"];
 /** A run of the feed between two alarms. */
 const LINKED: readonly Carried[] = ["line", "neutral", "interlink"];
 
+/** The best order of a circuit's points, kept with it while all is as far apart as it was. */
+const orders = new Kept<Circuit, Order>();
+
 /** A new circuit: its points in the best order from the board, and back to it for a ring. */
 function fresh(
   ways: number[][],
@@ -224,7 +228,7 @@ function fresh(
 ): Pairs {
   const closed = c.kind === "ring" && ids.length > 2;
   const matrix = ways.map((row) => row.map((x) => Math.min(x, NO_WAY)));
-  const free = bestOrder(matrix, closed);
+  const free = orders.of(c, [closed, ...matrix.flat()], () => bestOrder(matrix, closed));
   const order = c.order === "given" ? ids.map((_, i) => i) : withGiven(matrix, closed, free, ids, isGiven);
   const pairs: Pairs["pairs"] = [];
   const join = (a: number, b: number): void =>

@@ -144,12 +144,16 @@ export class Site implements Lying {
   /** Puts a way in, or takes it out again. */
   count(t: Task, way: Way, by: 1 | -1): void {
     const { g } = this;
-    const faces = new Set<number>();
+    const faces: number[] = [];
+    const sections: number[] = [];
+    const lined = this.signals.size > 0 || this.warm.has(t.circuit.id);
     for (const e of way.edges) {
       this.along(g.a[e]!, g.axis[e]!, by);
       this.along(g.b[e]!, g.axis[e]!, by);
-      if (g.kind[e] === EDGE.wall && t.circuit.walls === "hidden" && !this.seen(e)) faces.add(g.ref[e]!);
-      if ((this.signals.size || this.warm.has(t.circuit.id)) && ON_LINE.has(g.kind[e]!)) this.line(e, t, by);
+      if (g.kind[e] === EDGE.wall && t.circuit.walls === "hidden" && !faces.includes(g.ref[e]!) && !this.seen(e))
+        faces.push(g.ref[e]!);
+      if (g.section[e] && !sections.includes(g.section[e]!)) sections.push(g.section[e]!);
+      if (lined && ON_LINE.has(g.kind[e]!)) this.line(e, t, by);
       if (g.kind[e] !== EDGE.bore) continue;
       const bore = g.ref[e]!;
       const there = this.passing.get(bore) ?? [];
@@ -163,7 +167,7 @@ export class Site implements Lying {
       }
     }
     for (const f of faces) this.open(f, by);
-    if (this.sectionEdges.size) for (const s of new Set(way.edges.map((e) => g.section[e]!))) if (s) this.lie(s, t, by);
+    for (const s of sections) this.lie(s, t, by);
   }
 
   /** One more cable, or one less, lies at a node along an axis. */
