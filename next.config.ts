@@ -6,7 +6,8 @@ const config: NextConfig = {
   reactStrictMode: true,
   devIndicators: false,
   experimental: { serverActions: { bodySizeLimit: "64mb" }, proxyClientMaxBodySize: "64mb" },
-  typescript: { ignoreBuildErrors: false },
+  // Where the types have been checked already the build need not do so again.
+  typescript: { ignoreBuildErrors: process.env.LUMBET_TYPES === "checked" },
 };
 
 export default config;

@@ -22,7 +22,13 @@ it("places are as far from a box as level and plumb lead there, on whichever sid
   ).map(([x, y, z, off]) => ({ node: addNode(g, [x, y, z]), off }));
   const cheap = cheapPlaces(compile(g, new Int32Array()), [[near], [far]], 0.5)!;
   expect(cheap.count).toBe(2);
-  for (const { node, off } of around) expect(cheap.near[node * 2]).toBe(off);
+  for (const { node, off } of around) {
+    expect(cheap.near[node * 2]).toBe(off);
+    expect(cheap.nearest[node]).toBe(Math.min(off, cheap.near[node * 2 + 1]!));
+  }
+  // Whichever box is the nearer.
+  expect(cheap.nearest[other[0]]).toBe(0);
+  expect(cheap.nearest[box[0]]).toBe(0);
   expect([...cheap.between]).toEqual([0, 3000, 3000, 0]);
   // To a place in the one box nothing is left from it, and from the other what lies between them.
   expect([...fromBoxes(cheap, around[0]!.node)]).toEqual([0, 3000]);

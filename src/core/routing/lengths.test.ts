@@ -167,6 +167,31 @@ describe("lengths after an edit", () => {
     expect(searchesOver(g)).toBe(6);
   });
 
+  it("know after one edit more through whose boxes alone they led: past them is what counts once a way is there", () => {
+    // From a to c only through the box of b, 2000; the way past it is 4000.
+    const [shut, far] = [without(2, 3, 6), [...row, [9000, 0, 0], [9500, 0, 0]] as XYZ[]];
+    const [then, between] = [small(row, shut, 1), small(far, [...shut, [7, 8]], 1)];
+    const now = small([...far, [0, 0, -1000], [2000, 0, -1000]], [...shut, [7, 8], [0, 9], [9, 10], [10, 2]], 1);
+    for (const [g, before, want] of [
+      [then, null, 2000],
+      [between, then, 2000],
+      [now, between, 4000],
+    ] as const) {
+      if (before) goesOnFrom(g, before);
+      expect(waysFrom(g, 0, [1, 2, 5, 6], g.hidden)[1]).toBe(want);
+    }
+    expect(searchesOver(between)).toBe(0);
+  });
+
+  it("finds the places of a house again, each once, in whatever order they come", () => {
+    const places = (i: number): XYZ => [10 * Math.floor(i / 2), 0, 0];
+    const many = Array.from({ length: 200 }, (_, i) => places(i));
+    const [before, now] = [small(many, []), small([...many].reverse(), [])];
+    const was = [...samePlaces(now, before).was].filter((m) => m >= 0);
+    expect(was.length).toBeGreaterThan(100);
+    expect(new Set(was).size).toBe(was.length);
+  });
+
   it("names no place the same whose edges, boxes or cables allowed are not", () => {
     const h = layHouse(house);
     const g = graphOf(h);

@@ -68,6 +68,18 @@ describe("ways round what an edit has changed", () => {
     expect(got[3]).toBe(4600 + 2000 + 2600);
   });
 
+  it("are not made up for by what cables may not use", () => {
+    const barred = (g: RouteGraph): RouteGraph => {
+      const d = draft();
+      for (let n = 0; n < g.nodes; n++) addNode(d, [g.x[n]!, g.y[n]!, g.z[n]!]);
+      for (let e = 0; e < g.a.length; e++) addEdge(d, g.a[e]!, g.b[e]!, EDGE.wall, 0);
+      // Straight up on either side, but only for what lies on the surface.
+      for (const n of [4, 5]) addEdge(d, n, n + 10, EDGE.wall, 0, { hidden: false });
+      return compile(d, new Int32Array());
+    };
+    expect(changed(barred(wall(4600, true)), barred(wall(4300, true))).ends).toHaveLength(4);
+  });
+
   it("are not known of, where more has changed than is worth looking at", () => {
     const many = (x: number): RouteGraph =>
       graph(
@@ -103,6 +115,45 @@ describe("ways round what an edit has changed", () => {
     waysFrom(then, 0, [1, 2, 3], then.hidden);
     goesOnFrom(now, then);
     expect(waysFrom(now, 0, [1, 2, 3], now.hidden)).toEqual([1000, 2000, 3000]);
+  });
+
+  it("count the boxes of points that are there only now, or were there only before", () => {
+    const places: XYZ[] = [
+      [0, 0, 0],
+      [1000, 0, 0],
+      [2000, 0, 0],
+    ];
+    const line: [number, number][] = [
+      [0, 1],
+      [1, 2],
+    ];
+    const end = (z: number, box: number): RouteGraph => graph([...places, [2000, 0, z]], [...line, [2, 3]], { 3: box });
+    expect([...changed(end(300, 4), end(500, 5)).boxes].sort()).toEqual([4, 5]);
+  });
+
+  it("let two points whose boxes lie there be looked for: the one went through its own, and cannot now", () => {
+    // From p to q over the edge of p's own box, or round by 1000; for all others there is only the way round.
+    const places: XYZ[] = [
+      [0, 0, 0],
+      [1000, 0, 0],
+      [2000, 0, 0],
+      [3000, 0, 0],
+      [1000, 0, 500],
+      [2000, 0, 500],
+    ];
+    const round: [number, number, number?][] = [
+      [0, 1],
+      [1, 4],
+      [4, 5],
+      [5, 2],
+      [2, 3],
+    ];
+    const ends: Boxes = { 0: 0, 3: 1 };
+    const [then, now] = [graph(places, [...round, [1, 2, 0]], ends), graph(places, round, ends)];
+    expect(waysFrom(then, 0, [1, 3, 4], then.hidden)).toEqual([1000, 3000, 1500]);
+    expect(changed(now, then).ends).toEqual([]);
+    goesOnFrom(now, then);
+    expect(waysFrom(now, 0, [1, 3, 4], now.hidden)).toEqual([1000, 4000, 1500]);
   });
 
   it("never let a length be taken over that is another now: lines and drops come, go and move on two walls", () => {

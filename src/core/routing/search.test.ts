@@ -25,6 +25,29 @@ const jobs: Record<string, (seed: number) => Job> = {
 };
 
 describe("lengths over the legal lines", () => {
+  it("are right over a graph with long edges after one with short ones, in whose room it is looked for", () => {
+    /** A chain of so many steps of so many mm, and an edge from its start to its end that is longer by 100 than all of them. */
+    const chain = (steps: number, mm: number): RouteGraph => {
+      const d = draft();
+      for (let i = 0; i <= steps; i++) addNode(d, [mm * i, 0, 0]);
+      const aside = addNode(d, [0, 50, 0]);
+      for (let i = 0; i < steps; i++) addEdge(d, i, i + 1, EDGE.wall, 0);
+      addEdge(d, 0, aside, EDGE.wall, 0);
+      const far = addNode(d, [mm * steps, 50, 0]);
+      addEdge(d, aside, far, EDGE.wall, 0);
+      addEdge(d, far, steps, EDGE.wall, 0);
+      return compile(d, new Int32Array());
+    };
+    for (const [steps, mm] of [
+      [3, 10],
+      [400, 50],
+      [5, 10],
+    ] as const) {
+      const g = chain(steps, mm);
+      expect(distancesFrom(g, 0, [steps], g.hidden)).toEqual([steps * mm]);
+    }
+  });
+
   it.each(Object.keys(jobs))("%s: the same as by the plain search, through boxes and past them", (name) => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 60 }), fc.nat(20), fc.boolean(), (seed, n, through) => {

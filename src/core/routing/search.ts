@@ -178,7 +178,7 @@ function scratchOf(g: RouteGraph): Scratch {
   let of = made.get(g);
   if (!of) made.set(g, (of = { searches: 0, longest: g.length.reduce((most, x) => Math.max(most, x), 0) }));
   of.searches++;
-  if (!room || room.far.length < g.nodes) room = newScratch(Math.ceil(g.nodes * SPARE), room?.round ?? 0);
+  if (!room || room.far.length < g.nodes) room = newScratch(Math.ceil(g.nodes * SPARE));
   if (room.reach < of.longest) {
     room.reach = of.longest;
     room.buckets = new Buckets(BUCKET, of.longest);
@@ -189,7 +189,7 @@ function scratchOf(g: RouteGraph): Scratch {
   return room;
 }
 
-function newScratch(nodes: number, round: number): Scratch {
+function newScratch(nodes: number): Scratch {
   const n = nodes * 4;
   return {
     best: new Float64Array(n),
@@ -203,7 +203,7 @@ function newScratch(nodes: number, round: number): Scratch {
     touched: new Int32Array(nodes),
     order: new Int32Array(nodes),
     listed: new Int32Array(nodes),
-    round,
+    round: 0,
     queue: new FarBuckets(SLOT),
     buckets: new Buckets(BUCKET, 0),
     reach: 0,
