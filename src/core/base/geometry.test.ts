@@ -95,6 +95,12 @@ describe("outlines", () => {
     const r = { u0: 10, v0: 0, u1: 20, v1: 20 };
     expect(crosses(r, { u: 10, v: -5 }, { u: 10, v: 25 })).toBe(false);
     expect(crosses(r, { u: 10.1, v: -5 }, { u: 10.1, v: 25 })).toBe(true);
+    // At a slope: over a corner, past it, and right through it.
+    const [u, v] = [r.u1, r.v1];
+    expect(crosses(r, { u: u - 3, v: v + 1 }, { u: u + 1, v: v - 3 })).toBe(true);
+    expect(crosses(r, { u: u - 1, v: v + 3 }, { u: u + 3, v: v - 1 })).toBe(false);
+    expect(crosses(r, { u: u - 2, v: v + 2 }, { u: u + 2, v: v - 2 })).toBe(false);
+    expect(crosses(r, { u: r.u0 - 1, v: r.v0 - 1 }, { u: u + 1, v: v + 1 })).toBe(true);
   });
 });
 

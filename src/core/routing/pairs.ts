@@ -228,7 +228,7 @@ function fresh(
 ): Pairs {
   const closed = c.kind === "ring" && ids.length > 2;
   const matrix = ways.map((row) => row.map((x) => Math.min(x, NO_WAY)));
-  const free = orders.of(c, [closed, ...matrix.flat()], () => bestOrder(matrix, closed));
+  const free = orders.of(c, matrix.flat(), () => bestOrder(matrix, closed));
   const order = c.order === "given" ? ids.map((_, i) => i) : withGiven(matrix, closed, free, ids, isGiven);
   const pairs: Pairs["pairs"] = [];
   const join = (a: number, b: number): void =>
