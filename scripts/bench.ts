@@ -28,6 +28,12 @@ function time(name: string, target: string, rounds: number, run: (round: number)
   );
 }
 
+/** What the whole process holds by now, with all that was planned before. */
+const memory = (aim: string): void =>
+  console.log(
+    `${"  memory of this process after it".padEnd(46)} ${(process.memoryUsage().rss / 1e6).toFixed(0).padStart(9)} MB   (all plans above it included${aim})`,
+  );
+
 const demo = ternCottage();
 const cold = performance.now();
 makePlan(demo);
@@ -72,6 +78,7 @@ time(`plan of a house of ${house16.points.length} points and ${house16.circuits.
 const block = generatedBlock(3, 12);
 time(`one frame of dragging on a block of ${block.points.length} points`, "8", 101, frameOf(block));
 time(`plan of a block of 12 flats, ${block.points.length} points`, "10000", 1, () => makePlan(block), 0);
+memory("; aim 500");
 /** A strip of mini-trunking along one wall of every room. */
 const sections = block.rooms.map((r, i) => {
   const wall = block.walls.find((w) => w.room === r.id && w.index === i % 4)!;
@@ -81,9 +88,7 @@ const sections = block.rooms.map((r, i) => {
   return sectionSchema.parse({ id: `m${i}`, label: `M${i}`, kind: "mini-trunking", size: "38x16", path });
 });
 time(`the same with ${sections.length} sections`, "11000", 1, () => makePlan(canonical({ ...block, sections })), 0);
-console.log(
-  `${"  memory of this process after it".padEnd(46)} ${(process.memoryUsage().rss / 1e6).toFixed(0).padStart(9)} MB   (aim 500)`,
-);
+memory("");
 for (const [name, job] of [
   ["the demo", demo],
   ["the house", house16],
