@@ -17,6 +17,7 @@ const known = new WeakMap<RouteGraph, Map<Uint8Array, Known>>();
 interface Before {
   graph: RouteGraph;
   same?: SamePlaces;
+  /** What the edit has changed, by what may be used, and the same for ways through boxes, as far as it was asked for. */
   ways: Map<Usable | `${Usable} through`, Changed>;
 }
 const befores = new WeakMap<RouteGraph, Before>();
