@@ -4,8 +4,9 @@
 import { spawn, spawnSync } from "node:child_process";
 import { existsSync, mkdtempSync, readFileSync, statSync } from "node:fs";
 import { tmpdir } from "node:os";
-import { dirname, join } from "node:path";
+import { dirname, join, relative } from "node:path";
 import { fileURLToPath } from "node:url";
+import { stripVTControlCharacters } from "node:util";
 
 const root = join(dirname(fileURLToPath(import.meta.url)), "..");
 process.chdir(root);
@@ -13,6 +14,18 @@ const env = { ...process.env, NEXT_TELEMETRY_DISABLED: "1" };
 
 let passed = 0;
 let failed = 0;
+/** What failed, a line each with why: told again at the end, where whoever looks looks first. */
+const failures = [];
+
+/** Counts one thing as failed. */
+function fail(name, why = "") {
+  failed++;
+  failures.push(why ? `${name}: ${why}` : name);
+}
+
+/** The first lines of what was said, and the last of it, without colours. */
+const first = (said, lines) => stripVTControlCharacters(said).trim().split("\n").slice(0, lines).join("\n  ");
+const last = (said, lines) => stripVTControlCharacters(said).trimEnd().split("\n").slice(-lines).join("\n  ");
 
 /** Runs a command; what it says is told when it has ended, so that two side by side do not speak at once. */
 function run(command, args, more = {}) {
@@ -30,7 +43,7 @@ async function check(name, [command, args], more) {
   const { status, said } = await run(command, args, more);
   console.log(`\n== ${name}${status === 0 ? "" : ": failed"}\n${said.trimEnd()}`);
   if (status === 0) passed++;
-  else failed++;
+  else fail(name, last(said, 20));
   return status === 0;
 }
 
@@ -46,13 +59,17 @@ async function tests(name, config, { files = [], by = [], aside = false } = {}) 
     : spawnSync(command, rest, { stdio: ["ignore", "inherit", "inherit"], env });
   if (aside) console.log(`\n== ${name}\n${said.trimEnd()}`);
   if (by.length && status === 3) return console.log("Left out, as said above.");
-  if (!existsSync(report)) {
-    failed++;
-    return;
-  }
+  if (!existsSync(report)) return fail(name, "it ended without a report");
   const r = JSON.parse(readFileSync(report, "utf8"));
   passed += r.numPassedTests;
-  failed += r.numFailedTests + (status === 0 || r.numFailedTests ? 0 : 1);
+  const before = failed;
+  for (const { name: file, assertionResults, message } of r.testResults) {
+    const here = relative(root, file);
+    const wrong = assertionResults.filter((t) => t.status === "failed");
+    for (const t of wrong) fail(`${here} > ${t.fullName}`, first(t.failureMessages.join("\n"), 30));
+    if (!wrong.length && message) fail(here, first(message, 30));
+  }
+  if (status !== 0 && failed === before) fail(name, "an error outside its tests, told above");
 }
 
 /** Debian's packages of what is wanted and not there, where this user may install. */
@@ -129,5 +146,6 @@ if (built) {
   });
 }
 
+if (failures.length) console.log(`\n== what failed\n${failures.map((f) => `- ${f}`).join("\n")}`);
 console.log(`\n${passed} passed, ${failed} failed`);
 process.exit(failed ? 1 : 0);

@@ -8,6 +8,8 @@ import { type ToldOf, onChange } from "./told";
 const rename = (n: number, before: string, after: string) => [
   { key: `key-${n}-of-its-own`, patch: [{ collection: "head", id: "name", before, after }] },
 ];
+/** As long as the busiest machine may take to pass word on. */
+const soon = (seen: () => void): Promise<void> => vi.waitFor(seen, { timeout: 60_000 });
 const line = (id: string) => ({
   id,
   run: "r",
@@ -29,17 +31,17 @@ describe("what others change is told", () => {
     await onChange(db, "two", (of) => two.push(of));
     one.length = two.length = 0;
     await editJob(db, "one", 1, rename(1, "One", "Uno"));
-    await vi.waitFor(() => expect(one).toEqual(["job"]));
+    await soon(() => expect(one).toEqual(["job"]));
     await editJob(db, "one", 1, rename(1, "One", "Uno"));
     await editJob(db, "one", 2, rename(2, "Not this", "Else"));
     await addSiteEntries(db, "one", [line("l1"), line("l2")]);
     await addSiteEntries(db, "one", [line("l1")]);
     await setDeleted(db, "one", true);
-    await vi.waitFor(() => expect(one).toEqual(["job", "record", "job"]));
+    await soon(() => expect(one).toEqual(["job", "record", "job"]));
     leave();
     await setDeleted(db, "one", false);
     await setDeleted(db, "two", true);
-    await vi.waitFor(() => expect(two).toEqual(["job"]));
+    await soon(() => expect(two).toEqual(["job"]));
     expect(one).toHaveLength(3);
   });
   it.skipIf(!process.env.TEST_DATABASE_URL)(
@@ -52,16 +54,16 @@ describe("what others change is told", () => {
       await onChange(b, "one", (of) => told.push(of));
       told.length = 0;
       await editJob(a, "one", 1, rename(1, "One", "Uno"));
-      await vi.waitFor(() => expect(told).toContain("job"));
+      await soon(() => expect(told).toContain("job"));
       told.length = 0;
       await a.execute(
         "select pg_terminate_backend(pid) from pg_stat_activity where pid <> pg_backend_pid() and query ilike 'listen%'",
       );
-      await vi.waitFor(() => expect(told).toContain("any"), { timeout: 30_000 });
+      await soon(() => expect(told).toContain("any"));
       told.length = 0;
       await editJob(a, "one", 2, rename(2, "Uno", "Ein"));
-      await vi.waitFor(() => expect(told).toContain("job"));
+      await soon(() => expect(told).toContain("job"));
     },
-    120_000,
+    300_000,
   );
 });

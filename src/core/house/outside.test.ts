@@ -53,7 +53,9 @@ describe("a trench", () => {
           const grounds = steps.map((s, i) => strip("paving", s.from, s.from + s.long, s.level, `g${i}`));
           const w = laid(across("trench", { depth, depths: [{ at: knee, depth: deep }] }), { grounds });
           const levelOf = (at: number): number => w.ground.find((g) => at > g.from && at < g.to)!.level;
-          const atKnee = Math.min(...w.ground.filter((g) => knee >= g.from && knee <= g.to).map((g) => g.level)) - deep;
+          // At a step itself, to the width of a figure's last place, the lower side counts.
+          const met = w.ground.filter((g) => knee >= g.from - 1e-6 && knee <= g.to + 1e-6);
+          const atKnee = Math.min(...met.map((g) => g.level)) - deep;
           for (let k = 1; k < 40; k++) {
             const at = 150 * k + 0.37;
             const bottom =
