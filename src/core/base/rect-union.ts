@@ -136,10 +136,11 @@ export function unionCovers(z: RectUnion, a: UV, b: UV): boolean {
       next = Math.max(next, stretches[i + 1]!);
     }
     for (const r of z.rects) {
-      const [c0, c1, s0, s1] = level ? [r.v0, r.v1, r.u0, r.u1] : [r.u0, r.u1, r.v0, r.v1];
-      if (at < c0 - EPS || at > c1 + EPS || s0 > reached + EPS || s1 < reached - EPS) continue;
+      if (at < (level ? r.v0 : r.u0) - EPS || at > (level ? r.v1 : r.u1) + EPS) continue;
+      const end = level ? r.u1 : r.v1;
+      if ((level ? r.u0 : r.v0) > reached + EPS || end < reached - EPS) continue;
       any = true;
-      next = Math.max(next, s1);
+      next = Math.max(next, end);
     }
     if (!any) return false;
     if (next >= hi - EPS) return true;

@@ -10,6 +10,7 @@ import { groupingFactor, type groupings } from "../rules/ratings";
 import type { Before, Task } from "../routing/tasks";
 import { type LaidCircuit, laidCircuits } from "../trades/circuits/laid-circuit";
 import { ratingsOf } from "../trades/circuits/laid-rating";
+import { type Lying, lyingTogether } from "../trades/circuits/lying-together";
 import { runLength } from "../laid/run-measures";
 import { holesOf } from "./holes";
 
@@ -22,6 +23,8 @@ export interface LaidWithCare {
   care: Care;
   /** Every run as it lies. */
   tasks: readonly Task[];
+  /** What lies with what as they lie. */
+  lying: Lying;
   /** What every circuit carries as its runs lie. */
   circuits: LaidCircuit[];
 }
@@ -32,12 +35,14 @@ const circuitsOf = (
   runs: readonly LaidRun[],
   holes: readonly Hole[],
   found: readonly FoundWay[],
+  lying: Lying,
 ): LaidCircuit[] =>
   laidCircuits(
     h,
     runs.map((r) => ({ ...r, pathLength: runLength(r.legs) })),
     holes,
     found,
+    lying,
   );
 
 /** Circuits that fail as they are laid, by what would help them; how many findings there are in all. */
@@ -96,7 +101,8 @@ export function layWithCare(
   const laid = layWanted(h, g, wanted, { quick: before !== null, care: given, ...(progress ? { progress } : {}) });
   const laidOut = (l: Laid, by: Care): LaidWithCare => {
     const holes = holesOf(h, l.runs, by);
-    return { laid: l, holes, care: by, tasks, circuits: circuitsOf(h, l.runs, holes, found) };
+    const lying = lyingTogether(h, l.runs);
+    return { laid: l, holes, care: by, tasks, lying, circuits: circuitsOf(h, l.runs, holes, found, lying) };
   };
   let best = laidOut(laid, given);
   // While something is dragged it is laid as it was a moment ago.

@@ -99,6 +99,39 @@ describe("the least cable, by hand", () => {
     );
     expect(more.plumb).toBeCloseTo(2 * (1914 + 914) + 414, 6);
   });
+  it("what a circuit needs is known again only while its runs join the same places", () => {
+    const ring = layHouse(house({ ...job, circuits: [circuit({ kind: "ring", points: ["s1", "s2", "s3"] })] }));
+    const round = joins([
+      ["s1", "s2"],
+      ["s2", "s3"],
+      ["s1", "s3"],
+    ]);
+    const first = leastCable(ring, round);
+    expect(leastCable(ring, round)).toEqual(first);
+    expect(leastCable(ring, round.slice(0, 2)).plumb).toBe(1914 + 914);
+    expect(leastCable(ring, joins([["s1", "s2"]])).plumb).toBe(1914);
+    // The very same circuit, of which one point has moved, has a wider plate, or now hangs behind another as a spur.
+    const other = (change: (p: Job["points"][number]) => object) =>
+      leastCable(
+        layHouse({ ...ring.job, points: ring.job.points.map((p) => (p.id === "s2" ? { ...p, ...change(p) } : p)) }),
+        round,
+      );
+    expect(other((p) => ({ place: { ...p.place, u: 2900 } })).plumb).toBe(1814 + (14 + 914) + (1914 + 914));
+    expect(other(() => ({ gang: 2 })).plumb).toBe(2 * (1914 + 914) - 30);
+    const behind = ring.job.points.map((p) =>
+      p.id === "s2"
+        ? { ...p, kind: "fused-unit" as const, controls: ["s3"] }
+        : p.id === "s3"
+          ? { ...p, kind: "appliance-outlet" as const }
+          : p,
+    );
+    const wired = layHouse({ ...ring.job, points: behind });
+    expect(wired.job.circuits).toBe(ring.job.circuits);
+    // Two places and a spur are no ring.
+    expect(leastCable(wired, round)).toEqual(leastCable(layHouse(structuredClone(wired.job)), round));
+    expect(leastCable(wired, round).plumb).toBeLessThan(first.plumb - 1000);
+    expect(leastCable(ring, round)).toEqual(first);
+  });
   it("nothing laid needs nothing", () => {
     expect(leastCable(h, [])).toEqual({ bound: 0, plumb: 0 });
     expect(makePlan(house({ points: [board], circuits: [] })).cable).toEqual({

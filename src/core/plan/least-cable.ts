@@ -1,5 +1,7 @@
+import { Kept } from "../base/kept";
 import { rectAround } from "../base/rect";
 import { type XYZ, toSpace } from "../base/wall-frame";
+import type { Circuit } from "../job/model";
 import { asWired } from "../job/wired";
 import type { House, PlacedPoint } from "../house/house";
 import { type Run } from "../laid/laid";
@@ -34,9 +36,12 @@ function gaps([a0, a1]: [XYZ, XYZ], [b0, b1]: [XYZ, XYZ]): XYZ {
 const straight = (g: XYZ): number => Math.max(0, Math.hypot(...g) - 2 * PENCIL);
 const square = (g: XYZ): number => g[0] + g[1] + g[2];
 
+const kept = new Kept<Circuit, LeastCable>();
+
 /**
  * The least that could join, circuit by circuit, the points that a plan's runs join. A ring that is whole is measured as a closed
- * tour, all else as the least tree; both from below. It holds for runs laid by the planner, by a pin or by hand alike.
+ * tour, all else as the least tree; both from below. It holds for runs laid by the planner, by a pin or by hand alike. What a circuit
+ * needs is kept with it while its runs join the same points and their plates fill the same boxes.
  */
 export function leastCable(h: House, runs: readonly Run[]): LeastCable {
   const boxes = new Map<string, [XYZ, XYZ]>();
@@ -45,35 +50,55 @@ export function leastCable(h: House, runs: readonly Run[]): LeastCable {
     if (!b) boxes.set(id, (b = plateBox(h, h.points[h.pointOfId.get(id)!]!)));
     return b;
   };
+  const joining = new Map<string, Run[]>();
+  for (const r of runs)
+    if (h.pointOfId.has(r.from) && h.pointOfId.has(r.to))
+      joining.set(r.circuit, [...(joining.get(r.circuit) ?? []), r]);
   const out: LeastCable = { bound: 0, plumb: 0 };
   for (const c of h.job.circuits) {
-    const own = runs.filter((r) => r.circuit === c.id && h.pointOfId.has(r.from) && h.pointOfId.has(r.to));
-    for (const part of joinedParts(own)) {
-      const spurs = new Set(asWired(c, h.job.points).spurs.map((s) => s.point));
-      const main = part.ids.filter((id) => !spurs.has(id));
-      // A whole ring has as many steps as places; what hangs on it comes on top.
-      const steps = part.runs.filter((r) => !spurs.has(r.from) && !spurs.has(r.to)).length;
-      const closed = c.kind === "ring" && c.state === "new" && main.length > 2 && steps >= main.length;
-      const matrix = (ids: readonly string[], length: (g: XYZ) => number): number[][] =>
-        ids.map((x) => ids.map((y) => (x === y ? 0 : length(gaps(boxOf(x), boxOf(y))))));
-      if (!closed) {
-        if (part.ids.length > 1) {
-          out.bound += treeLength(matrix(part.ids, straight));
-          out.plumb += treeLength(matrix(part.ids, square));
-        }
-        continue;
+    const own = joining.get(c.id);
+    if (!own) continue;
+    const spurs = asWired(c, h.job.points).spurs.map((s) => s.point);
+    const made = own.flatMap((r) => [r.from, r.to, ...[r.from, r.to].flatMap((id) => boxOf(id).flat())]);
+    const needs = kept.of(c, [...made, ...spurs], () => leastOf(c, own, new Set(spurs), boxOf));
+    out.bound += needs.bound;
+    out.plumb += needs.plumb;
+  }
+  return out;
+}
+
+/** The least that could join the points that runs of one circuit join. */
+function leastOf(
+  c: Circuit,
+  own: readonly Run[],
+  spurs: ReadonlySet<string>,
+  boxOf: (id: string) => [XYZ, XYZ],
+): LeastCable {
+  const out: LeastCable = { bound: 0, plumb: 0 };
+  for (const part of joinedParts(own)) {
+    const main = part.ids.filter((id) => !spurs.has(id));
+    // A whole ring has as many steps as places; what hangs on it comes on top.
+    const steps = part.runs.filter((r) => !spurs.has(r.from) && !spurs.has(r.to)).length;
+    const closed = c.kind === "ring" && c.state === "new" && main.length > 2 && steps >= main.length;
+    const matrix = (ids: readonly string[], length: (g: XYZ) => number): number[][] =>
+      ids.map((x) => ids.map((y) => (x === y ? 0 : length(gaps(boxOf(x), boxOf(y))))));
+    if (!closed) {
+      if (part.ids.length > 1) {
+        out.bound += treeLength(matrix(part.ids, straight));
+        out.plumb += treeLength(matrix(part.ids, square));
       }
-      // A tour: the shortest that is known for the eye, and what none can be below.
-      out.bound += leastTour(matrix(main, straight)).bound;
-      out.plumb += leastTour(matrix(main, square)).length;
-      for (const id of part.ids)
-        if (spurs.has(id))
-          for (const [key, length] of [
-            ["bound", straight],
-            ["plumb", square],
-          ] as const)
-            out[key] += Math.min(...part.ids.flatMap((x) => (x === id ? [] : [length(gaps(boxOf(id), boxOf(x)))])));
+      continue;
     }
+    // A tour: the shortest that is known for the eye, and what none can be below.
+    out.bound += leastTour(matrix(main, straight)).bound;
+    out.plumb += leastTour(matrix(main, square)).length;
+    for (const id of part.ids)
+      if (spurs.has(id))
+        for (const [key, length] of [
+          ["bound", straight],
+          ["plumb", square],
+        ] as const)
+          out[key] += Math.min(...part.ids.flatMap((x) => (x === id ? [] : [length(gaps(boxOf(id), boxOf(x)))])));
   }
   return out;
 }

@@ -2,7 +2,6 @@ import { leakageFacts } from "../trades/board/leakage";
 import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { ratingsOf } from "../trades/circuits/laid-rating";
 import { bathFacts } from "../trades/bath/bath-facts";
-import { lyingTogether } from "../trades/circuits/lying-together";
 import { apartFacts } from "../trades/signals/apart";
 import { lineFacts } from "../trades/signals/line-facts";
 import { alarmFacts } from "../trades/alarms/alarm-facts";
@@ -80,7 +79,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const before = options.before ?? null;
   const graph = graphAround(h, held);
   const found = foundWays(h, graph);
-  const { laid, holes, care, circuits } = layWithCare(h, graph, {
+  const { laid, holes, care, circuits, lying } = layWithCare(h, graph, {
     held,
     before,
     found,
@@ -88,7 +87,6 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ...(options.progress ? { progress: options.progress } : {}),
   });
   const through = holesByRun(holes);
-  const { together, warm } = lyingTogether(h, laid.runs);
   const ends: End[] = [];
   const clips: Clips[] = [];
   const runs = laid.runs.map((r): Run => {
@@ -112,8 +110,8 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       pathLength: path,
       cutLength: r.held?.cutLength ?? cut,
       method: mainMethod(r),
-      grouped: warm.has(r.circuit)
-        ? Math.max(1, ...r.legs.map((l) => together(l, through.get(r.id) ?? [], r.circuit).circuits))
+      grouped: lying.warm.has(r.circuit)
+        ? Math.max(1, ...r.legs.map((l) => lying.together(l, through.get(r.id) ?? [], r.circuit).circuits))
         : 1,
       pin: r.pin,
       held: r.held !== null,

@@ -90,31 +90,34 @@ export function edgeCost(
   const sections = sectionsOf(h);
   const half = (face: number): number => (hidden && !opened[face] ? cost.faces / 2 : 0);
   const intoPlaster = h.faces.map((_, f) => chased(h, c, f));
+  const ladder = h.faces.map((f) => f.floor + LADDER);
+  // Along a joist every board over the way comes up; across the joists it is one board.
+  const boards = h.decks.map(({ deck: { access } }) => (access === "open" ? 0 : access === "closed" ? 2 : 1));
+  const { kind: kinds, ref: refs, ref2, section: sectionOf, timbers, walls, wet, length, a, b, z } = g;
   return (e) => {
     if (!usable[e]) return Infinity;
-    const kind = g.kind[e];
-    const ref = g.ref[e]!;
+    const kind = kinds[e];
+    const ref = refs[e]!;
+    const section = sectionOf[e]!;
     let perMm = cost.cable;
     let once = 0;
-    if (g.section[e]) {
+    if (section) {
       perMm *= LIKED;
-      if (sections[g.section[e]! - 1]!.row.hidden && hidden) perMm += cost.chase;
+      if (sections[section - 1]!.row.hidden && hidden) perMm += cost.chase;
     } else if (kind === EDGE.wall) {
       if (intoPlaster[ref]) perMm += cost.chase;
-      else if (hidden) once = g.timbers[e]! * STUD_HOLE * cost.bore;
-      if (g.wet[e]) perMm += WET;
-      if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > h.faces[ref]!.floor + LADDER) perMm += cost.height;
+      else if (hidden) once = timbers[e]! * STUD_HOLE * cost.bore;
+      if (wet[e]) perMm += WET;
+      if ((z[a[e]!]! + z[b[e]!]!) / 2 > ladder[ref]!) perMm += cost.height;
     } else if (kind === EDGE.outside) perMm *= DRAWN;
-    else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(g.ref2[e]!);
+    else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(ref2[e]!);
     else if (kind === EDGE.corner) once = half(ref) + half(h.faces[ref]!.right);
-    else if (kind === EDGE.rise) once = RISE * cost.bore + (g.ref2[e]! >= 0 ? half(g.ref2[e]!) : 0);
+    else if (kind === EDGE.rise) once = RISE * cost.bore + (ref2[e]! >= 0 ? half(ref2[e]!) : 0);
     else if (kind === EDGE.lane) {
-      once = g.timbers[e]! * STUD_HOLE * cost.bore + g.walls[e]! * cost.wallHole;
-      // Along a joist every board over the way comes up; across the joists it is one board.
-      const access = h.decks[ref]!.deck.access;
-      if (access !== "open") perMm += cost.boards * (access === "closed" ? 2 : 1);
+      once = timbers[e]! * STUD_HOLE * cost.bore + walls[e]! * cost.wallHole;
+      perMm += cost.boards * boards[ref]!;
     }
-    return g.length[e]! * perMm + once;
+    return length[e]! * perMm + once;
   };
 }
 

@@ -4,6 +4,9 @@ import type { XYZ } from "../base/wall-frame";
 export const EDGE = { wall: 0, corner: 1, rise: 2, lane: 3, bay: 4, bore: 5, through: 6, drop: 7, outside: 8 } as const;
 export type EdgeKind = (typeof EDGE)[keyof typeof EDGE];
 
+/** Heading of a corner: it joins two faces at one place, has no length and keeps the axis. */
+export const KEEPS = 3;
+
 /** A place where one joist may be bored, found once and shared by the runs that pass. */
 export interface BorePlace {
   deck: number;
@@ -53,6 +56,15 @@ export interface GraphDraft {
   walls: Uint8Array;
   /** Section of containment that the edge lies in: its number in the house, from 1; 0 in none. */
   section: Int32Array;
+  /** 0 along x, 1 along y, 2 upright: a change of axis on the way is a bend. */
+  axis: Uint8Array;
+  /** Axis on which a cable goes on after an edge; `KEEPS` where it keeps the one it has. */
+  heading: Uint8Array;
+  /**
+   * No edge indoors is shorter than this share of the sum of what it moves along x, y and z: 1 where all run along the axes, less where
+   * walls stand at an angle. Times the sum from a place to another, it is no more than the way between them.
+   */
+  square: number;
   bores: BorePlace[];
 }
 
@@ -70,6 +82,8 @@ const ofEdges = [
   "timbers",
   "walls",
   "section",
+  "axis",
+  "heading",
 ] as const;
 
 /** An empty draft with room for so many nodes and edges before it must grow. */
@@ -93,6 +107,9 @@ export function draft(nodes = 256, edges = 512): GraphDraft {
     timbers: new Uint8Array(edges),
     walls: new Uint8Array(edges),
     section: new Int32Array(edges),
+    axis: new Uint8Array(edges),
+    heading: new Uint8Array(edges),
+    square: 1,
     bores: [],
   };
 }
@@ -161,6 +178,11 @@ export function addEdge(
   g.timbers[e] = facts.timbers ?? 0;
   g.walls[e] = facts.walls ?? 0;
   g.section[e] = facts.section ?? 0;
+  const axis = dz >= dx && dz >= dy ? 2 : dx >= dy ? 0 : 1;
+  g.axis[e] = axis;
+  g.heading[e] = kind === EDGE.corner ? KEEPS : axis;
+  const sum = dx + dy + dz;
+  if (kind !== EDGE.outside && sum * g.square > g.length[e]!) g.square = g.length[e]! / sum;
   return e;
 }
 
@@ -183,6 +205,7 @@ export function append(g: GraphDraft, part: GraphDraft, outer: readonly number[]
     if (g.kind[e] === EDGE.bore) g.ref[e]! += bores;
   }
   for (const b of part.bores) g.bores.push(b);
+  g.square = Math.min(g.square, part.square);
   g.nodes += part.nodes - k;
   g.edges += part.edges;
   return shift;
@@ -193,15 +216,6 @@ export function append(g: GraphDraft, part: GraphDraft, outer: readonly number[]
  * Edges of node i are `edges[first[i]] … edges[first[i + 1] − 1]`, in the order they were added.
  */
 export interface RouteGraph extends Omit<GraphDraft, "edges"> {
-  /** 0 along x, 1 along y, 2 upright: a change of axis on the way is a bend. */
-  axis: Uint8Array;
-  /**
-   * No edge indoors is shorter than this share of the sum of what it moves along x, y and z: 1 where all run along the axes, less where
-   * walls stand at an angle. Times the sum from a place to another, it is no more than the way between them.
-   */
-  square: number;
-  /** Axis on which a cable goes on after an edge; `KEEPS` where it keeps the one it has. */
-  heading: Uint8Array;
   first: Int32Array;
   edges: Int32Array;
   /** In the order of `edges`: the node that each leads to. */
@@ -216,9 +230,6 @@ export interface RouteGraph extends Omit<GraphDraft, "edges"> {
 const own = <T extends Flat>(list: T, count: number): T =>
   (list.length > 1.25 * count ? list.slice(0, count) : list.subarray(0, count)) as T;
 
-/** Heading of a corner: it joins two faces at one place, has no length and keeps the axis. */
-export const KEEPS = 3;
-
 export function compile(g: GraphDraft, terminal: Int32Array, points: readonly string[] = []): RouteGraph {
   const n = g.nodes;
   const m = g.edges;
@@ -231,22 +242,12 @@ export function compile(g: GraphDraft, terminal: Int32Array, points: readonly st
   const fill = first.slice();
   const edges = new Int32Array(2 * m);
   const to = new Int32Array(2 * m);
-  const axis = new Uint8Array(m);
-  const heading = new Uint8Array(m);
-  let square = 1;
   for (let e = 0; e < m; e++) {
     const [a, b] = [g.a[e]!, g.b[e]!];
     to[fill[a]!] = b;
     edges[fill[a]!++] = e;
     to[fill[b]!] = a;
     edges[fill[b]!++] = e;
-    const dx = Math.abs(g.x[a]! - g.x[b]!);
-    const dy = Math.abs(g.y[a]! - g.y[b]!);
-    const dz = Math.abs(g.z[a]! - g.z[b]!);
-    axis[e] = dz >= dx && dz >= dy ? 2 : dx >= dy ? 0 : 1;
-    heading[e] = g.kind[e] === EDGE.corner ? KEEPS : axis[e]!;
-    const sum = dx + dy + dz;
-    if (g.kind[e] !== EDGE.outside && sum * square > g.length[e]!) square = g.length[e]! / sum;
   }
   return {
     nodes: n,
@@ -266,9 +267,9 @@ export function compile(g: GraphDraft, terminal: Int32Array, points: readonly st
     timbers: own(g.timbers, m),
     walls: own(g.walls, m),
     section: own(g.section, m),
-    axis,
-    square,
-    heading,
+    axis: own(g.axis, m),
+    heading: own(g.heading, m),
+    square: g.square,
     first,
     edges,
     to,

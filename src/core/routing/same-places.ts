@@ -33,6 +33,46 @@ function byPlace({ nodes, x, y, z }: RouteGraph): Int32Array {
   return table;
 }
 
+/** How many edges further on one is looked for. */
+const ON = 12;
+
+/** By node: 1 where its edges are not those that it had. Most come in the order in which they did; one that does not counts as another. */
+function edgesOfTheir(now: RouteGraph, before: RouteGraph, was: Int32Array, points: Int32Array): Uint8Array {
+  const touched = new Uint8Array(now.nodes);
+  const is = new Int32Array(before.nodes).fill(-1);
+  for (let n = 0; n < was.length; n++) if (was[n]! >= 0) is[was[n]!] = n;
+  const { a, b, length, hidden, box, kind } = now;
+  const then = before;
+  /** The nodes that a lost edge of the other graph led to have one less. */
+  const lose = (f: number): void => {
+    for (const m of [then.a[f]!, then.b[f]!]) if (is[m]! >= 0) touched[is[m]!] = 1;
+  };
+  const isSame = (e: number, f: number): boolean =>
+    then.a[f] === was[a[e]!] &&
+    then.b[f] === was[b[e]!] &&
+    then.length[f] === length[e] &&
+    then.hidden[f] === hidden[e] &&
+    then.box[f] === (box[e]! < 0 ? -1 : points[box[e]!]) &&
+    (then.kind[f] === EDGE.outside) === (kind[e] === EDGE.outside);
+  const isGone = (f: number): boolean => is[then.a[f]!]! < 0 || is[then.b[f]!]! < 0;
+  let next = 0;
+  for (let e = 0; e < a.length; e++) {
+    for (; next < then.a.length && isGone(next); next++) lose(next);
+    let f = next;
+    const end = Math.min(then.a.length, next + ON);
+    // Of an edge to a place that is new there is none.
+    if (was[a[e]!]! < 0 || was[b[e]!]! < 0) f = end;
+    while (f < end && !isSame(e, f)) f++;
+    if (f === end) touched[a[e]!] = touched[b[e]!] = 1;
+    else {
+      for (; next < f; next++) lose(next);
+      next = f + 1;
+    }
+  }
+  for (; next < then.a.length; next++) lose(next);
+  return touched;
+}
+
 /**
  * Finds what two graphs have in common, of the same house before and after an edit. A way that keeps off the nodes that have changed is a
  * way of both, and as long; one of the other that is a way no more leads up to such nodes and on from them as it did.
@@ -73,21 +113,9 @@ export function samePlaces(now: RouteGraph, before: RouteGraph): SamePlaces {
     taken[m] = 1;
     next = m + 1;
   }
-  const same = (n: number, m: number): boolean => {
-    const first = now.first[n]!;
-    const there = before.first[m]!;
-    const count = now.first[n + 1]! - first;
-    if (before.first[m + 1]! - there !== count) return false;
-    for (let i = 0; i < count; i++) {
-      const [e, f] = [now.edges[first + i]!, before.edges[there + i]!];
-      if (was[now.to[first + i]!] !== before.to[there + i] || now.length[e] !== before.length[f]) return false;
-      if (now.hidden[e] !== before.hidden[f] || pointThen(now.box[e]!) !== before.box[f]) return false;
-      if ((now.kind[e] === EDGE.outside) !== (before.kind[f] === EDGE.outside)) return false;
-    }
-    return true;
-  };
+  const touched = edgesOfTheir(now, before, was, points);
   const changed: number[] = [];
-  for (let n = 0; n < now.nodes; n++) if (was[n]! < 0 || !same(n, was[n]!)) changed.push(n);
+  for (let n = 0; n < now.nodes; n++) if (was[n]! < 0 || touched[n]) changed.push(n);
   const gone: number[] = [];
   for (let m = 0; m < before.nodes; m++) if (!taken[m]) gone.push(m);
   return { was, changed, gone, points };

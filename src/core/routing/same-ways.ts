@@ -42,26 +42,34 @@ function partOf(g: RouteGraph, nodes: readonly number[], usable: Uint8Array): Pa
   };
 }
 
-/** Lengths from a place of a part to each of it, mm, by ways that lie in the part, of a run that ends at none of its points. */
-function within({ first, to, length, inBox, box }: Part, from: number, throughBoxes: boolean): Float64Array {
-  const far = new Float64Array(inBox.length).fill(Infinity);
+/** Places still to be looked on from, kept from one time to the next. */
+const queue: number[] = [];
+
+/**
+ * Lengths from a place of a part to each of it, mm, by ways that lie in the part, of a run that ends at none of its points.
+ * @param far where they are put
+ */
+function within({ first, to, length, inBox, box }: Part, from: number, throughBoxes: boolean, far: Float64Array): void {
+  far.fill(Infinity);
   far[from] = 0;
-  const queue = [from];
+  queue.length = 0;
+  queue.push(from);
   for (let i = 0; i < queue.length; i++) {
     const node = queue[i]!;
     const inside = inBox[node]!;
-    for (let k = first[node]!; k < first[node + 1]!; k++) {
+    for (let k = first[node]!, end = first[node + 1]!; k < end; k++) {
       const next = to[k]!;
       const c = far[node]! + length[k]!;
       if (c >= far[next]!) continue;
-      const over = box[k]!;
-      const shut = (x: number): boolean => x >= 0 && inBox[next] !== x;
-      if (!throughBoxes && (shut(inside) || (over !== inside && shut(over)))) continue;
+      if (!throughBoxes) {
+        const there = inBox[next];
+        const over = box[k]!;
+        if ((inside >= 0 && there !== inside) || (over >= 0 && over !== inside && there !== over)) continue;
+      }
       far[next] = c;
       queue.push(next);
     }
   }
-  return far;
 }
 
 /** What an edit has changed of the ways of a house. */
@@ -108,8 +116,10 @@ export function sameWays(
   const edge = changed.flatMap((n) => (was[n]! >= 0 ? [stays.indexOf(n)] : []));
   const ends = new Set<number>();
   let least = Infinity;
+  const [a, b] = [new Float64Array(part.inBox.length), new Float64Array(then.inBox.length)];
   for (const from of edge) {
-    const [a, b] = [within(part, from, throughBoxes), within(then, from, throughBoxes)];
+    within(part, from, throughBoxes, a);
+    within(then, from, throughBoxes, b);
     for (const to of edge) {
       if (tidy(a[to]!) === tidy(b[to]!)) continue;
       ends.add(from).add(to);

@@ -209,9 +209,13 @@ export class Site implements Lying {
   }
 
   private line(e: number, t: Task, by: 1 | -1): void {
-    const there = this.onLine.get(e) ?? [];
-    const i = by > 0 ? -1 : there.indexOf(t.circuit.id);
-    this.onLine.set(e, by > 0 ? [...there, t.circuit.id] : there.filter((_, k) => k !== i));
+    const there = this.onLine.get(e);
+    if (!there) this.onLine.set(e, by > 0 ? [t.circuit.id] : []);
+    else if (by > 0) there.push(t.circuit.id);
+    else {
+      const i = there.indexOf(t.circuit.id);
+      if (i >= 0) there.splice(i, 1);
+    }
     this.tariffs.lineChanged(e);
   }
 

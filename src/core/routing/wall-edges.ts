@@ -19,27 +19,27 @@ import { BAND_LINE, CLEAR, type FaceLines } from "./wall-lines";
  * outside them too), turns round internal corners, and holes through walls between faces of two rooms.
  */
 export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: boolean): void {
-  for (const l of lines)
-    if (l.face.wall.build === "open") l.node = new Int32Array(l.us.length * l.vs.length).fill(-1);
+  const on = lines.map((l) => (l.face.wall.build === "open" ? null : faceWithLines(h, l, surface)));
+  lines.forEach((l, i) => {
+    const own = on[i];
+    if (!own) l.node = new Int32Array(l.us.length * l.vs.length).fill(-1);
     else {
-      const { part, node } = faceWithLines(h, l, surface);
-      const shift = append(g, part);
-      l.node = node.map((n) => (n < 0 ? n : n + shift));
+      const shift = append(g, own.part);
+      l.node = own.node.map((n) => (n < 0 ? n : n + shift));
     }
-  for (const l of lines) {
-    const next = lines[l.face.right]!;
-    // Round a corner: the right end of this face is the left end of the next.
-    if (!l.face.shape.cornerRight) continue;
-    const i = l.us.length - 1;
-    if (!same(l.us[i] ?? -1, l.face.shape.length) || !same(next.us[0] ?? -1, 0)) continue;
-    l.vs.forEach((v, j) => {
-      const k = next.vs.findIndex((w) => same(w, v));
-      const a = l.node[i + j * l.us.length]!;
-      const b = k < 0 ? -1 : next.node[k * next.us.length]!;
-      if (a >= 0 && b >= 0) addEdge(g, a, b, EDGE.corner, l.face.n);
-    });
-  }
-  for (const l of lines) for (const o of l.face.opposite) if (o > l.face.n) addThrough(g, l, lines[o]!);
+  });
+  const join = (l: FaceLines, o: FaceLines, how: typeof roundCorner, edge: (a: number, b: number) => void): void => {
+    const [one, other] = [on[l.face.n], on[o.face.n]];
+    if (!one || !other) return;
+    const pairs = pairsOf(how === through ? holes : corners, one, other, () => how(l, one.node, o, other.node));
+    for (let k = 0; k < pairs.length; k += 2) edge(l.node[pairs[k]!]!, o.node[pairs[k + 1]!]!);
+  };
+  for (const l of lines)
+    if (l.face.shape.cornerRight)
+      join(l, lines[l.face.right]!, roundCorner, (a, b) => addEdge(g, a, b, EDGE.corner, l.face.n));
+  for (const l of lines)
+    for (const o of l.face.opposite)
+      if (o > l.face.n) join(l, lines[o]!, through, (a, b) => addEdge(g, a, b, EDGE.through, l.face.n, { ref2: o }));
 }
 
 /** A face as a part of the graph, and its nodes by line. */
@@ -176,19 +176,46 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): Int32
   return node;
 }
 
-function addThrough(g: GraphDraft, l: FaceLines, o: FaceLines): void {
+type Meetings = WeakMap<FacePart, WeakMap<FacePart, readonly number[]>>;
+const [corners, holes]: [Meetings, Meetings] = [new WeakMap(), new WeakMap()];
+
+/**
+ * The crossings at which a cable goes from one face to another: their numbers in the one and in the other, by turns. They are kept with
+ * the parts of both, which are made anew when anything of their faces changes.
+ */
+function pairsOf(known: Meetings, one: FacePart, other: FacePart, work: () => number[]): readonly number[] {
+  let from = known.get(one);
+  if (!from) known.set(one, (from = new WeakMap()));
+  let pairs = from.get(other);
+  if (!pairs) from.set(other, (pairs = work()));
+  return pairs;
+}
+
+/** Round a corner: the right end of a face is the left end of the next. */
+function roundCorner(l: FaceLines, node: Int32Array, next: FaceLines, nextNode: Int32Array): number[] {
+  const last = l.us.length - 1;
+  if (!same(l.us[last] ?? -1, l.face.shape.length) || !same(next.us[0] ?? -1, 0)) return [];
+  return l.vs.flatMap((v, j) => {
+    const a = last + j * l.us.length;
+    const b = next.vs.findIndex((w) => same(w, v)) * next.us.length;
+    return b >= 0 && node[a]! >= 0 && nextNode[b]! >= 0 ? [a, b] : [];
+  });
+}
+
+/** Right through a wall, from a face of one room to that of another. */
+function through(l: FaceLines, node: Int32Array, o: FaceLines, otherNode: Int32Array): number[] {
   const f = l.face;
-  l.vs.forEach((v, j) =>
-    l.us.forEach((u, i) => {
-      const a = l.node[i + j * l.us.length]!;
+  return l.vs.flatMap((v, j) =>
+    l.us.flatMap((u, i) => {
+      const a = i + j * l.us.length;
       // Nobody drills in the very corner.
-      if (a < 0 || same(u, 0) || same(u, f.shape.length)) return;
+      if (node[a]! < 0 || same(u, 0) || same(u, f.shape.length)) return [];
       const there = toFace(o.face.frame, toSpace(f.frame, { u, v }));
-      if (there.u < CLEAR || there.u > o.face.shape.length - CLEAR) return;
+      if (there.u < CLEAR || there.u > o.face.shape.length - CLEAR) return [];
       const i2 = indexNear(o.us, there.u);
       const j2 = indexNear(o.vs, there.v);
-      const b = i2 < 0 || j2 < 0 ? -1 : o.node[i2 + j2 * o.us.length]!;
-      if (b >= 0) addEdge(g, a, b, EDGE.through, f.n, { ref2: o.face.n });
+      const b = i2 < 0 || j2 < 0 ? -1 : i2 + j2 * o.us.length;
+      return b >= 0 && otherNode[b]! >= 0 ? [a, b] : [];
     }),
   );
 }

@@ -2,6 +2,7 @@ import { mainsOf } from "../../job/mains";
 import { isMetalClad } from "../../rules/cables";
 import { mainBoard } from "../../job/boards";
 import { asWired, behindFuse, tripOf, wiredTo } from "../../job/wired";
+import { Kept } from "../../base/kept";
 import { signedArea } from "../../base/polygon";
 import { pathLength } from "../../base/wall-frame";
 import { roomServed } from "../../house/rooms-of";
@@ -23,7 +24,7 @@ import {
   mostAt,
 } from "./check-circuit";
 import { type Load, circuitLoad } from "./load";
-import { lyingTogether } from "./lying-together";
+import { type Lying, lyingTogether } from "./lying-together";
 import { type RatedRun, oldRuns } from "./old-part";
 
 export type { RatedRun };
@@ -168,6 +169,9 @@ function farthest(runs: readonly RatedRun[], board: string): Shape["main"] {
     .way;
 }
 
+/** What every circuit comes to, kept with it while it is laid as it was; null for one with something that no table holds. */
+const kept = new Kept<Circuit, LaidCircuit | null>();
+
 /**
  * Every new circuit as it is laid, and one that is added to with its old part, where `found` says that runs: its legs with their
  * method, grouping and insulation, what each carries, and loop and drop at every point. Circuits kept as they are, without a known cable or run, or with something that no table holds, are left out.
@@ -177,9 +181,9 @@ export function laidCircuits(
   runs: readonly RatedRun[],
   holes: readonly Hole[],
   found: readonly FoundWay[] = [],
+  { together, warm }: Lying = lyingTogether(h, runs),
 ): LaidCircuit[] {
   const through = holesByRun(holes);
-  const { together, warm } = lyingTogether(h, runs);
   const main = mainBoard(h.job)?.id ?? "";
   return mainsOf(h.job).flatMap((listed): LaidCircuit[] => {
     const c = asWired(listed, h.job.points);
@@ -251,42 +255,50 @@ export function laidCircuits(
       cable,
       designCurrent: load.amps,
       legs,
-      spurs,
+      spurs: spurs.map((s) => ({ at: s.at, legs: s.legs })),
       ze: h.job.supply.ze,
       earthing: h.job.supply.earthing,
       rcd: tripOf(h.job, c),
       floorArea: floorServed(h, c),
     };
-    if (!legs.length || circuitFault(input)) return [];
-    const far = (legs: readonly LaidLeg[]): number => legs.reduce((s, l) => s + l.length, 0) / 1000;
-    const places = new Map<string, LaidPlace>();
-    for (const p of [
-      ...[...to].filter(([id]) => id !== board).map(([point, x]) => ({ point, along: x.along, legs: [] })),
-      ...spurs.map(({ legs: mine, b }) => ({ point: b.to, along: to.get(b.joint)!.along, legs: mine })),
-    ]) {
-      const { zs, drop } = atPlace(input, p.along, p.legs);
-      // A point that two cables lead to counts by the worse.
-      if (zs > (places.get(p.point)?.zs ?? -1))
-        places.set(p.point, {
-          point: p.point,
-          along: p.along,
-          spur: far(p.legs),
-          zs,
-          most: mostAt(input, p.legs),
-          drop,
-        });
-    }
-    return [
-      {
+    if (!legs.length) return [];
+    const way = shape.main.map((m) => m.to);
+    const made = [
+      ...[cable, input.rcd, input.ze, input.earthing, input.floorArea, board, ...Object.values(load)],
+      ...[...way, "legs", ...legs.flatMap((l) => Object.values(l))],
+      ...spurs.flatMap((s) => ["off", s.at, s.b.joint, s.b.to, ...s.legs.flatMap((l) => Object.values(l))]),
+    ];
+    const laid = kept.of(listed, made, () => {
+      if (circuitFault(input)) return null;
+      return {
         circuit: listed,
         load,
         input,
         result: checkCircuit(input),
         legs: [...legs, ...spurs.flatMap((s) => s.legs)].map((l) => ({ ...l, carries: carried(input, l) })),
-        way: shape.main.map((m) => m.to),
+        way,
         off: shape.branches.map((b) => b.to),
-        places: [...places.values()],
-      },
-    ];
+        places: placesOf(input, [
+          ...[...to].filter(([id]) => id !== board).map(([point, x]) => ({ point, along: x.along, legs: [] })),
+          ...spurs.map(({ legs: mine, b }) => ({ point: b.to, along: to.get(b.joint)!.along, legs: mine })),
+        ]),
+      };
+    });
+    return laid ? [laid] : [];
   });
+}
+
+/** Loop and drop at the points of a circuit; one that two cables lead to counts by the worse. */
+function placesOf(
+  input: CircuitInput,
+  points: readonly { point: string; along: number; legs: readonly LaidLeg[] }[],
+): LaidPlace[] {
+  const places = new Map<string, LaidPlace>();
+  for (const { point, along, legs } of points) {
+    const { zs, drop } = atPlace(input, along, legs);
+    if (zs <= (places.get(point)?.zs ?? -1)) continue;
+    const spur = legs.reduce((s, l) => s + l.length, 0) / 1000;
+    places.set(point, { point, along, spur, zs, most: mostAt(input, legs), drop });
+  }
+  return [...places.values()];
 }

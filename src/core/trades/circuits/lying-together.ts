@@ -78,15 +78,19 @@ function stretchesOf(l: PinnedLeg, circuit: string): Stretch[] {
 const oneStrip = (a: Stretch, b: Stretch): boolean =>
   a.axis === b.axis && ([0, 1, 2] as const).every((n) => n === a.axis || Math.abs(a.at[n] - b.at[n]) <= ONE_STRIP);
 
+/** What lies with what among some runs. */
+export interface Lying {
+  /** Of a leg of one of them, with the holes of its run; worked out once for each. */
+  together: (l: PinnedLeg, own: readonly Hole[], circuit: string) => Together;
+  warm: ReadonlySet<string>;
+}
+
 /**
  * Counts the loaded circuits that lie with a leg: all in its section or on its way outside; those in its fullest hole in a joist; in a
  * stud wall those that go on with it from one stud to the next, since in a single plate they only meet; and against a wall or along a
  * joist those that lie beside it for a metre or more, in a single layer. Of two ways to lie together the warmer counts.
  */
-export function lyingTogether(
-  h: House,
-  runs: readonly Pick<RatedRun, "id" | "circuit" | "legs">[],
-): { together: (l: PinnedLeg, own: readonly Hole[], circuit: string) => Together; warm: ReadonlySet<string> } {
+export function lyingTogether(h: House, runs: readonly Pick<RatedRun, "id" | "circuit" | "legs">[]): Lying {
   const circuitOf = new Map(runs.map((r) => [r.id, r.circuit]));
   const warm = warmCircuits(h);
   const sections = circuitsInSections(h, runs, warm);
@@ -122,7 +126,7 @@ export function lyingTogether(
       return Math.max(most, 1 + o.others.filter((x) => next.includes(x)).length);
     }, 1);
   };
-  const together = (l: PinnedLeg, own: readonly Hole[], circuit: string): Together => {
+  const counted = (l: PinnedLeg, own: readonly Hole[], circuit: string): Together => {
     const section = sectionOfLeg(h, l, circuit);
     if (section) {
       const { circuits, there } = sections.get(section.section.id)!;
@@ -140,6 +144,12 @@ export function lyingTogether(
     if (l.method !== "stud-void") return side;
     const bundle: Together = { circuits: inStuds(l, own, circuit), how: "bunched" };
     return groupingFactor(bundle.circuits, "bunched") < groupingFactor(side.circuits, "wall") ? bundle : side;
+  };
+  const known = new Map<PinnedLeg, Together>();
+  const together = (l: PinnedLeg, own: readonly Hole[], circuit: string): Together => {
+    let out = known.get(l);
+    if (!out) known.set(l, (out = counted(l, own, circuit)));
+    return out;
   };
   return { together, warm };
 }
