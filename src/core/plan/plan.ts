@@ -1,5 +1,4 @@
 import { leakageFacts } from "../trades/board/leakage";
-import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { ratingsOf } from "../trades/circuits/laid-rating";
 import { bathFacts } from "../trades/bath/bath-facts";
 import { apartFacts } from "../trades/signals/apart";
@@ -13,10 +12,9 @@ import { type House, layHouse } from "../house/house";
 import type { HeldRun } from "../laid/held";
 import type { LaidDeck } from "../house/deck";
 import { closedFacts, heldFacts } from "./held-work";
-import { withTriedFixes } from "./tried-fixes";
+import { standingFacts, withTriedFixes } from "./tried-fixes";
 import type { Job } from "../job/model";
 import { sectionFacts } from "../trades/containment/section-facts";
-import { servingFacts } from "../trades/kitchen/room-kitchen";
 import { notifyFacts } from "../trades/kitchen/string-path";
 import { cutDrums } from "./drums";
 import { takeOff } from "./take-off";
@@ -45,7 +43,6 @@ import { layWithCare } from "./careful";
 import type { Clips, End, Plan, Run } from "../laid/laid";
 import { holesByRun } from "../laid/run-measures";
 import { deckFacts } from "./deck-facts";
-import { pointFacts } from "./point-facts";
 import { sealFacts } from "./section-figures";
 import { wallSealFacts } from "./wall-seals";
 
@@ -124,14 +121,15 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
     ? { bound: Math.min(total, before.cable.bound ?? 0), plumb: before.cable.plumb }
     : leastCable(h, runs);
   const bound = runs.length ? least.bound : null;
+  const standing = standingFacts(h);
   const facts: Fact[] = [
     ...laid.facts,
     ...checkPlan(h, { runs, holes, clips }),
     ...deckFacts(h),
-    ...pointFacts(h),
-    ...servingFacts(h),
+    ...standing.points,
+    ...standing.serving,
     ...notifyFacts(h),
-    ...circuitFacts(h.job, h.catalogue),
+    ...standing.circuits,
     ...supplyFacts(h.job),
     ...wiredFacts(h.job),
     ...bathFacts(h, runs),
@@ -173,7 +171,7 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
       plumb: least.plumb,
       lines: linesBound(laid, runs, total, before),
     },
-    facts: inOrder(before ? facts : withTriedFixes(h, facts)),
+    facts: inOrder(before ? facts : withTriedFixes(h, facts, standing)),
     elapsed: options.clock ? options.clock() - started : 0,
   };
   careOf.set(plan, care);

@@ -39,24 +39,35 @@ export function fixed<T extends { id: string }>(thing: T, f: Fix): T {
   return { ...thing, ...own, place: { ...place, ...Object.fromEntries(placed) } };
 }
 
-/** What can be judged of a house without laying a cable. */
-const standing = (h: House): Fact[] => [...pointFacts(h), ...servingFacts(h), ...circuitFacts(h.job, h.catalogue)];
+/** What can be judged of a house without laying a cable: its points, what serves its rooms, and its circuits. */
+interface Standing {
+  points: Fact[];
+  serving: Fact[];
+  circuits: Fact[];
+}
+export const standingFacts = (h: House): Standing => ({
+  points: pointFacts(h),
+  serving: servingFacts(h),
+  circuits: circuitFacts(h.job, h.catalogue),
+});
+const allOf = ({ points, serving, circuits }: Standing): Fact[] => [...points, ...serving, ...circuits];
 const stops = (facts: readonly Fact[]): number => facts.filter((f) => f.severity === "stop").length;
 
 /**
  * Keeps of the fixes those that hold: the job after one has no more stops than before, and the fact itself is gone. Two rules that
  * would send a point back and forth between them offer nothing. Fixes that let go of a pin are tried when they are pressed, by
  * laying the job.
+ * @param standing what is judged of the house as it is, where that is known already
  */
-export function withTriedFixes(h: House, facts: readonly Fact[]): Fact[] {
+export function withTriedFixes(h: House, facts: readonly Fact[], standing: Standing = standingFacts(h)): Fact[] {
   const tried = facts.some((f) => f.fix?.some((x) => !LATER.has(x.collection)));
   if (!tried) return [...facts];
-  const before = stops(standing(h));
+  const before = stops(allOf(standing));
   return facts.map((f) => {
     if (!f.fix || f.fix.every((x) => LATER.has(x.collection))) return f;
     const job = withFix(h.job, f.fix);
     if (job) {
-      const after = standing(relayHouse(h, job));
+      const after = allOf(standingFacts(relayHouse(h, job)));
       const key = factKey(f);
       if (stops(after) <= before && !after.some((x) => factKey(x) === key)) return f;
     }

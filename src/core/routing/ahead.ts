@@ -29,7 +29,7 @@ export function cheapPlaces(g: RouteGraph, groups: readonly (readonly number[])[
   if (!count || count > MOST) return null;
   const { nodes, x, y, z } = g;
   const near = new Float64Array(nodes * count);
-  const nearest = new Float64Array(nodes).fill(Infinity);
+  const nearest = new Float64Array(nodes);
   const boxes = groups.map((edges) => {
     const along = (c: Float64Array): Interval => {
       const at = edges.flatMap((e) => [c[g.a[e]!]!, c[g.b[e]!]!]);
@@ -37,19 +37,22 @@ export function cheapPlaces(g: RouteGraph, groups: readonly (readonly number[])[
     };
     return [along(g.x), along(g.y), along(g.z)] as const;
   });
-  boxes.forEach(([[x0, x1], [y0, y1], [z0, z1]], s) => {
-    for (let n = 0, k = s; n < nodes; n++, k += count) {
-      const px = x[n]!;
-      const py = y[n]!;
-      const pz = z[n]!;
+  const sides = Float64Array.from(boxes.flat(2));
+  for (let n = 0, k = 0; n < nodes; n++) {
+    const px = x[n]!;
+    const py = y[n]!;
+    const pz = z[n]!;
+    let least = Infinity;
+    for (let i = 0; i < sides.length; i += 6, k++) {
       const off =
-        (px < x0 ? x0 - px : px > x1 ? px - x1 : 0) +
-        (py < y0 ? y0 - py : py > y1 ? py - y1 : 0) +
-        (pz < z0 ? z0 - pz : pz > z1 ? pz - z1 : 0);
+        Math.max(0, sides[i]! - px, px - sides[i + 1]!) +
+        Math.max(0, sides[i + 2]! - py, py - sides[i + 3]!) +
+        Math.max(0, sides[i + 4]! - pz, pz - sides[i + 5]!);
       near[k] = off;
-      if (off < nearest[n]!) nearest[n] = off;
+      if (off < least) least = off;
     }
-  });
+    nearest[n] = least;
+  }
   const between = new Float64Array(count * count);
   boxes.forEach((p, s) =>
     boxes.forEach((q, t) => {

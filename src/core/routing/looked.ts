@@ -133,14 +133,20 @@ export function lookAgain(
   if (now === Infinity) return undefined;
   const then = was.left!;
   const left = cheaper.near ? leftToGo(g, to, w) : then;
-  const room = roomOf(g);
-  for (let i = 0; i < places.length; i++) {
-    room.reached[places[i]!] = room.round;
-    room.least[places[i]!] = reached[i]!;
-  }
-  const came = (n: number): boolean => room.reached[n] === room.round;
+  let known: Room | null = null;
+  /** The places that it looked on from, looked up by node, once that is asked for. */
+  const found = (): Room => {
+    if (known) return known;
+    known = roomOf(g);
+    for (let i = 0; i < places.length; i++) {
+      known.reached[places[i]!] = known.round;
+      known.least[places[i]!] = reached[i]!;
+    }
+    return known;
+  };
+  const came = (n: number): boolean => found().reached[n] === found().round;
   // Where the search did not come to, no way led on for less than what it found.
-  const cameFor = (n: number): number => (came(n) ? room.least[n]! : before - then(n));
+  const cameFor = (n: number): number => (came(n) ? found().least[n]! : before - then(n));
   /** Counts what lies where a way gets past for less than so much. */
   const since = (most: number): Since => {
     const out = { by: 0, least: Infinity };
@@ -171,8 +177,9 @@ export function lookAgain(
   if (below(least - by, now)) ({ by, least } = since(now + by));
   if (below(least - by, now) || now - before + by > MUCH * (now - then(from))) return undefined;
   const start = leftToGo(g, from, w);
-  const known = (n: number): number => Math.max(start(n), cameFor(n) - by);
-  const back = { ...w, left: Object.assign(known, { around: [], more: 0, elsewhere: known }), dearest: now };
+  const atLeastLeft = (n: number): number => Math.max(start(n), cameFor(n) - by);
+  const fromStart = Object.assign(atLeastLeft, { around: [], more: 0, elsewhere: atLeastLeft });
+  const back = { ...w, left: fromStart, dearest: now };
   const way = cheapestWay(g, to, from, back);
   const edges = way ? way.edges.reverse() : own;
   const cost = costOfWay(g, from, edges, w);

@@ -93,3 +93,15 @@ it("lines lost in great number leave what lies beyond them as it was", () => {
   );
   expect(changed).toEqual([0, ...Array.from({ length: 20 }, (_, i) => 2 * i + 1)]);
 });
+
+it("a box is that of the same point, whatever number that has", () => {
+  const row = (points: string[], box: number): RouteGraph => {
+    const g = draft();
+    for (let n = 0; n < 4; n++) addNode(g, [100 * n, 0, 0], n === 3 ? box : -1);
+    for (let n = 0; n < 3; n++) addEdge(g, n, n + 1, EDGE.wall, 0, n === 1 ? { box } : {});
+    return compile(g, new Int32Array(points.length), points);
+  };
+  expect(samePlaces(row(["q"], 0), row(["p", "q"], 1)).changed).toEqual([]);
+  // That of another point is another box, though it has the number that the other had.
+  expect(samePlaces(row(["p", "q"], 0), row(["q"], 0)).changed).toEqual([1, 2, 3]);
+});

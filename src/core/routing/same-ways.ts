@@ -64,7 +64,7 @@ function within({ first, to, length, inBox, box }: Part, from: number, throughBo
       if (!throughBoxes) {
         const there = inBox[next];
         const over = box[k]!;
-        if ((inside >= 0 && there !== inside) || (over >= 0 && over !== inside && there !== over)) continue;
+        if ((inside >= 0 && there !== inside) || (over >= 0 && there !== over)) continue;
       }
       far[next] = c;
       queue.push(next);

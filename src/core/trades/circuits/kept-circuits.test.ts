@@ -25,10 +25,21 @@ const base: Laid = { job, runs: plan.runs, holes: plan.holes };
 
 const ring = job.circuits.find((c) => c.kind === "ring")!;
 const first = plan.runs.find((r) => r.circuit === ring.id)!;
-const another = (change: (r: Run) => Partial<Run>): Laid => ({
+const another = (change: (r: Run) => Partial<Run>, which = first): Laid => ({
   ...base,
-  runs: plan.runs.map((r) => (r === first ? { ...r, ...change(r) } : r)),
+  runs: plan.runs.map((r) => (r === which ? { ...r, ...change(r) } : r)),
 });
+/** A run that leaves the way of the lights. */
+const [lights] = laidCircuits(layHouse(job), plan.runs, plan.holes).filter((c) => c.off.length);
+const branch = plan.runs.find((r) => lights!.off.includes(r.to) || lights!.off.includes(r.from))!;
+const longer = (r: Run): Partial<Run> => ({
+  legs: r.legs.map((l) => ({
+    ...l,
+    path: [...l.path, l.path[l.path.length - 1]!.map((x) => x + 500) as (typeof l.path)[0]],
+  })),
+});
+const out = new Set(lights!.off);
+const [from, to] = out.has(branch.to) ? (["from", "to"] as const) : (["to", "from"] as const);
 const wall = (change: object): Laid => ({
   ...base,
   job: { ...job, walls: job.walls.map((w) => ({ ...w, ...change })) },
@@ -73,12 +84,10 @@ const others: Record<string, Laid> = {
     },
   },
   "a leg the less": another((r) => ({ legs: r.legs.slice(1) })),
-  "a leg longer": another((r) => ({
-    legs: r.legs.map((l) => ({
-      ...l,
-      path: [...l.path, l.path[l.path.length - 1]!.map((x) => x + 500) as (typeof l.path)[0]],
-    })),
-  })),
+  "a leg longer": another(longer),
+  "a branch longer": another(longer, branch),
+  "a branch from another joint": another(() => ({ [from]: lights!.way.find((id) => id !== branch[from])! }), branch),
+  "a branch to another point": another(() => ({ [to]: ring.points[0]! }), branch),
   "a run by another name": another(() => ({ id: "another" })),
   "a run of another cable": another(() => ({ cable: "te-4" })),
   "a run the less": { ...base, runs: plan.runs.filter((r) => r !== first) },
@@ -104,4 +113,10 @@ it("what a circuit comes to is known again only while it is laid as it was", () 
     expect(said(laid), name).toBe(fresh);
   }
   expect(said(base)).toBe(was);
+});
+
+it("a circuit with something that no table holds is left out, the first time and again", () => {
+  const hot = { ...job, circuits: job.circuits.map((c) => (c.id === ring.id ? { ...c, ambient: 80 } : c)) };
+  for (let k = 0; k < 2; k++)
+    expect(laidCircuits(layHouse(hot), plan.runs, plan.holes).map((c) => c.circuit.id)).toEqual([lights!.circuit.id]);
 });

@@ -41,6 +41,14 @@ describe("circuits that lie together", () => {
     expect(first([own, run("c1", level(450, 600, 1200), level(450, 2000, 2500))])).toEqual([2, "wall"]);
     expect(first([own, run("c1", level(450, 600, 1200)), run("c2", level(450, 2000, 2500))])).toEqual([1, "wall"]);
   });
+  it("of each leg by itself, whichever is asked for first, and the same when it is asked for again", () => {
+    const own = run("c0", level(450, 500, 3000), level(900, 500, 3000), level(1400, 500, 3000));
+    const { together } = lyingTogether(h, [own, run("c1", level(450, 500, 3000), level(1400, 500, 3000))]);
+    const all = (): number[] => own.legs.map((l) => together(l, [], "c0").circuits);
+    expect(together(own.legs[1]!, [], "c0").circuits).toBe(1);
+    expect(all()).toEqual([2, 1, 2]);
+    expect(all()).toEqual([2, 1, 2]);
+  });
   it("in a strip of their own they are alone: 40 mm are one strip, 41 are two", () => {
     const own = run("c0", level(450, 500, 3000));
     expect(first([own, run("c1", level(490, 500, 3000))])).toEqual([2, "wall"]);
