@@ -3,8 +3,9 @@ import { layHouse } from "../house/house";
 import { twoRooms, wallOf, withCircuit } from "../house/two-rooms.fixture";
 import { type Job, jobSchema } from "../job/model";
 import { type Fact, fact } from "../rules/fact";
+import { circuitFacts } from "../trades/circuits/circuit-facts";
 import { pointFacts } from "./point-facts";
-import { fixed, withFix, withTriedFixes } from "./tried-fixes";
+import { fixed, standingFacts, withFix, withTriedFixes } from "./tried-fixes";
 
 const base = twoRooms();
 const ids = base.points.filter((p) => p.kind === "socket").map((p) => p.id) as [string, string, string];
@@ -52,6 +53,19 @@ describe("fixes that are offered", () => {
     expect(facts[0]!.fix).toEqual([{ collection: "points", id: ids[0], set: { u: 2927, v: 450 } }]);
     // There another plate stands at 2 500: it is clear of it by 281, so the fix holds.
     expect(offered(off, facts)).toEqual([facts[0]!.fix]);
+  });
+  it("what else is wrong with the house, and stays so, is not held against it", () => {
+    const bare = withCircuit(withCircuit(base, "c1", ids.slice(0, 2), { rcd: null }), "c2", ids.slice(2), {
+      rcd: null,
+    });
+    const rough = put(ids[0], 2990, bare);
+    const stops = circuitFacts(rough, layHouse(rough).catalogue).filter((f) => f.severity === "stop");
+    expect(stops.length).toBeGreaterThan(1);
+    const facts = pointFacts(layHouse(rough)).filter((f) => f.rule === "point.off-wall");
+    expect(offered(rough, facts)).toEqual([facts[0]!.fix]);
+    // Nor does it help one that makes a new fault for the one it mends.
+    const house = layHouse(rough);
+    expect(withTriedFixes(house, facts, standingFacts(house))).toEqual(withTriedFixes(house, facts));
   });
   it("one that only puts it onto another point is not", () => {
     // Another plate where it would be sent: that is a stop in place of a stop, and the fact of the other is new.

@@ -33,3 +33,24 @@ it("places are as far from a box as level and plumb lead there, on whichever sid
   // To a place in the one box nothing is left from it, and from the other what lies between them.
   expect([...fromBoxes(cheap, around[0]!.node)]).toEqual([0, 3000]);
 });
+
+it("a box may be long in any way: between its ends a place is as far from it as from its side", () => {
+  const ways = [
+    [3000, 0, 0],
+    [0, 3000, 0],
+    [0, 0, 3000],
+  ] as const;
+  for (const [x, y, z] of ways) {
+    const g = draft();
+    const e = addEdge(g, addNode(g, [1000, 1000, 1000]), addNode(g, [1000 + x, 1000 + y, 1000 + z]), EDGE.wall, 0);
+    const at = (share: number, off: number): number =>
+      addNode(g, [
+        1000 + x * share - (x ? 0 : off),
+        1000 + y * share - (y ? 0 : off),
+        1000 + z * share - (z ? 0 : off),
+      ]);
+    const places = [at(0.5, 0), at(0.5, 200), at(1.1, 0), at(-0.1, 200)];
+    const { near } = cheapPlaces(compile(g, new Int32Array()), [[e]], 0.5)!;
+    expect(places.map((n) => Math.round(near[n]!))).toEqual([0, 400, 300, 700]);
+  }
+});

@@ -5,6 +5,8 @@ import { makePlan } from "../plan/plan";
 import { timberRules } from "../rules/timber";
 import { boreLines } from "./bore-lines";
 import { generatedHouse } from "./generated-house";
+import { edgeCosts } from "./edge-costs";
+import { EDGE } from "./graph";
 import { layRuns, layTasks } from "./lay";
 import { Site } from "./site";
 import { buildGraph } from "./build";
@@ -174,5 +176,41 @@ describe("pins and runs that are done among the others", () => {
     site.occupy({ ...t, pin: { id: "p", circuit: "ring", from: t.from, to: t.to, number: 1, legs: held[0]!.legs } });
     const joists = plan.holes.filter((o) => o.in.kind === "joist" && o.runs.includes(held[0]!.id)).length;
     expect([...site.passing.values()].filter((x) => x.length).length).toBe(joists);
+  });
+});
+
+describe("the price of a line", () => {
+  it("boards cost nothing over open joists, their price where they lie, twice that where a floor is closed", () => {
+    const priceOf = (access: string): number => {
+      const job = house({ decks: house().decks.map((d) => ({ ...d, access })) }, { boards: 3, cable: 1 });
+      const h = layHouse(job);
+      const g = buildGraph(h);
+      const cost = edgeCosts(h, g, job.circuits[0]!, new Uint8Array(h.faces.length));
+      const lane = g.length.findIndex((mm, e) => g.kind[e] === EDGE.lane && mm > 100 && g.timbers[e] === 0);
+      return cost[lane]! / g.length[lane]!;
+    };
+    expect(["open", "boards-up", "closed"].map(priceOf)).toEqual([1, 1 + 3, 1 + 2 * 3]);
+  });
+  it("a wall is worked on from a ladder above 2 100 over its own floor, on whichever storey", () => {
+    const upper = { id: "u", name: "U", level: 3000, height: 2400 };
+    const job = house(
+      {
+        storeys: [...house().storeys, upper],
+        rooms: house().rooms.map((r) => ({ ...r, storey: "u" })),
+        decks: [],
+      },
+      { height: 2, chase: 0, cable: 1 },
+    );
+    const h = layHouse(job);
+    const g = buildGraph(h);
+    const cost = edgeCosts(h, g, job.circuits[0]!, new Uint8Array(h.faces.length).fill(1));
+    const level = (z: number): number =>
+      g.length.findIndex(
+        (mm, e) => g.kind[e] === EDGE.wall && mm > 100 && g.axis[e] !== 2 && Math.abs(g.z[g.a[e]!]! - z) < 1,
+      );
+    const perMm = (e: number): number => cost[e]! / g.length[e]!;
+    // The row of the points, 1 400 up, and the middle of the band under the ceiling.
+    expect(perMm(level(3000 + 1400))).toBe(1);
+    expect(perMm(level(3000 + 2325))).toBe(1 + 2);
   });
 });

@@ -13,7 +13,7 @@ interface Tree {
 }
 const roomFor = (n: number): Tree => ({
   near: new Float64Array(n),
-  from: new Int32Array(n),
+  from: new Int32Array(n).fill(-1),
   used: new Uint8Array(n),
   degree: new Int32Array(n),
 });
@@ -23,7 +23,6 @@ function pricedTree(d: Distances, price: Float64Array, first: number, t: Tree): 
   const n = d.length;
   const { near, from, used, degree } = t;
   near.fill(Infinity);
-  from.fill(-1);
   used.fill(0);
   degree.fill(0);
   near[first] = 0;

@@ -266,7 +266,7 @@ export function laidCircuits(
     const made = [
       ...[cable, input.rcd, input.ze, input.earthing, input.floorArea, board, ...Object.values(load)],
       ...[...way, "legs", ...legs.flatMap((l) => Object.values(l))],
-      ...spurs.flatMap((s) => ["off", s.at, s.b.joint, s.b.to, ...s.legs.flatMap((l) => Object.values(l))]),
+      ...spurs.flatMap((s) => ["off", s.b.joint, s.b.to, ...s.legs.flatMap((l) => Object.values(l))]),
     ];
     const laid = kept.of(listed, made, () => {
       if (circuitFault(input)) return null;
