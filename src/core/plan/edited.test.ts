@@ -55,9 +55,9 @@ const changes = { ...ofHouses, ...ofCircuits };
 /** A job with a change made in it; null where none of that kind can be made there. */
 function made(change: (typeof changes)[string], job: Job, n: number, by: number): Job | null {
   try {
-    const out = jobSchema.parse(change(job, n, by));
-    // What has not changed stays the very same, as an edit leaves it.
-    return checkInvariants(out).length ? null : change(job, n, by);
+    const next = change(job, n, by);
+    // It is not the parsed one that is gone on with: what has not changed stays the very same, as an edit leaves it.
+    return checkInvariants(jobSchema.parse(next)).length ? null : next;
   } catch {
     return null;
   }

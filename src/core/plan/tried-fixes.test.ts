@@ -63,7 +63,7 @@ describe("fixes that are offered", () => {
     expect(stops.length).toBeGreaterThan(1);
     const facts = pointFacts(layHouse(rough)).filter((f) => f.rule === "point.off-wall");
     expect(offered(rough, facts)).toEqual([facts[0]!.fix]);
-    // Nor does it help one that makes a new fault for the one it mends.
+    // The same where what stands wrong is known already.
     const house = layHouse(rough);
     expect(withTriedFixes(house, facts, standingFacts(house))).toEqual(withTriedFixes(house, facts));
   });

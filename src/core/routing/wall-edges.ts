@@ -28,18 +28,23 @@ export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: b
       l.node = own.node.map((n) => (n < 0 ? n : n + shift));
     }
   });
-  const join = (l: FaceLines, o: FaceLines, how: typeof roundCorner, edge: (a: number, b: number) => void): void => {
-    const [one, other] = [on[l.face.n], on[o.face.n]];
-    if (!one || !other) return;
-    const pairs = pairsOf(how === through ? holes : corners, one, other, () => how(l, one.node, o, other.node));
-    for (let k = 0; k < pairs.length; k += 2) edge(l.node[pairs[k]!]!, o.node[pairs[k + 1]!]!);
-  };
-  for (const l of lines)
-    if (l.face.shape.cornerRight)
-      join(l, lines[l.face.right]!, roundCorner, (a, b) => addEdge(g, a, b, EDGE.corner, l.face.n));
-  for (const l of lines)
-    for (const o of l.face.opposite)
-      if (o > l.face.n) join(l, lines[o]!, through, (a, b) => addEdge(g, a, b, EDGE.through, l.face.n, { ref2: o }));
+  lines.forEach((l, i) => {
+    const [own, next] = [on[i], on[l.face.right]];
+    if (!own || !next || !l.face.shape.cornerRight) return;
+    const o = lines[l.face.right]!;
+    const met = corners.of(own, [next], () => roundCorner(l, own.node, o, next.node));
+    for (const [a, b] of met) addEdge(g, l.node[a]!, o.node[b]!, EDGE.corner, l.face.n);
+  });
+  lines.forEach((l, i) => {
+    const own = on[i];
+    const behind = l.face.opposite.filter((o) => o > l.face.n && on[o]);
+    if (!own || !behind.length) return;
+    const there = behind.map((o) => on[o]!);
+    const met = holes.of(own, there, () => behind.map((o, k) => through(l, own.node, lines[o]!, there[k]!.node)));
+    behind.forEach((o, k) => {
+      for (const [a, b] of met[k]!) addEdge(g, l.node[a]!, lines[o]!.node[b]!, EDGE.through, l.face.n, { ref2: o });
+    });
+  });
 }
 
 /** A face as a part of the graph, and its nodes by line. */
@@ -176,34 +181,26 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): Int32
   return node;
 }
 
-type Meetings = WeakMap<FacePart, WeakMap<FacePart, readonly number[]>>;
-const [corners, holes]: [Meetings, Meetings] = [new WeakMap(), new WeakMap()];
+/** Where a cable goes from one face to another: the number of the crossing of lines in the one, and in the other. */
+type Met = readonly (readonly [number, number])[];
 
-/**
- * The crossings at which a cable goes from one face to another: their numbers in the one and in the other, by turns. They are kept with
- * the parts of both, which are made anew when anything of their faces changes.
- */
-function pairsOf(known: Meetings, one: FacePart, other: FacePart, work: () => number[]): readonly number[] {
-  let from = known.get(one);
-  if (!from) known.set(one, (from = new WeakMap()));
-  let pairs = from.get(other);
-  if (!pairs) from.set(other, (pairs = work()));
-  return pairs;
-}
+/** Kept with the part of a face while those of the faces that it meets are the same: round its right corner, and right through it. */
+const corners = new Kept<FacePart, Met>();
+const holes = new Kept<FacePart, readonly Met[]>();
 
 /** Round a corner: the right end of a face is the left end of the next. */
-function roundCorner(l: FaceLines, node: Int32Array, next: FaceLines, nextNode: Int32Array): number[] {
+function roundCorner(l: FaceLines, node: Int32Array, next: FaceLines, nextNode: Int32Array): Met {
   const last = l.us.length - 1;
   if (!same(l.us[last] ?? -1, l.face.shape.length) || !same(next.us[0] ?? -1, 0)) return [];
   return l.vs.flatMap((v, j) => {
     const a = last + j * l.us.length;
     const b = next.vs.findIndex((w) => same(w, v)) * next.us.length;
-    return b >= 0 && node[a]! >= 0 && nextNode[b]! >= 0 ? [a, b] : [];
+    return b >= 0 && node[a]! >= 0 && nextNode[b]! >= 0 ? [[a, b] as const] : [];
   });
 }
 
 /** Right through a wall, from a face of one room to that of another. */
-function through(l: FaceLines, node: Int32Array, o: FaceLines, otherNode: Int32Array): number[] {
+function through(l: FaceLines, node: Int32Array, o: FaceLines, otherNode: Int32Array): Met {
   const f = l.face;
   return l.vs.flatMap((v, j) =>
     l.us.flatMap((u, i) => {
@@ -215,7 +212,7 @@ function through(l: FaceLines, node: Int32Array, o: FaceLines, otherNode: Int32A
       const i2 = indexNear(o.us, there.u);
       const j2 = indexNear(o.vs, there.v);
       const b = i2 < 0 || j2 < 0 ? -1 : i2 + j2 * o.us.length;
-      return b >= 0 && otherNode[b]! >= 0 ? [a, b] : [];
+      return b >= 0 && otherNode[b]! >= 0 ? [[a, b] as const] : [];
     }),
   );
 }
