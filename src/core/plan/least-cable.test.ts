@@ -99,6 +99,17 @@ describe("the least cable, by hand", () => {
     );
     expect(more.plumb).toBeCloseTo(2 * (1914 + 914) + 414, 6);
   });
+  it("of a ring that is only added to the new runs need not come round: they are a tree", () => {
+    const old = layHouse(
+      house({ ...job, circuits: [circuit({ kind: "ring", state: "extend", points: ["s1", "s2", "s3"] })] }),
+    );
+    const all = joins([
+      ["s1", "s2"],
+      ["s2", "s3"],
+      ["s1", "s3"],
+    ]);
+    expect(leastCable(old, all).plumb).toBe(1914 + 914);
+  });
   it("what a circuit needs is known again only while its runs join the same places", () => {
     const ring = layHouse(house({ ...job, circuits: [circuit({ kind: "ring", points: ["s1", "s2", "s3"] })] }));
     const round = joins([

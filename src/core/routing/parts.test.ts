@@ -5,7 +5,7 @@ import { sectionSchema } from "../job/model";
 import { changes, house } from "../house/one-change.fixture";
 import { relayHouse } from "../house/relay";
 import { buildGraph, graphOf } from "./build";
-import type { RouteGraph } from "./graph";
+import { EDGE, type RouteGraph } from "./graph";
 
 /** Names of what two graphs do not have alike. */
 const unlike = (a: RouteGraph, b: RouteGraph): string[] =>
@@ -15,6 +15,14 @@ const unlike = (a: RouteGraph, b: RouteGraph): string[] =>
     const bytes = (x: ArrayBufferView): Buffer => Buffer.from(x.buffer, x.byteOffset, x.byteLength);
     return Buffer.compare(bytes(p), bytes(q)) !== 0;
   });
+
+it("a corner is gone round and a wall gone through in one line at each place, whichever face it is seen from", () => {
+  const { a, b, kind } = graphOf(layHouse(house));
+  const lines = [...kind.keys()].filter((e) => kind[e] === EDGE.corner || kind[e] === EDGE.through);
+  expect(lines.some((e) => kind[e] === EDGE.through)).toBe(true);
+  const named = lines.map((e) => [a[e]!, b[e]!].sort((p, q) => p - q).join(" "));
+  expect(new Set(named).size).toBe(named.length);
+});
 
 describe("the graph of a house put together from parts kept from the one before", () => {
   it.each(Object.keys(changes))("%s: is the same as when all of it is made", (name) => {
