@@ -24,7 +24,7 @@ const dashed = (style: RunStyle | undefined): { ink: Ink; dash?: readonly number
  * left they are.
  */
 function levelsOf(cables: readonly BoardCable[], f: BoardFigures): Map<string, number> {
-  const target = (c: BoardCable): number => f.layout.ways[(c.way ?? 1) - 1]?.x ?? 0;
+  const target = (c: BoardCable): number => (c.terminal ?? f.layout.ways[0])?.x ?? 0;
   const right = cables.filter((c) => target(c) >= c.entry.x).sort((a, b) => b.entry.x - a.entry.x);
   const left = cables.filter((c) => target(c) < c.entry.x).sort((a, b) => a.entry.x - b.entry.x);
   const out = new Map<string, number>();
@@ -53,18 +53,18 @@ export function drawBoardEntry(
     const style = styles.get(c.circuit.id);
     const look = { width: c.run.id === picked ? 5 : 3, ...dashed(style) };
     const { ink, ...more } = look;
-    const way = c.way === null ? null : layout.ways[c.way - 1]!;
+    const { terminal } = c;
     // Cables over one another in two rows are drawn beside one another.
     const rows = f.blocks[c.block]!.rows;
     const at = c.entry.x + (c.seat ? (c.seat.row - (rows - 1) / 2) * Math.min(6, c.seat.width / rows) : 0);
-    const turn = way ? 6 + (way.y - 12) * levels.get(c.run.id)! : 20;
+    const turn = terminal ? 6 + (terminal.y - 12) * levels.get(c.run.id)! : 20;
     const path: XY[] = [
       [x, -FAR + GLYPH.height],
       [x, -62],
       [at, -14],
       [at, 0],
     ];
-    if (way) path.push([at, turn], [way.x, turn], [way.x, way.y]);
+    if (terminal) path.push([at, turn], [terminal.x, turn], [terminal.x, terminal.y]);
     p.line(path, ink, more);
     p.rect(x - GLYPH.width / 2, -FAR, GLYPH.width, GLYPH.height, "paper", ink, { heavy: true });
     if (c.brown) p.circle(x + (c.brown === "left" ? -7 : 7), -FAR + GLYPH.height / 2, 2.4, "soft", "timberline");
@@ -129,16 +129,16 @@ function drawFromSide(
 ): void {
   const { ink, ...more } = dashed(style);
   const { x, y } = c.entry;
-  const way = c.way === null ? null : f.layout.ways[c.way - 1]!;
+  const { terminal } = c;
   const level = c.edge === "left" || c.edge === "right";
   const out: XY = c.edge === "left" ? [x - 70, y] : c.edge === "right" ? [x + 70, y] : [x, y + 60];
   const path: XY[] = [out, [x, y]];
-  if (way && level) path.push([way.x, y], [way.x, way.y]);
-  else if (way) path.push([x, y - 14], [way.x, y - 14], [way.x, way.y + DEVICE.height]);
+  if (terminal && level) path.push([terminal.x, y], [terminal.x, terminal.y]);
+  else if (terminal) path.push([x, y - 14], [terminal.x, y - 14], [terminal.x, terminal.y + DEVICE.height]);
   else path.push(level ? [c.edge === "left" ? x + 24 : x - 24, y] : [x, y - 24]);
   p.line(path, ink, { width: picked ? 5 : 3, ...more });
   if (!c.seat) p.circle(x, y, 10, "metal", "ink");
-  p.text(...out, `${cableFlag(c)}${way ? "" : ", no way yet"}`, {
+  p.text(...out, `${cableFlag(c)}${terminal ? "" : ", no way yet"}`, {
     anchor: c.edge === "left" ? "end" : c.edge === "right" ? "start" : "middle",
     drop: level ? 0.35 : 1.1,
     shift: c.edge === "left" ? -4 : c.edge === "right" ? 4 : 0,

@@ -92,7 +92,7 @@ export function boardCsv(job: Job, plan: Plan, h: House = layHouse(job)): string
         c.circuit.label,
         c.leg ?? "",
         label(c.other),
-        c.way ?? "",
+        c.feed ? "main switch" : (c.way ?? ""),
         c.edge,
         c.seat ? tenth(c.seat.at) : "",
         c.seat ? c.seat.row + 1 : "",

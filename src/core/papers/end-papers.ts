@@ -143,7 +143,7 @@ function boardTable(f: BoardFigures, label: (point: string) => string): TableBlo
     rows: f.cables.map((c, i) => [
       String(i + 1),
       cableFlag(c),
-      c.way === null ? "–" : String(c.way),
+      c.feed ? "main" : c.way === null ? "–" : String(c.way),
       label(c.other),
       c.cable.name,
       entryWords(c.edge),

@@ -10,7 +10,15 @@ import type { Run } from "../laid/laid";
 import type { Cable } from "../rules/cables";
 import { type Fact, fact } from "../rules/fact";
 import { type Ways, giveWays } from "../trades/board/give-ways";
-import { type BoardLayout, type BoardTails, type XY, boardLayout, boardTails } from "../trades/board/layout";
+import {
+  type BoardLayout,
+  type BoardTails,
+  type XY,
+  boardLayout,
+  boardTails,
+  feedTails,
+  mainTerminal,
+} from "../trades/board/layout";
 import { type Seat, seatsFor } from "../trades/board/seats";
 import { type ComingCable, asGiven, crossingsIn, tieOrder } from "../trades/board/tie-order";
 import { bendRadius } from "../trades/fixings/bends";
@@ -26,7 +34,12 @@ export interface BoardCable {
   other: string;
   /** Which end of a ring it is; null for all else. */
   leg: "out" | "back" | null;
+  /** True for the cable that feeds this board from another: it goes to the main switch. */
+  feed: boolean;
+  /** Its way in this board; null where it feeds it, or has none yet. */
   way: number | null;
+  /** Where its line goes; null without a way. */
+  terminal: XY | null;
   edge: EndCable["end"]["entry"];
   /** Number of its block, in the order the blocks come in. */
   block: number;
@@ -38,7 +51,7 @@ export interface BoardCable {
   brown: "left" | "right" | null;
   /** Least inner radius of its bends. */
   radius: number;
-  /** From the entry to its terminals; null without a way in the board. */
+  /** From the entry to its terminals; null where it has none yet. */
   tails: BoardTails | null;
   /** What is left at the entry, and what of it is spare when made off. */
   has: number;
@@ -87,9 +100,12 @@ export function boardFigures(h: House, plan: WithEnds, id: string): BoardFigures
   const ends = endFigures(h, plan, id)!.cables;
   const groups = blocksOf(h, placed, ends);
   const circuitOf = new Map(h.job.circuits.map((c) => [c.id, c]));
+  const fed = new Set(circuits.map((c) => c.id));
+  /** The main switch stands before way 1. */
+  const place = (e: EndCable, way: number | null): number | null => (fed.has(e.run.circuit) ? way : 0);
   const coming = ends.map((e): ComingCable => ({
     id: e.run.id,
-    way: circuitOf.get(e.run.circuit)?.way ?? null,
+    way: place(e, circuitOf.get(e.run.circuit)?.way ?? null),
     block: groups.findIndex((g) => g.ends.includes(e)),
   }));
   const order = asGiven(coming, board.tied);
@@ -113,8 +129,10 @@ export function boardFigures(h: House, plan: WithEnds, id: string): BoardFigures
       const along = seat ? from + seat.at : (gland?.x ?? g.middle);
       const circuit = circuitOf.get(e.run.circuit)!;
       const entry = entryAt(placed, g.edge, along);
-      const way = circuit.way;
-      const tails = way === null ? null : boardTails(layout, way, entry);
+      const feed = !fed.has(circuit.id);
+      const way = feed ? null : circuit.way;
+      const terminal = feed ? mainTerminal(layout) : way === null ? null : layout.ways[way - 1]!;
+      const tails = feed ? feedTails(layout, entry) : way === null ? null : boardTails(layout, way, entry);
       const has = (e.end.measures.fromMiddle ?? 0) + edgeToMiddle(placed, g.edge);
       cables.push({
         run: e.run,
@@ -122,12 +140,14 @@ export function boardFigures(h: House, plan: WithEnds, id: string): BoardFigures
         cable: e.cable,
         other: e.other,
         leg: circuit.kind === "ring" && e.run.id ? (e.run.from === id ? "out" : "back") : null,
+        feed,
         way,
+        terminal,
         edge: g.edge,
         block,
         seat,
         entry,
-        brown: e.armour || way === null ? null : layout.ways[way - 1]!.x < entry.x ? "left" : "right",
+        brown: e.armour || !terminal ? null : terminal.x < entry.x ? "left" : "right",
         radius: bendRadius(heldAs(e.cable), e.cable.width, e.cable.thickness).radius,
         tails,
         has,
@@ -147,7 +167,7 @@ export function boardFigures(h: House, plan: WithEnds, id: string): BoardFigures
       })),
       school,
     );
-    const then = coming.map((c, i) => ({ ...c, way: ways.get(ends[i]!.run.circuit) ?? null }));
+    const then = coming.map((c, i) => ({ ...c, way: place(ends[i]!, ways.get(ends[i]!.run.circuit) ?? null) }));
     return { ways, crossings: tieOrder(then).crossings };
   };
   return {
@@ -189,7 +209,9 @@ function blocksOf(h: House, placed: PlacedPoint, ends: readonly EndCable[]): Gro
     const edgeLength = side ? placed.box.height : placed.box.width;
     const near = e.run.from === placed.point.id ? e.run.legs : [...e.run.legs].reverse();
     const section = near.slice(0, 2).find((l) => l.section !== undefined)?.section ?? null;
-    const at = frame ? toFace(frame, fromPoint(e.run, placed.point.id)[1]!) : { u, v };
+    // Where it turns first, or where it lies when it is of no length.
+    const [here, first = here] = fromPoint(e.run, placed.point.id);
+    const at = frame ? toFace(frame, first!) : { u, v };
     const middle = side ? v + placed.box.height / 2 - at.v : at.u - (u - placed.box.width / 2);
     const key = `${edge} ${section ?? Math.round(middle)}`;
     const inside = section === null ? undefined : sections.get(section)?.size.inside;

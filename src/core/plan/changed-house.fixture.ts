@@ -12,7 +12,7 @@ export function changed(job: Job, kind: number, n: number, by: number): Job {
   };
   const swap = <T extends { id: string }>(list: readonly T[], x: T): T[] => list.map((y) => (y.id === x.id ? x : y));
   const wall = pick(job.walls);
-  switch (kind % 10) {
+  switch (kind % 11) {
     case 0: {
       const p = pick(job.points.filter((x) => x.place.on === "wall"));
       return put({ points: swap(job.points, { ...p, place: { ...p.place, u: 150 + (by % 2200) } as typeof p.place }) });
@@ -87,6 +87,13 @@ export function changed(job: Job, kind: number, n: number, by: number): Job {
       });
       return put({ rooms: swap(job.rooms, { ...r, outline }), points });
     }
+    case 10: {
+      // A point put down where another is, as one copied and not yet moved.
+      const p = pick(job.points.filter((x) => x.kind !== "board"));
+      const others = job.points.filter((x) => x.kind !== "board");
+      const other = others[by % others.length]!;
+      return put({ points: swap(job.points, { ...p, place: other.place }) });
+    }
     default: {
       const d = pick(job.decks);
       return put({ decks: swap(job.decks, { ...d, joists: { ...d.joists, first: 50 + (by % 350) } }) });
@@ -102,6 +109,6 @@ export const changedHouse = (seed: number, changes: readonly (readonly [kind: nu
 export const changedHouses = fc
   .tuple(
     fc.integer({ min: 1, max: 5000 }),
-    fc.array(fc.tuple(fc.nat(9), fc.nat(60), fc.nat(3000)), { minLength: 1, maxLength: 3 }),
+    fc.array(fc.tuple(fc.nat(10), fc.nat(60), fc.nat(3000)), { minLength: 1, maxLength: 3 }),
   )
   .map(([seed, changes]) => ({ seed, changes, job: changedHouse(seed, changes) }));

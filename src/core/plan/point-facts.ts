@@ -23,6 +23,7 @@ export function pointFacts(h: House): Fact[] {
   const out: Fact[] = [];
   const wired = new Set(h.job.circuits.flatMap(wiredTo));
   for (const f of h.faces) if (f.points.length) out.push(...faceFindings(h, f));
+  out.push(...deckOverlaps(h));
   for (const p of h.points) {
     const { point } = p;
     if (point.place.on === "deck") {
@@ -31,6 +32,27 @@ export function pointFacts(h: House): Fact[] {
         out.push(fact("point.off-wall", "point", point.id, { case: "deck", where: { deck: deck.deck.id } }));
     }
     if (isOnMains(point.kind) && !wired.has(point.id)) out.push(fact("point.circuit", "point", point.id));
+  }
+  return out;
+}
+
+/** Points that hang from one deck, or stand on it, and reach into each other. What is as wide as high there is round. */
+function deckOverlaps(h: House): Fact[] {
+  const out: Fact[] = [];
+  const known = new Map<string, { id: string; x: number; y: number; width: number; height: number }[]>();
+  for (const { point, plate } of h.points) {
+    if (point.place.on !== "deck") continue;
+    const { deck, face, x, y } = point.place;
+    const p = { id: point.id, x, y, ...plate };
+    const there = known.get(`${face} ${deck}`) ?? [];
+    for (const q of there) {
+      const round = p.width === p.height && q.width === q.height;
+      const apart = round
+        ? Math.hypot(p.x - q.x, p.y - q.y) - (p.width + q.width) / 2
+        : Math.max(Math.abs(p.x - q.x) - (p.width + q.width) / 2, Math.abs(p.y - q.y) - (p.height + q.height) / 2);
+      if (apart < -EPS) out.push(fact("point.overlap", "point", q.id, { of: { other: p.id } }));
+    }
+    known.set(`${face} ${deck}`, [...there, p]);
   }
   return out;
 }

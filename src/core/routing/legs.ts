@@ -20,6 +20,8 @@ interface Piece {
   /** What it goes through between its ends, where it is no straight line. */
   by?: readonly XYZ[];
   section?: string;
+  /** True for one of no length: nothing is cut for it. */
+  none?: true;
 }
 
 const place = (g: RouteGraph, n: number): XYZ => [tidy(g.x[n]!), tidy(g.y[n]!), tidy(g.z[n]!)];
@@ -109,11 +111,13 @@ export function legsOf(
       if (piece.method === "through-joists") last.method = "through-joists";
     } else pieces.push(piece);
   });
+  // Two points in one place, which is told elsewhere: still a run, of no length, that can be named, ticked off and kept.
+  if (!pieces.length) pieces.push(fromBoxToBox(h, c, from, place(g, start)));
   return pieces.map((p) => ({
     surface: p.surface,
     method: p.method,
     path: [p.a, ...(p.by ?? []), p.b].map(([x, y, z]): [number, number, number] => [tidy(x), tidy(y), tidy(z)]),
-    depth: depthOf(h, p),
+    depth: p.none ? 0 : depthOf(h, p),
     protected: armour,
     ...(p.section === undefined ? {} : { section: p.section }),
   }));
@@ -158,6 +162,13 @@ function surfaceOf(
     default:
       return { surface: { kind: "deck", id: h.decks[ref]!.deck.id }, method: "rise" };
   }
+}
+
+/** The stretch of no length from one box straight into another on the same wall; on a deck each has a way up of its own. */
+function fromBoxToBox(h: House, c: Pick<Circuit, "walls">, from: PlacedPoint, at: XYZ): Piece {
+  const { wall } = h.faces[from.face]!;
+  const method = c.walls === "surface" ? "surface" : hiddenIn(h, wall).method;
+  return { surface: { kind: "wall", id: wall.id }, method, a: at, b: at, none: true };
 }
 
 const crossing = (m: LegMethod): boolean => m === "across-bay" || m === "through-joists";

@@ -12,7 +12,7 @@ import { BAND } from "../house/wall-zones";
 import { zoneUnion } from "../house/zone-union";
 import { deepestChase } from "../rules/chases";
 import { EDGE, type GraphDraft, addEdge, addNode, append, draft } from "./graph";
-import { BAND_LINE, CLEAR, type FaceLines } from "./wall-lines";
+import { BAND_LINE, CLEAR, type FaceLines, IN_DROPS } from "./wall-lines";
 
 /**
  * Adds nodes and edges of every face to the graph: level and plumb stretches inside the zones (and, when `surface` is wanted,
@@ -155,18 +155,18 @@ function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): Int32
   };
   const inBand = (j: number): boolean => vs[j]! >= face.shape.height - BAND_LINE - EPS;
   const inCorner = (i: number): boolean => us[i]! <= BAND + EPS || us[i]! >= face.shape.length - BAND - EPS;
+  const inDrop = us.map((u) => face.points.some((p) => Math.abs(u - p.u) <= p.width / 2));
   // The columns that each row has; a plumb stretch goes from row to row that its column has.
   const last = new Int32Array(us.length).fill(-1);
   for (let j = 0; j < vs.length; j++) {
-    const columns = us.flatMap((_, i) =>
-      (l.bandOnly[i] && !inBand(j)) || (l.cornerOnly[j] && !inCorner(i)) ? [] : [i],
-    );
+    const there = (i: number): boolean => !l.only[j] || inCorner(i) || (l.only[j] === IN_DROPS && inDrop[i]!);
+    const columns = us.flatMap((_, i) => ((l.bandOnly[i] && !inBand(j)) || !there(i) ? [] : [i]));
     columns.forEach((i, k) => {
       // Along the very ceiling or floor line nothing is laid; plumb lines pass it into the deck.
       const next = columns[k + 1];
       const level = !same(vs[j]!, 0) && !same(vs[j]!, face.shape.height);
-      // From corner to corner nothing leads along a line that is only there in the corners.
-      const whole = !l.cornerOnly[j] || (next !== undefined && us[next]! - us[i]! <= BAND + EPS);
+      // From corner to corner nothing leads along a line that is only there in the corners, nor from drop to drop.
+      const whole = !l.only[j] || (next !== undefined && us[next]! - us[i]! <= BAND + EPS);
       if (next !== undefined && level && whole) link(i, j, next, j);
       if (last[i]! >= 0) link(i, last[i]!, i, j);
       last[i] = j;

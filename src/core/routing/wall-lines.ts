@@ -20,13 +20,19 @@ export interface FaceLines {
   vs: number[];
   /** By u: 1 where the line is only the few that rise out of the band under the ceiling. */
   bandOnly: Uint8Array;
-  /** By v: 1 where the line is only there in the corners, for the other side of the wall. */
-  cornerOnly: Uint8Array;
+  /**
+   * By v: IN_CORNERS where the line is only there in the corners, for the other side of the wall; IN_DROPS where it is there in the
+   * drops to the points of this face too, as a level strip of the other side crosses them.
+   */
+  only: Uint8Array;
   /** Node at us[i], vs[j]: node[i + j·us.length], −1 where there is none. */
   node: Int32Array;
   over: number[];
   under: number[];
 }
+
+export const IN_CORNERS = 1;
+export const IN_DROPS = 2;
 
 /** Where within its band a cable is laid: the middle. */
 export const BAND_LINE = BAND / 2;
@@ -75,7 +81,7 @@ const inside = (xs: number[], low: number, high: number): number[] =>
   distinct(xs.filter((x) => x >= low - EPS && x <= high + EPS).map((x) => clamp(x, low, high)));
 
 /** Lines of a face with what its neighbours add to them, before any node stands on them. */
-type Crossings = Pick<FaceLines, "us" | "vs" | "bandOnly" | "cornerOnly">;
+type Crossings = Pick<FaceLines, "us" | "vs" | "bandOnly" | "only">;
 
 const joined = new Kept<Face, Crossings>();
 
@@ -101,12 +107,13 @@ export function collectLines(h: House): FaceLines[] {
   });
 }
 
-const parts = ["us", "vs", "bandOnly", "cornerOnly"] as const;
+const parts = ["us", "vs", "bandOnly", "only"] as const;
 
 function joinLines(h: House, f: Face, own: readonly OwnLines[]): Crossings {
   const us = [...own[f.n]!.us];
   const vs = [...own[f.n]!.vs];
   const corners: number[] = [];
+  const drops: number[] = [];
   for (const side of [f.left, f.right]) vs.push(...own[side]!.points.map((p) => p.v));
   for (const o of f.opposite) {
     const other = h.faces[o]!;
@@ -115,7 +122,9 @@ function joinLines(h: House, f: Face, own: readonly OwnLines[]): Crossings {
     vs.push(up + other.shape.height - BAND_LINE);
     if (f.shape.thickness <= THIN_WALL + EPS) vs.push(...f.reverse.map((p) => p.v));
     // In a corner a cable may go through at any height: at that of what it comes from or goes to, there and round its next corner.
-    for (const n of [o, other.left, other.right]) corners.push(...own[n]!.points.map((p) => up + p.v));
+    for (const n of [other.left, other.right]) corners.push(...own[n]!.points.map((p) => up + p.v));
+    // And in a drop of this face where a level strip of the other lies behind it.
+    drops.push(...own[o]!.points.map((p) => up + p.v));
   }
   // Through the wall where a strip of this face and one of the other lie over each other.
   us.push(...sharedLines(f.points, f.reverse, "u", "width"));
@@ -123,12 +132,15 @@ function joinLines(h: House, f: Face, own: readonly OwnLines[]): Crossings {
   const full = inside(us, 0, f.shape.length);
   const wide = inside(vs, 0, f.shape.height);
   const both = inside([...full, ...own[f.n]!.band], 0, f.shape.length);
-  const all = inside([...wide, ...corners], 0, f.shape.height);
+  const crossed = inside([...wide, ...drops], 0, f.shape.height);
+  const all = inside([...crossed, ...corners], 0, f.shape.height);
   return {
     us: both,
     vs: all,
     bandOnly: Uint8Array.from(both, (u) => (indexNear(full, u) >= 0 ? 0 : 1)),
-    cornerOnly: Uint8Array.from(all, (v) => (indexNear(wide, v) >= 0 ? 0 : 1)),
+    only: Uint8Array.from(all, (v) =>
+      indexNear(wide, v) >= 0 ? 0 : indexNear(crossed, v) >= 0 ? IN_DROPS : IN_CORNERS,
+    ),
   };
 }
 

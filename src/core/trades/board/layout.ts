@@ -66,13 +66,24 @@ export interface BoardTails {
   earth: number;
 }
 
-/** Level and plumb from the entry to each terminal, and the dressing on top. The way counts from 1. */
+/** Level and plumb from the entry to a terminal, and the dressing on top. */
+const tailTo = (entry: XY, at: XY): number =>
+  Math.ceil((Math.abs(at.x - entry.x) + Math.abs(at.y - entry.y) + DRESS) / 10 - 1e-9) * 10;
+
+/** To the device of a way and to its screw on each bar. The way counts from 1. */
 export function boardTails(board: BoardLayout, way: number, entry: XY): BoardTails {
-  const to = (at: XY): number =>
-    Math.ceil((Math.abs(at.x - entry.x) + Math.abs(at.y - entry.y) + DRESS) / 10 - 1e-9) * 10;
   return {
-    line: to(board.ways[way - 1]!),
-    neutral: to(onBar(board.neutralBar, way)),
-    earth: to(onBar(board.earthBar, way)),
+    line: tailTo(entry, board.ways[way - 1]!),
+    neutral: tailTo(entry, onBar(board.neutralBar, way)),
+    earth: tailTo(entry, onBar(board.earthBar, way)),
   };
+}
+
+/** Where what feeds the board goes: the top terminals of its main switch. */
+export const mainTerminal = ({ mainSwitch }: BoardLayout): XY => ({ x: mainSwitch.x, y: mainSwitch.y - TERMINAL_UP });
+
+/** Of the cable that feeds the board: line and neutral to its main switch, the earth to the first screw of its bar. */
+export function feedTails(board: BoardLayout, entry: XY): BoardTails {
+  const main = tailTo(entry, mainTerminal(board));
+  return { line: main, neutral: main, earth: tailTo(entry, onBar(board.earthBar, 1)) };
 }

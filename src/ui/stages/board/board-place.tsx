@@ -22,6 +22,7 @@ export function BoardPlace({ f, c, far }: { f: BoardFigures; c: BoardCable; far?
       : ([["Comes through", "a gland: see its face"]] as [string, string][])),
     ...(c.brown ? ([["Brown side", c.brown]] as [string, string][]) : []),
     ["Sheath off at", `entry + ${SHEATH_PAST_ENTRY}`],
+    ...(c.feed ? ([["Feeds the board", "to the main switch"]] as [string, string][]) : []),
     ...(c.tails
       ? ([
           ["Line", mm(c.tails.line)],

@@ -1,4 +1,4 @@
-import { type Making, card, field, isolate, long, torqueCard, torqueOf } from "./card";
+import { type Making, type StepCard, card, field, isolate, long, torqueCard, torqueOf } from "./card";
 
 export const jointBox: Making = {
   kind: "joint-box",
@@ -111,17 +111,28 @@ export const isolator: Making = {
 const WAY = "the way";
 export const TORQUE_AT_WAY = torqueOf(WAY);
 
+/** Where a cable at a board is cut, from where it comes in. */
+const boardMeasures = [
+  field("sheath", "Sheath past the entry", 40, 0, 200),
+  field("line", "Line, from the entry", 320, 50, 3000),
+  field("neutral", "Neutral, from the entry", 410, 50, 3000),
+  field("earth", "Earth, from the entry", 460, 50, 3000),
+];
+const sheathOff = (m: Readonly<Record<string, number>>): StepCard =>
+  card(
+    "Sheath off",
+    "Ring it past the entry and draw it off whole.",
+    `${long(m.sheath!)} of sheath inside.`,
+    "Stripped outside the box: single insulation in the slot.",
+    "The sheath is what the edge may touch.",
+    { measure: `${long(m.sheath!)} past the entry` },
+  );
+
 export const boardEnd: Making = {
   kind: "board-end",
   name: "Cable at the board",
   half: "second",
-  measures: [
-    field("sheath", "Sheath past the entry", 40, 0, 200),
-    field("line", "Line, from the entry", 320, 50, 3000),
-    field("neutral", "Neutral, from the entry", 410, 50, 3000),
-    field("earth", "Earth, from the entry", 460, 50, 3000),
-    field("torque", "Maker's torque, way", 2, 0.3, 20, "N·m"),
-  ],
+  measures: [...boardMeasures, field("torque", "Maker's torque, way", 2, 0.3, 20, "N·m")],
   cards: (m) => [
     isolate,
     card(
@@ -132,14 +143,7 @@ export const boardEnd: Making = {
       "All pulled in at once.",
       "The order is fixed at the far end and cannot be mended here.",
     ),
-    card(
-      "Sheath off",
-      "Ring it past the entry and draw it off whole.",
-      `${long(m.sheath!)} of sheath inside.`,
-      "Stripped outside the box: single insulation in the slot.",
-      "The sheath is what the edge may touch.",
-      { measure: `${long(m.sheath!)} past the entry` },
-    ),
+    sheathOff(m),
     card(
       "Line",
       "Along the side, square to its way, into the device to the stop.",
@@ -170,6 +174,49 @@ export const boardEnd: Making = {
 /** What the torque of a board's main switch is written down as. */
 const MAIN = "the main switch";
 export const TORQUE_AT_MAIN = torqueOf(MAIN);
+
+export const feedEnd: Making = {
+  kind: "feed-end",
+  name: "Cable that feeds a board",
+  half: "second",
+  measures: [...boardMeasures, field("torque", "Maker's torque, main switch", 3, 0.5, 20, "N·m")],
+  cards: (m) => [
+    isolate,
+    card(
+      "Dead at the board it comes from",
+      "Its way there is off and locked off; the cable is proved dead at this end, by a tester proved before and after.",
+      "Nothing between any two of line, neutral and earth.",
+      "Off at this board's own main switch: what comes in is live still.",
+      "The main switch of a second board isolates what goes out of it, never what feeds it.",
+      { caution: "Where another trade or another key has that board, wait for whoever holds it." },
+    ),
+    sheathOff(m),
+    card(
+      "Line and neutral",
+      "To the main switch, each into its own terminal, insulation up to it; along the side, never across the devices.",
+      "Line where the switch says line; neither can be pulled.",
+      "Neutral to the bar past the switch: it is not switched.",
+      "A main switch opens both.",
+      { measure: `L ${long(m.line!)}, N ${long(m.neutral!)}` },
+    ),
+    card(
+      "Earth",
+      "To the first screw of the earth bar, before those of the ways; or as the earth of the outbuilding is decided.",
+      "One conductor under the screw.",
+      "House earth and an electrode of its own joined in one bar.",
+      "Which earth an outbuilding has is decided once, and stands in its circuit.",
+      { measure: long(m.earth!) },
+    ),
+    torqueCard(MAIN, m.torque!),
+    card(
+      "Label",
+      "Where it is fed from, by board and way, inside the lid; the feed's way there named after this board.",
+      "Each board names the other.",
+      "Two boards, and nobody knows which switches which.",
+      "Whoever works on it next isolates by these words.",
+    ),
+  ],
+};
 
 export const mainSwitch: Making = {
   kind: "main-switch",

@@ -3,7 +3,7 @@ import { armourIndoor, armourOutdoor, armourPlastic, armourPlasticIndoor } from 
 import type { Making } from "./card";
 import { conduitWork, trayWork, trunkingWork } from "./containment-work";
 import { boxFixing, chase, coil, firstTest } from "./first-fix";
-import { boardEnd, isolator, jointBox, mainSwitch } from "./joints";
+import { boardEnd, feedEnd, isolator, jointBox, mainSwitch } from "./joints";
 import { appliance, rose, wallLight } from "./lights";
 import { breakIn, catenaryWork, findShape, mendOld, oldDraws, softPlaster, trenchWork, underBoards } from "./retrofit";
 import { mineralFirst, mineralSecond } from "./mineral";
@@ -43,6 +43,7 @@ export const makings: readonly Making[] = [
   mineralFirst,
   mineralSecond,
   boardEnd,
+  feedEnd,
   mainSwitch,
 ];
 
