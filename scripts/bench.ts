@@ -16,18 +16,25 @@ import { presetNames, presets } from "../src/core/routing/weights";
 import { generatedHouse } from "../src/core/routing/generated-house";
 import { ternCottage } from "../src/data/demo/tern-cottage";
 
-/** Prints timings; asserts nothing. Medians over the rounds, in milliseconds unless said. */
+/** How long one call takes, ms. */
+function took(run: () => unknown): number {
+  const t = performance.now();
+  run();
+  return performance.now() - t;
+}
+const line = (name: string, ms: number, rest: string): void =>
+  console.log(`${name.padEnd(46)} ${ms.toFixed(2).padStart(9)} ms${rest}`);
+
+/** Prints timings; asserts nothing. Medians over the rounds, in milliseconds unless said; `warm` rounds go before that are not timed. */
 function time(name: string, target: string, rounds: number, run: (round: number) => unknown, warm = 4): void {
   for (let i = 0; i < warm; i++) run(i);
-  const ts = Array.from({ length: rounds }, (_, i) => {
-    const t = performance.now();
-    run(i);
-    return performance.now() - t;
-  }).sort((a, b) => a - b);
-  console.log(
-    `${name.padEnd(46)} ${ts[Math.floor(rounds / 2)]!.toFixed(2).padStart(9)} ms   (most ${ts[rounds - 1]!.toFixed(2)}; aim ${target})`,
-  );
+  const ts = Array.from({ length: rounds }, (_, i) => took(() => run(i))).sort((a, b) => a - b);
+  const [least, most] = [ts[0]!, ts[rounds - 1]!].map((x) => x.toFixed(2));
+  line(name, ts[Math.floor(rounds / 2)]!, `   (${rounds > 1 ? `least ${least}, most ${most}; ` : ""}aim ${target})`);
 }
+
+/** Rounds after which the compiler is done with what is planned again and again, as it is after some minutes at the desk. */
+const SETTLED = 93;
 
 const block = generatedBlock(3, 12);
 /** What a process holds that has planned the block and nothing else; asked of one of its own. */
@@ -44,12 +51,20 @@ const alone = (): string =>
   }).stdout.trimEnd();
 
 const demo = ternCottage();
-const cold = performance.now();
-makePlan(demo);
-console.log(
-  `${"plan of the demo, first ever, nothing warm".padEnd(46)} ${(performance.now() - cold).toFixed(2).padStart(9)} ms`,
+/** What the machine does in this hour: some are at half their speed in one and not in the next. */
+const pace = (): number => {
+  const list = new Float64Array(1 << 16);
+  return took(() => {
+    for (let k = 0; k < 60; k++) for (let i = 0; i < list.length; i++) list[i] = list[i]! * 0.5 + i;
+  });
+};
+time("this machine: four million additions", "none", 101, pace);
+line(
+  "plan of the demo, first ever, nothing warm",
+  took(() => makePlan(demo)),
+  "",
 );
-time("plan of the demo", "120", 31, () => makePlan(demo));
+time("plan of the demo", "120", 31, () => makePlan(demo), SETTLED);
 /** The demo as the planner holds it while one point of it is moved on and on: it lays out anew what the move touches. */
 let held = layHouse(demo);
 const moved = (round: number): House => {
@@ -58,16 +73,16 @@ const moved = (round: number): House => {
   );
   return (held = relayHouse(held, { ...held.job, points }));
 };
-time("plan of the demo after moving one point", "50", 31, (r) => planHouse(moved(r)));
+time("plan of the demo after moving one point", "50", 31, (r) => planHouse(moved(r)), SETTLED);
 /** The same while it is another circuit that is changed each time: the lines stay. */
 let rated = layHouse(demo);
 const changed = (round: number): House => {
   const circuits = rated.job.circuits.map((c, i) => (i === round % 3 ? { ...c, ambient: 25 + (round % 9) } : c));
   return (rated = relayHouse(rated, { ...rated.job, circuits }));
 };
-time("plan of the demo after changing a circuit", "50", 31, (r) => planHouse(changed(r)));
+time("plan of the demo after changing a circuit", "50", 31, (r) => planHouse(changed(r)), SETTLED);
 const planned = makePlan(demo);
-time("quick plan while a point is dragged", "40", 31, (r) => planHouse(moved(r), { before: planned }));
+time("quick plan while a point is dragged", "40", 31, (r) => planHouse(moved(r), { before: planned }), SETTLED);
 const frameOf = (job: Job): ((round: number) => unknown) => {
   const p = job.points.find((x) => x.place.on === "wall")!;
   const laid = layHouse(job);
