@@ -49,7 +49,8 @@ export function endSteps(h: House, plan: WithEnds, f: EndFigures, c: EndCable): 
   if (point.kind !== "board") return [...out, accessorySteps(f, c)];
   const mine = boardFigures(h, plan, point.id)?.cables.find((x) => x.run.id === c.run.id);
   // Without a way there is nothing to connect it to yet.
-  if (mine?.tails) out.push({ kind: mine.feed ? "feed-end" : "board-end", measures: { sheath: SHEATH_PAST_ENTRY, ...mine.tails } });
+  if (mine?.tails)
+    out.push({ kind: mine.feed ? "feed-end" : "board-end", measures: { sheath: SHEATH_PAST_ENTRY, ...mine.tails } });
   return out;
 }
 
