@@ -144,15 +144,14 @@ interface Scratch {
   via: Int32Array;
   prev: Int32Array;
   seen: Int32Array;
-  /** By node: the round in which it was last wanted, or in which what is left to go from it was last guessed. */
+  /** By node: the round in which it was last wanted. */
   wanted: Int32Array;
   /** By node: the length at which it was last looked at, or what was guessed. */
   done: Float64Array;
   /** By node: how far it is, in a search by length. */
   far: Float64Array;
-  /** By node: the least it was reached for on any axis, and the round in which that was. */
+  /** By node: the least it was reached for on any axis. */
   least: Float64Array;
-  touched: Int32Array;
   /** Nodes looked on from, each once, in order; by node: the round in which it was put there. */
   order: Int32Array;
   listed: Int32Array;
@@ -200,7 +199,6 @@ function newScratch(nodes: number): Scratch {
     done: new Float64Array(nodes),
     far: new Float64Array(nodes),
     least: new Float64Array(nodes),
-    touched: new Int32Array(nodes),
     order: new Int32Array(nodes),
     listed: new Int32Array(nodes),
     round: 0,
@@ -260,22 +258,20 @@ export type LookedFrom = (places: Int32Array, least: Float64Array, left: LeftToG
 export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights, tell?: LookedFrom): Way | null {
   if (from < 0 || to < 0) return null;
   const scratch = scratchOf(g);
-  const { best, via, prev, seen, round, queue, wanted: guessed, done: ahead, least, touched, order, listed } = scratch;
+  const { best, via, prev, seen, round, queue, done: ahead, least, order, listed } = scratch;
   const { first, edges, to: ends, heading, box } = g;
   const { cost: costs, bend, throughBox, crossing } = w;
   const [end0, end1] = w.ends;
   const left = w.left ?? leftToGo(g, to, w);
   const { elsewhere } = left;
+  ahead.fill(-1, 0, g.nodes);
+  for (const n of left.around) ahead[n] = left(n);
   /** What is left to go from a node, looked up once for each. */
   const guess = (n: number): number => {
-    if (guessed[n] === round) return ahead[n]!;
-    guessed[n] = round;
-    return (ahead[n] = elsewhere(n));
+    const known = ahead[n]!;
+    return known >= 0 ? known : (ahead[n] = elsewhere(n));
   };
-  for (const n of left.around) {
-    guessed[n] = round;
-    ahead[n] = left(n);
-  }
+  least.fill(Infinity, 0, g.nodes);
   // A place reached so much dearer than on another axis leads nowhere that the other does not: one bend there costs less. A corner
   // keeps the axis, so that a crossing may come first.
   const slack = bend + 2 * crossing + 1e-6;
@@ -286,7 +282,6 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
   via[start] = -1;
   seen[start] = round;
   least[from] = 0;
-  touched[from] = round;
   queue.push(guess(from), start);
   let found = -1;
   // The last bucket that may hold what is wanted.
@@ -314,9 +309,11 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
     for (let k = first[node]!, end = first[node + 1]!; k < end; k++) {
       const e = edges[k]!;
       let enter = costs[e]!;
-      if (enter === Infinity) continue;
       if (extra) enter += extra[e]! * times;
       const next = ends[k]!;
+      const there = least[next]!;
+      // Barred, or too dear before any bend is counted.
+      if (cost + enter > there + slack || enter === Infinity) continue;
       const h = heading[e]!;
       const axis = h === KEEPS ? arrived : h;
       let c = cost + enter;
@@ -325,9 +322,7 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
       else if (h !== KEEPS) c += straight;
       const through = box[e]!;
       if (through >= 0 && through !== end0 && through !== end1) c += throughBox;
-      const there = touched[next] === round ? least[next]! : Infinity;
       if (c > there + slack) continue;
-      touched[next] = round;
       if (c < there) least[next] = c;
       const s = next * 4 + axis;
       if (seen[s]! < round || c < best[s]! - 1e-9) {

@@ -36,8 +36,11 @@ const THICK = 100;
  * Installation method of a leg as laid, by what it lies in; in an insulated stud wall it hangs free unless the wall says that cables
  * are fixed against the board. Source: BS 7671:2018+A2:2022 Table 4A2, in our words.
  */
-export function methodOf(h: House, leg: PinnedLeg, circuit = ""): Method {
-  const section = sectionOfLeg(h, leg, circuit);
+export const methodOf = (h: House, leg: PinnedLeg, circuit = ""): Method =>
+  methodIn(h, leg, sectionOfLeg(h, leg, circuit));
+
+/** The same of a leg whose section is known. */
+function methodIn(h: House, leg: PinnedLeg, section: ReturnType<typeof sectionOfLeg>): Method {
   if (section) {
     const wall = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1]?.wall;
     return section.row.rated === "B" && wall?.insulated ? "A" : section.row.rated;
@@ -169,6 +172,9 @@ function farthest(runs: readonly RatedRun[], board: string): Shape["main"] {
     .way;
 }
 
+/** How a leg is rated: the very same as long as it says the same. */
+const rating = new Kept<PinnedLeg, LaidLeg>();
+
 /** What every circuit comes to, kept with it while it is laid as it was; null for one with something that no table holds. */
 const kept = new Kept<Circuit, LaidCircuit | null>();
 
@@ -206,7 +212,7 @@ export function laidCircuits(
             : l.method === "buried"
               ? "D"
               : "C"
-          : methodOf(h, l, c.id);
+          : methodIn(h, l, section);
         const with_ = warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : { circuits: 1 };
         const how = section
           ? section.row.grouping
@@ -215,19 +221,23 @@ export function laidCircuits(
             : with_.circuits > 1
               ? with_.how
               : undefined;
-        return {
+        const another = own === cable ? null : own;
+        const ambient = method === "D" ? USUAL_SOIL : c.ambient;
+        // The tables for insulated places hold it already.
+        const insulated = method === "C" ? c.insulated : 0;
+        const made = [r.id, i, method, another, fuse, how, with_.circuits, ambient, insulated];
+        return rating.of(l, made, () => ({
           run: r.id,
           leg: i,
           length: pathLength(l.path),
           method,
-          ...(own === cable ? {} : { cable: own }),
+          ...(another ? { cable: another } : {}),
           ...(fuse === undefined ? {} : { fuse }),
           ...(how === undefined ? {} : { arrangement: how }),
           grouped: with_.circuits,
-          ambient: method === "D" ? USUAL_SOIL : c.ambient,
-          // The tables for insulated places hold it already.
-          insulated: method === "C" ? c.insulated : 0,
-        };
+          ambient,
+          insulated,
+        }));
       });
     };
     const rated = new Map<RatedRun, LaidLeg[]>();
@@ -265,8 +275,8 @@ export function laidCircuits(
     const way = shape.main.map((m) => m.to);
     const made = [
       ...[cable, input.rcd, input.ze, input.earthing, input.floorArea, board, ...Object.values(load)],
-      ...[...way, "legs", ...legs.flatMap((l) => Object.values(l))],
-      ...spurs.flatMap((s) => ["off", s.b.joint, s.b.to, ...s.legs.flatMap((l) => Object.values(l))]),
+      ...[...way, "legs", ...legs],
+      ...spurs.flatMap((s) => ["off", s.b.joint, s.b.to, ...s.legs]),
     ];
     const laid = kept.of(listed, made, () => {
       if (circuitFault(input)) return null;
