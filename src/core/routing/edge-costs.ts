@@ -157,6 +157,7 @@ export function borePrice(dear: number, place: BorePlace, cable: Cable, there: r
   const asked = place.asked === null ? 1 : place.asked ? ASKED : NOT_ASKED;
   if (!there.length) return fits(place, [cable]) ? dear * asked * (place.notch === undefined ? 1 : NOTCHED) : Infinity;
   // Loaded cables warm each other: each one already there costs a little, so that bundles do not grow without need.
-  const warm = cable.csa >= WARM_CSA ? there.filter((c) => c.csa >= WARM_CSA).length : 0;
+  let warm = 0;
+  if (cable.csa >= WARM_CSA) for (const c of there) if (c.csa >= WARM_CSA) warm++;
   return fits(place, [...there, cable]) ? dear * SHARED_BORE + warm * GROUPING : Infinity;
 }

@@ -63,7 +63,8 @@ export function leftToGo(g: RouteGraph, to: number, w: LeastCosts): LeftToGo {
   while (inside.length < AROUND && edge.length) {
     let k = 0;
     for (let i = 1; i < cost.length; i++) if (cost[i]! < cost[k]!) k = i;
-    const [node, here] = [edge[k]!, cost[k]!];
+    const node = edge[k]!;
+    const here = cost[k]!;
     edge[k] = edge[edge.length - 1]!;
     cost[k] = cost[cost.length - 1]!;
     edge.pop();
@@ -82,7 +83,9 @@ export function leftToGo(g: RouteGraph, to: number, w: LeastCosts): LeftToGo {
     }
   }
   // Where nothing leads on there is nothing to add.
-  const more = edge.length ? Math.max(0, Math.min(...edge.map((n, i) => cost[i]! - plumb(n)))) : 0;
+  let least = Infinity;
+  for (let i = 0; i < edge.length; i++) least = Math.min(least, cost[i]! - plumb(edge[i]!));
+  const more = edge.length ? Math.max(0, least) : 0;
   const elsewhere = plumbLeft(g, to, w, more);
   const left = (n: number): number => {
     const i = inside.indexOf(n);

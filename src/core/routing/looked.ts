@@ -165,7 +165,8 @@ export function lookAgain(
       past(before - less, less);
     }
     cheaper.edges.forEach((e, i) => {
-      const [a, b] = [g.a[e]!, g.b[e]!];
+      const a = g.a[e]!;
+      const b = g.b[e]!;
       if (!came(a) && !came(b) && !cheaper.near) return;
       past(prices.cost[e]! + Math.min(cameFor(a) + left(b), cameFor(b) + left(a)), cheaper.by[i]!);
     });

@@ -19,8 +19,12 @@ export function bitFor(
   most: number,
   drills: readonly number[] = bits,
 ): number | null {
-  const area = passing.reduce((sum, c) => sum + section(c), 0);
-  const widest = Math.max(0, ...passing.map((c) => Math.hypot(c.width, c.thickness)));
+  let area = 0;
+  let widest = 0;
+  for (const c of passing) {
+    area += section(c);
+    widest = Math.max(widest, Math.sqrt(c.width * c.width + c.thickness * c.thickness));
+  }
   for (const d of drills) {
     if (!atMost(d, most)) break;
     if (atMost(area, (HOLE_FILL * Math.PI * d * d) / 4) && atMost(widest, d)) return d;

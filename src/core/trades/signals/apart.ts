@@ -21,18 +21,25 @@ interface Beside {
 /** How near two legs on one wall or deck come to each other where they run the same way; null where they cross. */
 function beside(a: PinnedLeg, b: PinnedLeg, halves: number): Beside | null {
   let out: Beside | null = null;
-  for (let i = 1; i < a.path.length; i++)
+  for (let i = 1; i < a.path.length; i++) {
+    const p = a.path[i - 1]!;
+    const q = a.path[i]!;
+    const axis = axisOf(p, q);
+    if (axis === null) continue;
     for (let k = 1; k < b.path.length; k++) {
-      const [p, q, r, s] = [a.path[i - 1]!, a.path[i]!, b.path[k - 1]!, b.path[k]!];
-      const axis = axisOf(p, q);
-      if (axis === null || axis !== axisOf(r, s)) continue;
+      const r = b.path[k - 1]!;
+      const s = b.path[k]!;
+      if (axis !== axisOf(r, s)) continue;
       const length =
         Math.min(Math.max(p[axis], q[axis]), Math.max(r[axis], s[axis])) -
         Math.max(Math.min(p[axis], q[axis]), Math.min(r[axis], s[axis]));
       if (length < SIGNAL_BESIDE) continue;
-      const gap = Math.hypot(...([0, 1, 2] as const).filter((n) => n !== axis).map((n) => p[n] - r[n])) - halves;
+      let across = 0;
+      for (let n = 0; n < 3; n++) if (n !== axis) across += (p[n]! - r[n]!) ** 2;
+      const gap = Math.sqrt(across) - halves;
       if (!out || gap < out.gap) out = { gap: Math.max(0, gap), length };
     }
+  }
   return out;
 }
 
