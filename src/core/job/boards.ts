@@ -1,5 +1,6 @@
-import { isMains } from "./mains";
+import { isMains, mainsOf } from "./mains";
 import type { Circuit, Job, Point } from "./model";
+import { pointsById, wiredTo } from "./wired";
 
 /** Order of labels as people count them: DB2 before DB10; then by id. */
 const byLabel = (a: Point, b: Point): number =>
@@ -23,3 +24,16 @@ export const mainCabinet = (job: Pick<Job, "points">): Point | undefined =>
 export const boardOfCircuit = (job: Pick<Job, "points">, c: Pick<Circuit, "board" | "kind">): Point | undefined =>
   (c.board === null ? undefined : job.points.find((p) => p.id === c.board)) ??
   (isMains(c) ? mainBoard(job) : mainCabinet(job));
+
+/** Boards that a circuit feeds: those on it, but for the one it starts from. */
+export function boardsFedBy(job: Pick<Job, "points">, c: Circuit): string[] {
+  const points = pointsById(job.points);
+  const boards = wiredTo(c).filter((id) => points.get(id)?.kind === "board");
+  if (!boards.length) return boards;
+  const own = boardOfCircuit(job, c)?.id;
+  return boards.filter((id) => id !== own);
+}
+
+/** The circuit that feeds a board; undefined for the main one, and where it is not known. */
+export const feedOf = (job: Pick<Job, "points" | "circuits">, board: string): Circuit | undefined =>
+  mainsOf(job).find((c) => boardsFedBy(job, c).includes(board));

@@ -22,9 +22,15 @@ export function carriesWords(x: LaidCircuit): string {
 
 /** How the loop at the worst place is worked out, figure by figure. */
 export function loopWorking(x: LaidCircuit): string {
-  const { cable, ze, earthing } = x.input;
+  const { cable, ze, earthing, before } = x.input;
   const of = ze === null ? (earthing ? `taken for ${earthing}` : "taken, not measured") : "measured";
-  const start = `Ze ${figure(externalLoop(x.input))} Ω (${of})`;
+  const supply = `Ze ${figure(externalLoop(x.input))} Ω (${of})`;
+  const start =
+    before === null
+      ? `${supply} + what feeds its board, which is not known,`
+      : before?.zs != null
+        ? `${figure(before.zs)} Ω at its board, as that is fed,`
+        : supply;
   const r1 = conductorResistance[String(cable.csa)];
   const r2 = conductorResistance[String(cable.cpc)];
   const way =
@@ -40,7 +46,9 @@ export function loopWorking(x: LaidCircuit): string {
 
 /** What was judged of a circuit as it lies, and what was not and why. */
 export function judgedWords(x: LaidCircuit): string {
-  const drop = x.input.designCurrent > 0 ? `volt drop at ${figure(x.input.designCurrent, 1)} A` : null;
+  const lost = x.input.before?.volts;
+  const onTop = lost === undefined ? "" : ` on top of ${figure(lost)} V up to its board`;
+  const drop = x.input.designCurrent > 0 ? `volt drop at ${figure(x.input.designCurrent, 1)} A${onTop}` : null;
   return drop
     ? `Judged: what each leg carries, fault loop, ${drop}.`
     : "Judged: what each leg carries, fault loop. Not judged: volt drop, since no load is given.";

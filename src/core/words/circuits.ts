@@ -118,50 +118,59 @@ export const circuitWords = {
           }. Measure it.`,
           remedy: "Enter the measured Ze under Survey, supply.",
         }
-      : f.case === "tt-without"
+      : f.case === "feed-unknown"
         ? {
             message: laid(
               f,
               n,
-              `The earth is an electrode (TT) and no RCD protects the circuit: at ${figure(measured(f))} Ω no circuit-breaker opens in time.`,
+              `Zs ${figure(measured(f))} Ω is from its own board on and the supply's Ze; how that board is fed is not known, and the loop and the volt drop of what feeds it come on top.`,
             ),
-            remedy: "Put it on a 30 mA RCD.",
+            remedy: "Put the board on the circuit that feeds it, or measure the loop at it.",
           }
-        : f.case === "by-rcd"
+        : f.case === "tt-without"
           ? {
               message: laid(
                 f,
                 n,
-                `Zs ${figure(measured(f))} Ω; with an electrode the ${num(f, "trip")} mA RCD allows ${figure(limit(f))}.`,
+                `The earth is an electrode (TT) and no RCD protects the circuit: at ${figure(measured(f))} Ω no circuit-breaker opens in time.`,
               ),
-              remedy: "A better electrode, or an RCD that trips at less.",
+              remedy: "Put it on a 30 mA RCD.",
             }
-          : f.case === "rcd-relied"
+          : f.case === "by-rcd"
             ? {
                 message: laid(
                   f,
                   n,
-                  `The earth is an electrode (TT): at ${figure(measured(f))} Ω only the ${num(f, "trip")} mA RCD opens on a fault to earth; it allows ${figure(limit(f))}.`,
+                  `Zs ${figure(measured(f))} Ω; with an electrode the ${num(f, "trip")} mA RCD allows ${figure(limit(f))}.`,
                 ),
-                remedy: "Test the RCD and the electrode; press the test button twice a year.",
+                remedy: "A better electrode, or an RCD that trips at less.",
               }
-            : f.case === "electrode"
+            : f.case === "rcd-relied"
               ? {
                   message: laid(
                     f,
                     n,
-                    `The electrode has ${figure(measured(f))} Ω; above ${figure(limit(f))} it may not stay so in dry ground.`,
+                    `The earth is an electrode (TT): at ${figure(measured(f))} Ω only the ${num(f, "trip")} mA RCD opens on a fault to earth; it allows ${figure(limit(f))}.`,
                   ),
-                  remedy: "Drive it deeper, or add another.",
+                  remedy: "Test the RCD and the electrode; press the test button twice a year.",
                 }
-              : {
-                  message: laid(
-                    f,
-                    n,
-                    `Zs ${figure(measured(f))} Ω hot; ${txt(f, "device")} allows ${figure(limit(f))}.`,
-                  ),
-                  remedy: "Use larger cable, a shorter way, or ask about an RCD for fault protection.",
-                },
+              : f.case === "electrode"
+                ? {
+                    message: laid(
+                      f,
+                      n,
+                      `The electrode has ${figure(measured(f))} Ω; above ${figure(limit(f))} it may not stay so in dry ground.`,
+                    ),
+                    remedy: "Drive it deeper, or add another.",
+                  }
+                : {
+                    message: laid(
+                      f,
+                      n,
+                      `Zs ${figure(measured(f))} Ω hot; ${txt(f, "device")} allows ${figure(limit(f))}.`,
+                    ),
+                    remedy: "Use larger cable, a shorter way, or ask about an RCD for fault protection.",
+                  },
   "circuit.spur": (f, n) => {
     switch (f.case) {
       case "outlets":

@@ -57,6 +57,11 @@ export interface CircuitInput {
   ze: number | null;
   /** How the installation is earthed; null or left out when not known: then it is taken as TN-S. */
   earthing?: Earthing | null;
+  /**
+   * Of a circuit that starts at a board fed from another: the loop at that board, hot, Ω, null where it has an electrode of its own, and
+   * the volts lost on the way to it. Null where nobody knows how it is fed; left out at the main board.
+   */
+  before?: { zs: number | null; volts: number } | null;
   /** Trip current of the RCD that protects the circuit, mA; null or left out without one. */
   rcd?: number | null;
   /** Temperature the accessories stand, °C: armoured cable on 70 °C accessories is rated as 70 °C cable. */
@@ -206,8 +211,9 @@ export function atPlace(i: CircuitInput, x: number, spur: readonly CircuitLeg[] 
   const onSpur = i.kind === "ring" ? Math.min(i.designCurrent, OUTLET) : i.designCurrent;
   const far = (per: (l: CircuitLeg) => number): number => counted(i.kind, along(i.legs, per, x), along(i.legs, per));
   const volts =
+    (i.before?.volts ?? 0) +
     (i.designCurrent * far(drop) + along(spur, (l) => drop(l) * Math.min(onSpur, l.fuse ?? Infinity))) / 1000;
-  const zs = externalLoop(i) + (far(ohms) + along(spur, ohms)) * WARM;
+  const zs = (i.before?.zs ?? externalLoop(i)) + (far(ohms) + along(spur, ohms)) * WARM;
   return { zs, drop: { volts, percent: (100 * volts) / NOMINAL } };
 }
 
@@ -349,6 +355,7 @@ function loopFacts(i: CircuitInput, zs: number, maxZs: number | null): Fact[] {
     found.push(
       loop({ measured: zs, limit: maxZs!, ...most, of: { device: `${i.device.curve}${num(i.device.rating)}` } }),
     );
+  if (i.before === null) found.push(loop({ case: "feed-unknown", severity: "warn", measured: zs, unit: "Ω" }));
   if (i.ze === null)
     found.push(
       loop({ case: "ze-taken", severity: "note", of: { ze: externalLoop(i), earthing: i.earthing ?? "unknown" } }),

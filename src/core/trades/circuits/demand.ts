@@ -30,7 +30,10 @@ const familyOf = (c: Circuit, sockets: boolean): Family =>
  * counts in full. By the school "full" everything does. Typical. Source: on-site working practice to BS 7671:2018+A2:2022 311.1.
  */
 export function maximumDemand(job: Job): Demand {
-  const loads = mainsOf(job).map((c) => ({ c, load: circuitLoad(job, c) }));
+  // What feeds a board draws what that board's circuits do, which are counted.
+  const loads = mainsOf(job)
+    .map((c) => ({ c, load: circuitLoad(job, c) }))
+    .filter((x) => x.load.from !== "board");
   const full = job.settings.schools.diversity === "full";
   const seen = new Map<Family, number>();
   const lines = loads

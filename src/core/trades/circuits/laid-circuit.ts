@@ -1,6 +1,6 @@
 import { mainsOf } from "../../job/mains";
 import { isMetalClad } from "../../rules/cables";
-import { mainBoard } from "../../job/boards";
+import { boardOfCircuit, feedOf, mainBoard } from "../../job/boards";
 import { asWired, behindFuse, tripOf, wiredTo } from "../../job/wired";
 import { Kept } from "../../base/kept";
 import { signedArea } from "../../base/polygon";
@@ -191,12 +191,22 @@ export function laidCircuits(
 ): LaidCircuit[] {
   const through = holesByRun(holes);
   const main = mainBoard(h.job)?.id ?? "";
-  return mainsOf(h.job).flatMap((listed): LaidCircuit[] => {
+  const all = mainsOf(h.job);
+  /** What lies before the board of a circuit, see `CircuitInput`; those that feed it, and each other, count once. */
+  const before = (listed: Circuit, feeds: readonly Circuit[]): CircuitInput["before"] => {
+    const board = boardOfCircuit(h.job, listed)?.id ?? main;
+    if (board === main) return undefined;
+    const feed = feedOf(h.job, board);
+    const laid = feed && !feeds.includes(feed) ? layOut(feed, [...feeds, feed]) : undefined;
+    const there = laid?.places.find((p) => p.point === board);
+    return there ? { zs: feed!.farEarth === "electrode" ? null : there.zs, volts: there.drop.volts } : null;
+  };
+  const layOut = (listed: Circuit, feeds: readonly Circuit[]): LaidCircuit | undefined => {
     const c = asWired(listed, h.job.points);
     const cable = cableOf(c.cable, h.catalogue);
     const laidNow = runs.filter((r) => r.circuit === c.id);
     const own = laidNow.length ? [...laidNow, ...oldRuns(h, listed, runs, found)] : laidNow;
-    if (!cable || c.state === "keep" || !own.length) return [];
+    if (!cable || c.state === "keep" || !own.length) return undefined;
     const board = c.board ?? main;
     const behind = behindFuse(c, (id) => h.points[h.pointOfId.get(id) ?? -1]?.point.kind);
     const ratedLegs = (r: RatedRun): LaidLeg[] => {
@@ -247,6 +257,7 @@ export function laidCircuits(
       return legs;
     };
     const load = circuitLoad(h.job, c);
+    const origin = before(listed, feeds);
     const shape = shapeOf(c, own, board);
     const legs = shape.main.flatMap((m) => legsOf(m.run));
     /** How many legs lead to a point of the way, and how long they are, m. */
@@ -266,14 +277,16 @@ export function laidCircuits(
       designCurrent: load.amps,
       legs,
       spurs: spurs.map((s) => ({ at: s.at, legs: s.legs })),
-      ze: h.job.supply.ze,
-      earthing: h.job.supply.earthing,
+      ze: origin?.zs === null ? null : h.job.supply.ze,
+      earthing: origin?.zs === null ? "TT" : h.job.supply.earthing,
+      ...(origin === undefined ? {} : { before: origin }),
       rcd: tripOf(h.job, c),
       floorArea: floorServed(h, c),
     };
-    if (!legs.length) return [];
+    if (!legs.length) return undefined;
     const way = shape.main.map((m) => m.to);
     const made = [
+      ...[origin === null, origin?.zs, origin?.volts],
       ...[cable, input.rcd, input.ze, input.earthing, input.floorArea, board, ...Object.values(load)],
       ...[...way, "legs", ...legs],
       ...spurs.flatMap((s) => ["off", s.b.joint, s.b.to, ...s.legs]),
@@ -294,8 +307,9 @@ export function laidCircuits(
         ]),
       };
     });
-    return laid ? [laid] : [];
-  });
+    return laid ?? undefined;
+  };
+  return all.flatMap((c) => layOut(c, [c]) ?? []);
 }
 
 /** Loop and drop at the points of a circuit; one that two cables lead to counts by the worse. */

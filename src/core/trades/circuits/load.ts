@@ -1,4 +1,5 @@
 import type { Circuit, Job, Point } from "../../job/model";
+import { boardsFedBy } from "../../job/boards";
 import { asWired, behindFuse, pointsById, wiredTo } from "../../job/wired";
 import { accessories, isSocket } from "../../rules/accessories";
 import { NOMINAL } from "../../rules/supply";
@@ -8,12 +9,12 @@ import { type CookerSchool, cookerDemand } from "./cooker";
 export const pointWatts = (p: Pick<Point, "kind" | "watts">): number => p.watts ?? accessories[p.kind].watts ?? 0;
 
 /**
- * What a circuit is designed for, A, and where that comes from: a load given for it as a whole; for sockets all that its device lets
- * through; else the loads of its points, what lies behind a fused unit no more than its fuse. None: nothing on it draws anything known.
+ * What a circuit is designed for, A, and where that comes from: a load given for it as a whole; for sockets, and for
+ * a board that it feeds, all that its device lets through; else the loads of its points, what lies behind a fused unit no more than its fuse. None: nothing on it draws anything known.
  */
 export interface Load {
   amps: number;
-  from: "given" | "sockets" | "points" | "none";
+  from: "given" | "sockets" | "board" | "points" | "none";
   /** Before diversity, A. */
   full: number;
 }
@@ -32,6 +33,7 @@ export function circuitLoad(job: Pick<Job, "points" | "settings">, listed: Circu
   if (c.watts > 0) return cooker(c.watts, "given");
   if ((c.kind === "ring" || c.kind === "radial") && own.some((p) => isSocket(p.kind)))
     return { amps: c.device.rating, from: "sockets", full: c.device.rating };
+  if (boardsFedBy(job, listed).length) return { amps: c.device.rating, from: "board", full: c.device.rating };
   const behind = behindFuse(c, (id) => pointOf.get(id)?.kind);
   const byUnit = new Map<string, number>();
   let watts = 0;
