@@ -17,6 +17,8 @@ describe("two points in one place", () => {
     expect(run.legs.map((l) => [l.surface, l.method])).toEqual([[{ kind: "wall", id: "kitchen-w2" }, "chase"]]);
     expect(run.legs[0]!.path[0]).toEqual(run.legs[0]!.path[1]);
     expect(run.pathLength).toBe(0);
+    // Nothing is cut for it, be the leaf as thin as it may.
+    expect(run.legs[0]!.depth).toBe(0);
     // What it takes to reach into both boxes.
     const ends = plan.ends.filter((e) => e.run === run.id).reduce((sum, e) => sum + e.measures.fromMiddle!, 0);
     expect(ends).toBeGreaterThan(200);

@@ -66,7 +66,7 @@ describe("a second board in the shed, fed from way 8 of the first", () => {
 
 describe("a circuit of that second board", () => {
   /** A socket in the shed on a 16 A circuit of its own, of a house whose Ze was measured. */
-  const withSocket = (feed: object = {}) =>
+  const withSocket = (feed: object = {}, beside = 700) =>
     laid((listed) => {
       const j = withBoard(listed);
       const k1 = j.points.find((p) => p.id === "k1")!.place as { on: "wall"; wall: string; u: number; v: number };
@@ -74,7 +74,7 @@ describe("a circuit of that second board", () => {
       return jobSchema.parse({
         ...j,
         supply: { ...j.supply, ze: 0.3, earthing: "TN-S" },
-        points: [...j.points, { id: "sk", label: "S99", kind: "socket", place: { ...k1, u: k1.u + 700 } }],
+        points: [...j.points, { id: "sk", label: "S99", kind: "socket", place: { ...k1, u: k1.u + beside } }],
         circuits: [
           ...j.circuits.map((c) => (c.id === "k" ? { ...c, ...feed } : c)),
           { ...usual, id: "sh", label: "R9", points: ["sk"], spurs: [], way: 1, board: "k1", walls: "surface" },
@@ -131,6 +131,40 @@ describe("a circuit of that second board", () => {
     expect(loopWorking(own)).toContain("+ what feeds its board, which is not known,");
     expect(maximumDemand(fed.h.job).lines.map((l) => l.circuit)).not.toContain("k");
     expect(maximumDemand(fed.h.job).lines.map((l) => l.circuit)).toContain("sh");
+  });
+  it("a third board between: what feeds each other is laid all the same, and said not to be known", () => {
+    const { h, plan } = laid((listed) => {
+      const j = withBoard(listed);
+      const k1 = j.points.find((p) => p.id === "k1")!;
+      const place = k1.place as { on: "wall"; wall: string; u: number; v: number };
+      const feed = j.circuits.find((c) => c.id === "k")!;
+      return jobSchema.parse({
+        ...j,
+        points: [...j.points, { ...k1, id: "k2", label: "DB3", place: { ...place, u: place.u + 700 } }],
+        circuits: [
+          ...j.circuits.map((c) => (c.id === "k" ? { ...c, board: "k2" } : c)),
+          { ...feed, id: "kk", label: "K2", points: ["k2"], board: "k1", way: 1 },
+        ],
+      });
+    });
+    const all = laidCircuits(h, plan.runs, plan.holes, plan.found);
+    expect(all.flatMap((x) => (x.input.before === undefined ? [] : [x.circuit.id]))).toEqual(["k", "kk"]);
+    expect([feedOf(h.job, "k1")!.id, feedOf(h.job, "k2")!.id]).toEqual(["k", "kk"]);
+  });
+  it("is tied after the feed, whose main switch stands before way 1", () => {
+    const { h, plan } = withSocket();
+    const f = boardFigures(h, plan, "k1")!;
+    expect(f.cables.map((c) => [c.circuit.id, c.block, c.feed])).toEqual([
+      ["k", 0, true],
+      ["sh", 1, false],
+    ]);
+    // By its way in the first board, 8, it would cross what goes to way 1 here.
+    expect([f.crossings, f.least]).toEqual([0, 0]);
+    // From the left it comes in before the feed, and has to cross it.
+    const left = withSocket({}, -700);
+    const g = boardFigures(left.h, left.plan, "k1")!;
+    expect(g.cables.map((c) => c.edge)).toEqual(["left", "right"]);
+    expect([g.crossings, g.least]).toEqual([1, 1]);
   });
   it("two boards that feed each other are laid all the same", () => {
     const { h, plan } = withSocket({ board: "k1", points: ["k1"] });

@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { giveWays } from "./give-ways";
-import { DRESS, boardLayout, boardTails } from "./layout";
+import { DRESS, boardLayout, boardTails, feedTails } from "./layout";
 import { seatsFor } from "./seats";
 import { type ComingCable, asGiven, crossingsIn, tieOrder } from "./tie-order";
 
@@ -131,6 +131,13 @@ describe("a board inside", () => {
       neutral: Math.ceil((156.5 + 210 + DRESS) / 10) * 10,
       earth: Math.ceil((13.5 + 210 + DRESS) / 10) * 10,
     });
+  });
+  it("what feeds it: to the main switch at 38, 78 down, and to the first screw of the earth bar at 190, 210 down", () => {
+    const b = boardLayout({ width: 360, height: 240 }, 8);
+    expect(b.earthBar).toMatchObject({ x0: 190, y: 210 });
+    const main = Math.ceil((300 - 38 + 78 + DRESS) / 10) * 10;
+    const earth = Math.ceil((300 - 193.5 + 210 + DRESS) / 10) * 10;
+    expect(feedTails(b, { x: 300, y: 0 })).toEqual({ line: main, neutral: main, earth });
   });
   it("notches with webs between while they fit, then one slot, then two rows", () => {
     const te = { width: 10.1, thickness: 5.8 };
