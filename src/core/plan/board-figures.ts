@@ -200,7 +200,9 @@ const EDGE_ORDER: Record<BoardCable["edge"], number> = { left: 0, top: 1, behind
 /** Cables by the section or the drop that they come in, in the order that these stand along the board. */
 function blocksOf(h: House, placed: PlacedPoint, ends: readonly EndCable[]): Group[] {
   const frame = h.faces[placed.face]?.frame;
-  const { u, v } = placed.point.place as { u: number; v: number };
+  const { place } = placed.point;
+  // On a deck everything comes in behind its middle.
+  const { u, v } = place.on === "wall" ? place : { u: 0, v: 0 };
   const sections = new Map(sectionsOf(h).map((s) => [s.section.id, s]));
   const groups = new Map<string, Group>();
   for (const e of ends) {

@@ -64,6 +64,21 @@ describe("a second board in the shed, fed from way 8 of the first", () => {
   });
 });
 
+describe("a board put on a ceiling by mistake", () => {
+  it("has its cables come in behind its middle, and is drawn", () => {
+    const { h, plan } = laid((j) => {
+      const l1 = j.points.find((p) => p.id === "l1")!.place as { x: number };
+      const there = withBoard(j);
+      const place = { ...l1, x: l1.x + 900 };
+      return jobSchema.parse({ ...there, points: there.points.map((p) => (p.id === "k1" ? { ...p, place } : p)) });
+    });
+    const f = boardFigures(h, plan, "k1")!;
+    expect(f.cables.map((c) => [c.edge, c.entry])).toEqual([["behind", { x: 240, y: 120 }]]);
+    const numbers = JSON.stringify(drawBoardEntry(f, new Map()), (_, x: unknown) => (Number.isNaN(x) ? "none" : x));
+    expect(numbers).not.toContain('"none"');
+  });
+});
+
 describe("a circuit of that second board", () => {
   /** A socket in the shed on a 16 A circuit of its own, of a house whose Ze was measured. */
   const withSocket = (feed: object = {}, beside = 700) =>
