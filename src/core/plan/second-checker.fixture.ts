@@ -97,7 +97,19 @@ export function secondLook(job: Job, plan: Pick<Plan, "runs" | "holes">): string
           if (free.some((o) => insideBox(o, u, v))) return tell(`leg ${i} goes through what is kept free`);
         }
         const leaf = w.wall.leaf ?? w.wall.thickness;
-        if (l.method === "chase" && w.wall.build === "masonry" && l.depth * (near(a[2], b[2]) ? 6 : 3) > leaf + 1e-6)
+        // Behind the plate of a point that it serves nothing is chased: the box is let in.
+        const inBox = job.points.some((p) => {
+          if ((p.id !== r.from && p.id !== r.to) || p.place.on !== "wall" || p.place.wall !== w.id) return false;
+          const { width, height } = plateOf(p);
+          const { u, v } = p.place;
+          return [a, b].every((q) => Math.abs(on(w, q).u - u) <= width / 2 && Math.abs(on(w, q).v - v) <= height / 2);
+        });
+        if (
+          !inBox &&
+          l.method === "chase" &&
+          w.wall.build === "masonry" &&
+          l.depth * (near(a[2], b[2]) ? 6 : 3) > leaf + 1e-6
+        )
           tell(`leg ${i} is chased too deep into ${w.id}`);
         const { studs } = w.wall;
         if (l.method === "stud-void" && studs && near(a[2], b[2])) {

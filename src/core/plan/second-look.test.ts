@@ -1,7 +1,7 @@
 import fc from "fast-check";
 import { describe, expect, it } from "vitest";
 import { generatedHouse } from "../routing/generated-house";
-import { changedHouses } from "./changed-house.fixture";
+import { changedHouse, changedHouses } from "./changed-house.fixture";
 import { secondLook } from "./second-checker.fixture";
 import { makePlan } from "./plan";
 
@@ -19,6 +19,29 @@ describe("a second look, by a checker that shares nothing with the first", () =>
       }),
       { numRuns: 300 },
     ));
+  it("lets a cable come out of a corner right into the board that reaches there, however thin the leaf", () => {
+    const job = changedHouse(1, [
+      [8, 59, 0],
+      [0, 0, 0],
+      [0, 6, 0],
+    ]);
+    const plan = makePlan(job);
+    expect(secondLook(job, plan)).toEqual([]);
+    // The same leg farther along the wall is a chase too deep for it.
+    const moved = plan.runs.map((r) =>
+      r.id !== "ring.board.r1s0"
+        ? r
+        : {
+            ...r,
+            legs: r.legs.map((l, i) =>
+              i < r.legs.length - 1
+                ? l
+                : { ...l, path: l.path.map(([x, y, z]) => [x - 400, y, z] as (typeof l.path)[0]) },
+            ),
+          },
+    );
+    expect(secondLook(job, { ...plan, runs: moved }).some((x) => x.includes("too deep"))).toBe(true);
+  });
   it("sees a leg out of its zone, a hole that is not listed, one in the wrong place and one too large", () => {
     const job = generatedHouse(7, 2, 3);
     const plan = makePlan(job);
