@@ -33,7 +33,7 @@ function time(name: string, target: string, rounds: number, run: (round: number)
   line(name, ts[Math.floor(rounds / 2)]!, `   (${rounds > 1 ? `least ${least}, most ${most}; ` : ""}aim ${target})`);
 }
 
-/** Rounds after which the compiler is done with what is planned again and again, as it is after some minutes at the desk. */
+/** Rounds after which times no longer fall, as after some minutes at the desk. */
 const SETTLED = 93;
 
 const block = generatedBlock(3, 12);

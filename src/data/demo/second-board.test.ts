@@ -164,6 +164,7 @@ describe("a circuit of that second board", () => {
     });
     const all = laidCircuits(h, plan.runs, plan.holes, plan.found);
     expect(all.flatMap((x) => (x.input.before === undefined ? [] : [x.circuit.id]))).toEqual(["k", "kk"]);
+    expect(plan.facts.some((f) => f.case === "feed-unknown")).toBe(true);
     expect([feedOf(h.job, "k1")!.id, feedOf(h.job, "k2")!.id]).toEqual(["k", "kk"]);
   });
   it("is tied after the feed, whose main switch stands before way 1", () => {

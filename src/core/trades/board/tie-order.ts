@@ -1,7 +1,10 @@
 /** A cable that comes to a board. */
 export interface ComingCable {
   id: string;
-  /** Way it goes to, nought for the main switch; null where its circuit has none yet: it then lies past the others of its block, and crosses none. */
+  /**
+   * Way it goes to, nought for the main switch; null where its circuit has none yet: it then lies past the others of its block, and
+   * crosses none.
+   */
   way: number | null;
   /**
    * Cables of one block come along one section or drop and may be tied in any order at its far end; blocks come in at the board in

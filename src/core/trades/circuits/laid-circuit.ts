@@ -192,16 +192,29 @@ export function laidCircuits(
   const through = holesByRun(holes);
   const main = mainBoard(h.job)?.id ?? "";
   const all = mainsOf(h.job);
-  /** What lies before the board of a circuit, see `CircuitInput`; those that feed it, and each other, count once. */
-  const before = (listed: Circuit, feeds: readonly Circuit[]): CircuitInput["before"] => {
+  const { ze, earthing } = h.job.supply;
+  /** The supply of a circuit and what lies before its board; an electrode on the way there is the earth of all that comes after. */
+  const before = (listed: Circuit): Pick<CircuitInput, "ze" | "earthing" | "before"> => {
     const board = boardOfCircuit(h.job, listed)?.id ?? main;
-    if (board === main) return undefined;
+    if (board === main) return { ze, earthing };
     const feed = feedOf(h.job, board);
-    const laid = feed && !feeds.includes(feed) ? layOut(feed, [...feeds, feed]) : undefined;
+    const laid = feed && layOut(feed);
     const there = laid?.places.find((p) => p.point === board);
-    return there ? { zs: feed!.farEarth === "electrode" ? null : there.zs, volts: there.drop.volts } : null;
+    if (!laid || !there) return { ze, earthing, before: null };
+    const { volts } = there.drop;
+    if (laid.circuit.farEarth === "electrode") return { ze: null, earthing: "TT", before: { zs: null, volts } };
+    return { ze: laid.input.ze, earthing: laid.input.earthing ?? null, before: { zs: there.zs, volts } };
   };
-  const layOut = (listed: Circuit, feeds: readonly Circuit[]): LaidCircuit | undefined => {
+  /** Each once; one that is come to while it is laid, since boards feed each other, is not known. */
+  const done = new Map<Circuit, LaidCircuit | undefined>();
+  const layOut = (listed: Circuit): LaidCircuit | undefined => {
+    if (!done.has(listed)) {
+      done.set(listed, undefined);
+      done.set(listed, laidOut(listed));
+    }
+    return done.get(listed);
+  };
+  const laidOut = (listed: Circuit): LaidCircuit | undefined => {
     const c = asWired(listed, h.job.points);
     const cable = cableOf(c.cable, h.catalogue);
     const laidNow = runs.filter((r) => r.circuit === c.id);
@@ -257,7 +270,7 @@ export function laidCircuits(
       return legs;
     };
     const load = circuitLoad(h.job, c);
-    const origin = before(listed, feeds);
+    const origin = before(listed);
     const shape = shapeOf(c, own, board);
     const legs = shape.main.flatMap((m) => legsOf(m.run));
     /** How many legs lead to a point of the way, and how long they are, m. */
@@ -277,16 +290,14 @@ export function laidCircuits(
       designCurrent: load.amps,
       legs,
       spurs: spurs.map((s) => ({ at: s.at, legs: s.legs })),
-      ze: origin?.zs === null ? null : h.job.supply.ze,
-      earthing: origin?.zs === null ? "TT" : h.job.supply.earthing,
-      ...(origin === undefined ? {} : { before: origin }),
+      ...origin,
       rcd: tripOf(h.job, c),
       floorArea: floorServed(h, c),
     };
     if (!legs.length) return undefined;
     const way = shape.main.map((m) => m.to);
     const made = [
-      ...[origin === null, origin?.zs, origin?.volts],
+      ...[origin.before === null, origin.before?.zs, origin.before?.volts],
       ...[cable, input.rcd, input.ze, input.earthing, input.floorArea, board, ...Object.values(load)],
       ...[...way, "legs", ...legs],
       ...spurs.flatMap((s) => ["off", s.b.joint, s.b.to, ...s.legs]),
@@ -309,7 +320,7 @@ export function laidCircuits(
     });
     return laid ?? undefined;
   };
-  return all.flatMap((c) => layOut(c, [c]) ?? []);
+  return all.flatMap((c) => layOut(c) ?? []);
 }
 
 /** Loop and drop at the points of a circuit; one that two cables lead to counts by the worse. */
