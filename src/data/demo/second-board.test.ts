@@ -133,6 +133,34 @@ describe("a circuit of that second board", () => {
     expect(own.input.before!.volts).toBe(feed.places.find((p) => p.point === "k1")!.drop.volts);
     expect(own.result.zs).toBeGreaterThan(200);
   });
+  it("so does a third board fed from there", () => {
+    const { h, plan } = laid((listed) => {
+      const j = withBoard(listed);
+      const k1 = j.points.find((p) => p.id === "k1")!;
+      const place = k1.place as { on: "wall"; wall: string; u: number; v: number };
+      const k = j.circuits.find((c) => c.id === "k")!;
+      return jobSchema.parse({
+        ...j,
+        supply: { ...j.supply, ze: 0.3, earthing: "TN-S" },
+        points: [
+          ...j.points,
+          { ...k1, id: "k2", label: "DB3", place: { ...place, u: place.u + 700 } },
+          { id: "sk", label: "S99", kind: "socket", place: { ...place, u: place.u - 700 } },
+        ],
+        circuits: [
+          ...j.circuits.map((c) => (c.id === "k" ? { ...c, farEarth: "electrode" } : c)),
+          { ...k, id: "kk", label: "K2", points: ["k2"], board: "k1", way: 1, farEarth: "house" },
+          { ...k, id: "ks", label: "K3", kind: "radial", points: ["sk"], board: "k2", way: 1, farEarth: null },
+        ],
+      });
+    });
+    const all = laidCircuits(h, plan.runs, plan.holes, plan.found);
+    const [kk, ks] = ["kk", "ks"].map((id) => all.find((x) => x.circuit.id === id)!);
+    const there = kk!.places.find((p) => p.point === "k2")!;
+    expect([ks!.input.earthing, ks!.input.ze]).toEqual(["TT", null]);
+    expect(ks!.input.before).toEqual({ zs: there.zs, volts: there.drop.volts });
+    expect(there.zs).toBeGreaterThan(200);
+  });
   it("fed by nobody knows what is said to read more, and a feed is not counted twice in the demand", () => {
     const fed = withSocket();
     const apart = withSocket({ points: [] });
