@@ -33,12 +33,12 @@ it("is never more than what is left, nor more than an edge and what is left behi
     fc.property(fc.integer({ min: 1, max: 60 }), fc.nat(20), fc.nat(20), (seed, i, j) => {
       const { g, from, to, w } = between(seed, i, j);
       const left = leftToGo(g, to, w);
-      expect(left(to)).toBe(0);
-      expect(left(from)).toBeLessThanOrEqual(plainCheapest(g, from, to, { ...w, bend: 0 }) + 1e-6);
+      expect(left.from(to)).toBe(0);
+      expect(left.from(from)).toBeLessThanOrEqual(plainCheapest(g, from, to, { ...w, bend: 0 }) + 1e-6);
       for (let e = 0; e < g.a.length; e++) {
         const [a, b, cost] = [g.a[e]!, g.b[e]!, w.cost[e]!];
-        expect(left(a)).toBeLessThanOrEqual(cost + left(b) + 1e-6);
-        expect(left(b)).toBeLessThanOrEqual(cost + left(a) + 1e-6);
+        expect(left.from(a)).toBeLessThanOrEqual(cost + left.from(b) + 1e-6);
+        expect(left.from(b)).toBeLessThanOrEqual(cost + left.from(a) + 1e-6);
       }
     }),
     { numRuns: 10 },
@@ -50,7 +50,7 @@ it("is more than level and plumb where the last of the way is chased into masonr
   for (let seed = 1; seed <= 12; seed++) {
     const { g, from, to, w } = between(seed, 0, 5);
     const plumb = [g.x, g.y, g.z].reduce((s, c) => s + Math.abs(c[from]! - c[to]!), 0);
-    if (leftToGo(g, to, w)(from) > plumb + 100) more++;
+    if (leftToGo(g, to, w).from(from) > plumb + 100) more++;
   }
   expect(more).toBeGreaterThan(3);
 });
@@ -70,9 +70,9 @@ it("is what leads on where little does: the places around are looked at until th
     others: new Uint8Array(4),
   };
   const left = leftToGo(compile(g, new Int32Array()), c, w);
-  expect([left(c), left(b)]).toEqual([0, 500 * (1 - 1e-12)]);
-  expect(left(a)).toBeCloseTo(1500, 6);
-  expect(left(alone)).toBeCloseTo(2500, 6);
+  expect([left.from(c), left.from(b)]).toEqual([0, 500 * (1 - 1e-12)]);
+  expect(left.from(a)).toBeCloseTo(1500, 6);
+  expect(left.from(alone)).toBeCloseTo(2500, 6);
 });
 
 it("counts no more than the way to a cheap place and on from there, and no less than the cheapest price for all of it", () => {
@@ -96,5 +96,5 @@ it("counts no more than the way to a cheap place and on from there, and no less 
     [beside, 1750],
     [far, 18_000],
   ] as const)
-    expect(left(n)).toBeCloseTo(want, 6);
+    expect(left.from(n)).toBeCloseTo(want, 6);
 });

@@ -1,7 +1,7 @@
 import { atLeast, atMost, below } from "../base/tolerance";
 import type { RouteGraph } from "./graph";
 import { type LeftToGo, leftToGo } from "./left-to-go";
-import { SPARE, type Way, type Weights, cheapestWay, costOfWay } from "./search";
+import { type LookedFrom, SPARE, type Way, type Weights, cheapestWay, costOfWay } from "./search";
 import type { Prices } from "./tariffs";
 
 /**
@@ -24,28 +24,19 @@ export interface Looked {
 
 /** Searches for the cheapest way between two nodes, and keeps what was looked at. */
 export function lookFor(g: RouteGraph, from: number, to: number, w: Weights, { changed }: Prices): Looked {
-  const out: Looked = {
-    way: null,
-    cost: Infinity,
-    places: new Int32Array(),
-    least: new Float64Array(),
-    others: new Uint8Array(),
-    left: null,
-    changes: changed.length,
-  };
-  out.way = cheapestWay(g, from, to, w, (places, least, left) => {
-    out.left = left;
-    out.places = places.slice();
-    out.least = new Float64Array(places.length);
-    out.others = new Uint8Array(places.length);
-    for (let i = 0; i < places.length; i++) {
-      out.least[i] = least[places[i]!]!;
-      out.others[i] = w.others[places[i]!]!;
-    }
-  });
-  out.cost = out.way?.cost ?? Infinity;
-  return out;
+  const seen: LookedFrom = { places: NOWHERE, least: NOTHING, left: null };
+  const way = cheapestWay(g, from, to, w, seen);
+  const places = seen.places.slice();
+  const least = new Float64Array(places.length);
+  const others = new Uint8Array(places.length);
+  for (let i = 0; i < places.length; i++) {
+    least[i] = seen.least[places[i]!]!;
+    others[i] = w.others[places[i]!]!;
+  }
+  return { way, cost: way?.cost ?? Infinity, places, least, others, left: seen.left, changes: changed.length };
 }
+const NOWHERE = new Int32Array();
+const NOTHING = new Float64Array();
 
 /** Room for looking up places and edges, kept from one time to the next: `round` tells what belongs to this one. */
 interface Room {
@@ -98,10 +89,103 @@ function cheaperEdges(g: RouteGraph, { cost, changed, was: prices }: Prices, was
   return out;
 }
 
-/** By how much ways may have become cheaper in all since a search, and the least that any costs past what is not counted in that. */
-interface Since {
-  by: number;
-  least: number;
+/** What has become of what a search looked at. */
+class Again {
+  /** By how much ways have become cheaper in all since, and the least that any costs past what is not counted in that. */
+  by = 0;
+  least = Infinity;
+  /** What is left to go from any place, by what edges cost now. */
+  readonly left: LeftToGo;
+  private readonly then: LeftToGo;
+  /** The places that it looked on from, looked up by node, once that is asked for. */
+  private room: Room | null = null;
+
+  constructor(
+    private readonly g: RouteGraph,
+    to: number,
+    private readonly w: Weights,
+    private readonly cost: Float64Array,
+    private readonly was: Looked,
+    private readonly cheaper: CheaperEdges,
+  ) {
+    this.then = was.left!;
+    this.left = cheaper.near ? leftToGo(g, to, w) : this.then;
+  }
+
+  private lookUp(): Room {
+    const room = (this.room = roomOf(this.g));
+    const { places, least } = this.was;
+    for (let i = 0; i < places.length; i++) {
+      room.reached[places[i]!] = room.round;
+      room.least[places[i]!] = least[i]!;
+    }
+    return room;
+  }
+
+  /** What it was reached for at least: where the search did not come to, no way led on for less than what it found. */
+  cameFor(n: number): number {
+    const room = this.room ?? this.lookUp();
+    return room.reached[n] === room.round ? room.least[n]! : this.was.cost - this.then.from(n);
+  }
+
+  private came(n: number): boolean {
+    const room = this.room ?? this.lookUp();
+    return room.reached[n] === room.round;
+  }
+
+  private past(cost: number, less: number, most: number): void {
+    if (below(cost, most)) this.by += less;
+    else this.least = Math.min(this.least, cost);
+  }
+
+  /** Counts what lies where a way gets past for less than so much. */
+  count(most: number): void {
+    this.by = 0;
+    this.least = Infinity;
+    const { g, w, left, then, cost } = this;
+    const { places, least, others } = this.was;
+    // Where other cables no longer lie across.
+    if (w.crossing > 0)
+      for (let i = 0; i < places.length; i++) {
+        const n = places[i]!;
+        if (others[i]! & ~w.others[n]!) this.past(least[i]! + left.from(n), w.crossing, most);
+      }
+    // The same where the search did not come to: such places were not kept, and less may be left from them than it took.
+    if (w.crossing > 0 && left !== then) {
+      let less = Math.max(0, then.more - left.more);
+      for (const n of then.around) less = Math.max(less, then.from(n) - left.from(n));
+      for (const n of left.around) less = Math.max(less, then.from(n) - left.from(n));
+      this.past(this.was.cost - less, less, most);
+    }
+    const { edges, by, near } = this.cheaper;
+    for (let i = 0; i < edges.length; i++) {
+      const e = edges[i]!;
+      const a = g.a[e]!;
+      const b = g.b[e]!;
+      if (!near && !this.came(a) && !this.came(b)) continue;
+      const there = Math.min(this.cameFor(a) + left.from(b), this.cameFor(b) + left.from(a));
+      this.past(cost[e]! + there, by[i]!, most);
+    }
+  }
+}
+
+/** What is left to go back to the start of a way: no less than it took to come from there, but for what is cheaper since. */
+class BackToStart implements LeftToGo {
+  readonly around: readonly number[] = [];
+  readonly more = 0;
+  constructor(
+    private readonly start: LeftToGo,
+    private readonly again: Again,
+    private readonly by: number,
+  ) {}
+
+  from(n: number): number {
+    return Math.max(this.start.from(n), this.again.cameFor(n) - this.by);
+  }
+
+  elsewhere(n: number): number {
+    return this.from(n);
+  }
 }
 
 /**
@@ -128,59 +212,17 @@ export function lookAgain(
   const cheaper = cheaperEdges(g, prices, was);
   if (!was.way) return cheaper.edges.length ? undefined : null;
   const { edges: own } = was.way;
-  const { cost: before, places, least: reached, others } = was;
   const now = costOfWay(g, from, own, w);
   if (now === Infinity) return undefined;
-  const then = was.left!;
-  const left = cheaper.near ? leftToGo(g, to, w) : then;
-  let known: Room | null = null;
-  /** The places that it looked on from, looked up by node, once that is asked for. */
-  const found = (): Room => {
-    if (known) return known;
-    known = roomOf(g);
-    for (let i = 0; i < places.length; i++) {
-      known.reached[places[i]!] = known.round;
-      known.least[places[i]!] = reached[i]!;
-    }
-    return known;
-  };
-  const came = (n: number): boolean => found().reached[n] === found().round;
-  // Where the search did not come to, no way led on for less than what it found.
-  const cameFor = (n: number): number => (came(n) ? found().least[n]! : before - then(n));
-  /** Counts what lies where a way gets past for less than so much. */
-  const since = (most: number): Since => {
-    const out = { by: 0, least: Infinity };
-    const past = (cost: number, less: number): void => {
-      if (below(cost, most)) out.by += less;
-      else out.least = Math.min(out.least, cost);
-    };
-    // Where other cables no longer lie across.
-    if (w.crossing > 0)
-      for (let i = 0; i < places.length; i++)
-        if (others[i]! & ~w.others[places[i]!]!) past(reached[i]! + left(places[i]!), w.crossing);
-    // The same where the search did not come to: such places were not kept, and less may be left from them than it took.
-    if (w.crossing > 0 && left !== then) {
-      const around = [...then.around, ...left.around].map((n) => then(n) - left(n));
-      const less = Math.max(0, then.more - left.more, ...around);
-      past(before - less, less);
-    }
-    cheaper.edges.forEach((e, i) => {
-      const a = g.a[e]!;
-      const b = g.b[e]!;
-      if (!came(a) && !came(b) && !cheaper.near) return;
-      past(prices.cost[e]! + Math.min(cameFor(a) + left(b), cameFor(b) + left(a)), cheaper.by[i]!);
-    });
-    return out;
-  };
-  let { by, least } = since(now);
-  if (atMost(now, before - by) && atLeast(least - by, now)) return { edges: own, cost: now };
+  const before = was.cost;
+  const again = new Again(g, to, w, prices.cost, was, cheaper);
+  again.count(now);
+  if (atMost(now, before - again.by) && atLeast(again.least - again.by, now)) return { edges: own, cost: now };
   // What is not counted must not lead to anything cheaper either.
-  if (below(least - by, now)) ({ by, least } = since(now + by));
-  if (below(least - by, now) || now - before + by > MUCH * (now - then(from))) return undefined;
-  const start = leftToGo(g, from, w);
-  const atLeastLeft = (n: number): number => Math.max(start(n), cameFor(n) - by);
-  const fromStart = Object.assign(atLeastLeft, { around: [], more: 0, elsewhere: atLeastLeft });
-  const back = { ...w, left: fromStart, dearest: now };
+  if (below(again.least - again.by, now)) again.count(now + again.by);
+  const { by, least } = again;
+  if (below(least - by, now) || now - before + by > MUCH * (now - was.left!.from(from))) return undefined;
+  const back = { ...w, left: new BackToStart(leftToGo(g, from, w), again, by), dearest: now };
   const way = cheapestWay(g, to, from, back);
   const edges = way ? way.edges.reverse() : own;
   const cost = costOfWay(g, from, edges, w);

@@ -248,14 +248,18 @@ export interface Way {
  * The places that a search looked on from, each once; by place the least it was reached for; and what it took to be left from any. The
  * first two are good only until the next search.
  */
-export type LookedFrom = (places: Int32Array, least: Float64Array, left: LeftToGo) => void;
+export interface LookedFrom {
+  places: Int32Array;
+  least: Float64Array;
+  left: LeftToGo | null;
+}
 
 /**
  * Cheapest way from one node to another, bends and crossings counted; null when none leads there.
  * Best-first search over (node, axis of arrival); the level-and-plumb way left to go never exceeds the cost left, so the way is exact.
- * @param tell told which places were looked on from: no way over another costs less than the one found
+ * @param into where it is put down which places were looked on from: no way over another costs less than the one found
  */
-export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights, tell?: LookedFrom): Way | null {
+export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights, into?: LookedFrom): Way | null {
   if (from < 0 || to < 0) return null;
   const scratch = scratchOf(g);
   const { best, via, prev, seen, round, queue, done: ahead, least, order, listed } = scratch;
@@ -263,14 +267,9 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
   const { cost: costs, bend, throughBox, crossing } = w;
   const [end0, end1] = w.ends;
   const left = w.left ?? leftToGo(g, to, w);
-  const { elsewhere } = left;
+  // What is left to go from a node, looked up once for each.
   ahead.fill(-1, 0, g.nodes);
-  for (const n of left.around) ahead[n] = left(n);
-  /** What is left to go from a node, looked up once for each. */
-  const guess = (n: number): number => {
-    const known = ahead[n]!;
-    return known >= 0 ? known : (ahead[n] = elsewhere(n));
-  };
+  for (const n of left.around) ahead[n] = left.from(n);
   least.fill(Infinity, 0, g.nodes);
   // A place reached so much dearer than on another axis leads nowhere that the other does not: one bend there costs less. A corner
   // keeps the axis, so that a crossing may come first.
@@ -282,7 +281,8 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
   via[start] = -1;
   seen[start] = round;
   least[from] = 0;
-  queue.push(guess(from), start);
+  if (ahead[from]! < 0) ahead[from] = left.elsewhere(from);
+  queue.push(ahead[from]!, start);
   let found = -1;
   // The last bucket that may hold what is wanted.
   let last = queue.bucketOf(w.dearest ?? Infinity);
@@ -330,11 +330,17 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
         via[s] = e;
         prev[s] = state;
         seen[s] = round;
-        queue.push(c + guess(next), s);
+        let on = ahead[next]!;
+        if (on < 0) on = ahead[next] = left.elsewhere(next);
+        queue.push(c + on, s);
       }
     }
   }
-  tell?.(order.subarray(0, count), least, left);
+  if (into) {
+    into.places = order.subarray(0, count);
+    into.least = least;
+    into.left = left;
+  }
   if (found < 0) return null;
   const out: number[] = [];
   for (let s = found; via[s]! >= 0; s = prev[s]!) out.push(via[s]!);
