@@ -1,5 +1,6 @@
 import { alike } from "../base/alike";
 import { distinct, indexNear } from "../base/distinct";
+import type { Interval } from "../base/interval";
 import { Kept } from "../base/kept";
 import { type XY, spansAlong } from "../base/polygon";
 import { EPS, same } from "../base/tolerance";
@@ -76,18 +77,22 @@ function joinBays(h: House, n: number, entries: readonly Entry[], { bays, throug
   for (const e of entries) addNode(g, at3(l, e.along, e.across));
   // By bay: what comes into it. Over the body of a joist nothing does.
   const into = [...l.joists, null].map((): number[] => []);
-  entries.forEach(({ across }, i) => {
-    const b = l.joists.findIndex((j) => across < j.at + half - EPS);
+  for (let i = 0; i < entries.length; i++) {
+    const { across } = entries[i]!;
+    let b = 0;
+    while (b < l.joists.length && across >= l.joists[b]!.at + half - EPS) b++;
     const above = l.joists[b];
-    if (!above) into[l.joists.length]!.push(i);
-    else if (across < above.at - half + EPS) into[b]!.push(i);
-  });
-  const make = bayOf(h, n);
-  const shifts = into.map((here, b) => {
-    const at = here.flatMap((i) => [entries[i]!.along, entries[i]!.across]);
-    if (!bays[b] || !alike(bays[b]!.at, at)) bays[b] = make(b, at);
-    return append(g, bays[b]!.part, here);
-  });
+    if (!above || across < above.at - half + EPS) into[b]!.push(i);
+  }
+  let make: BayMaker | null = null;
+  const shifts: number[] = [];
+  for (let b = 0; b < into.length; b++) {
+    const here = into[b]!;
+    const at: number[] = [];
+    for (const i of here) at.push(entries[i]!.along, entries[i]!.across);
+    if (!bays[b] || !alike(bays[b]!.at, at)) bays[b] = (make ??= new BayMaker(h, n)).bay(b, at);
+    shifts.push(append(g, bays[b]!.part, here));
+  }
   for (const { joist, line, along, place } of throughs) {
     const from = bays[joist]!.high[line]!;
     const to = bays[joist + 1]!.low[line]!;
@@ -130,98 +135,143 @@ function throughsOf(h: House, n: number): Through[] {
 }
 
 /** Makes bays of a deck by their number, given where what comes in does so. */
-function bayOf(h: House, n: number): (b: number, at: readonly number[]) => Bay {
-  const l = h.decks[n]!;
-  const half = l.deck.joists.breadth / 2;
-  const free = freeOf(h, l);
-  const walls = deckWalls(h)[n]!;
-  // Rows of noggins as deep as the cable lies, which it must be taken through.
-  const rows = l.deck.noggins
-    .filter((x) => {
+class BayMaker {
+  private readonly l: LaidDeck;
+  private readonly half: number;
+  private readonly free: Free;
+  private readonly walls;
+  /** Rows of noggins as deep as the cable lies, which it must be taken through. */
+  private readonly rows: number[] = [];
+  private readonly lines: readonly (readonly BoreLine[])[];
+
+  constructor(
+    h: House,
+    private readonly n: number,
+  ) {
+    const l = (this.l = h.decks[n]!);
+    this.half = l.deck.joists.breadth / 2;
+    this.free = freeOf(h, l);
+    this.walls = deckWalls(h)[n]!;
+    for (const x of l.deck.noggins) {
       const [low, high] = nogginBody(l, x);
-      return l.mid >= low - EPS && l.mid <= high + EPS;
-    })
-    .map((x) => l.origin + x.at);
-  const nogginsOn = (a: number, b: number): number => rows.filter((x) => x > a + EPS && x <= b + EPS).length;
-  const lineList = boreLinesOf(l, h.job.settings.schools);
-  return (b, places) => {
+      if (l.mid >= low - EPS && l.mid <= high + EPS) this.rows.push(l.origin + x.at);
+    }
+    this.lines = boreLinesOf(l, h.job.settings.schools);
+  }
+
+  bay(b: number, places: readonly number[]): Bay {
+    const { l, half } = this;
     const g = draft(256, 512);
     const below = l.joists[b - 1];
     const above = l.joists[b];
-    const here = Array.from({ length: places.length / 2 }, (_, i): Entry => {
-      const [along, across] = [places[2 * i]!, places[2 * i + 1]!];
-      return { node: addNode(g, at3(l, along, across)), along, across };
-    });
-    const stations = distinct([
-      ...here.map((e) => e.along),
-      ...(lineList[b - 1] ?? []).map((x) => x.along),
-      ...(lineList[b] ?? []).map((x) => x.along),
-    ]);
+    const here: Entry[] = [];
+    for (let i = 0; i < places.length; i += 2) {
+      const [along, across] = [places[i]!, places[i + 1]!];
+      here.push({ node: addNode(g, at3(l, along, across)), along, across });
+    }
+    const [low, high] = [this.lines[b - 1] ?? [], this.lines[b] ?? []];
+    const stations = distinct([...here.map(alongOf), ...low.map(alongOf), ...high.map(alongOf)]);
     const narrow = below && above && above.at - half - (below.at + half) < 2 * OFF;
-    const lane = (at: number): Lane | null => {
-      if (narrow) return null;
-      const extent = spansAlong(l.deck.outline, l.along, at);
-      if (!extent.length) return null;
-      const nodes = stations.map((s) =>
-        extent.some(([p, q]) => s >= p - REACH && s <= q + REACH) ? addNode(g, at3(l, s, at)) : -1,
-      );
-      for (let i = 1; i < stations.length; i++) {
-        const [p, q] = [nodes[i - 1]!, nodes[i]!];
-        const together = extent.some(([lo, hi]) => stations[i - 1]! >= lo - REACH && stations[i]! <= hi + REACH);
-        // In a closed deck a cable is drawn along its bay, but through a noggin or a wall only where it is opened.
-        const shut = rows.find(
-          (x) => x > stations[i - 1]! + EPS && x <= stations[i]! + EPS && !canReach(l, placeOn(l, x, at)),
-        );
-        if (p >= 0 && q >= 0 && together && shut === undefined && free(stations[i - 1]!, at, stations[i]!, at))
-          addEdge(g, p, q, EDGE.lane, n, {
-            timbers: nogginsOn(stations[i - 1]!, stations[i]!),
-            walls: walls.length ? wallsPassed(walls, at3(l, stations[i - 1]!, at), at3(l, stations[i]!, at)).length : 0,
-          });
-      }
-      return { at, nodes };
-    };
-    const lanes: [Lane | null, Lane | null] = [
-      below ? lane(below.at + half + OFF) : null,
-      above ? lane(above.at - half - OFF) : null,
-    ];
-    const [lo, hi] = lanes;
+    const lo = below && !narrow ? this.lane(g, stations, below.at + half + OFF) : null;
+    const hi = above && !narrow ? this.lane(g, stations, above.at - half - OFF) : null;
     const at: Entry[][] = stations.map(() => []);
     for (const e of here) at[indexNear(stations, e.along)]?.push(e);
-    stations.forEach((s, i) => {
-      // One that comes in right on a lane is on it; the others go across to both.
-      const mid: Entry[] = [];
-      for (const e of at[i]!) {
-        const on = lanes.find((side) => side && same(side.at, e.across) && (side.nodes[i] ?? -1) >= 0);
-        if (on) addEdge(g, e.node, on.nodes[i]!, EDGE.bay, n);
-        else mid.push(e);
-      }
-      for (const e of mid)
-        for (const side of lanes) {
-          const node = side?.nodes[i] ?? -1;
-          if (side && node >= 0 && free(s, e.across, s, side.at)) addEdge(g, e.node, node, EDGE.bay, n);
-        }
-      const [p, q] = [lo?.nodes[i] ?? -1, hi?.nodes[i] ?? -1];
-      if (
-        lo &&
-        hi &&
-        (at[i]!.length > 0 || canReach(l, placeOn(l, s, lo.at))) &&
-        p >= 0 &&
-        q >= 0 &&
-        free(s, lo.at, s, hi.at)
-      )
-        addEdge(g, p, q, EDGE.bay, n);
-      // Two entries at one station of a bay meet without touching a joist.
-      for (let a = 0; a < mid.length; a++)
-        for (let c = a + 1; c < mid.length; c++)
-          if (free(s, mid[a]!.across, s, mid[c]!.across)) addEdge(g, mid[a]!.node, mid[c]!.node, EDGE.bay, n);
-    });
-    const nodes = (side: Lane | null, lines: readonly BoreLine[] = []): number[] =>
-      lines.map((x) => {
-        const i = indexNear(stations, x.along);
-        return i < 0 ? -1 : (side?.nodes[i] ?? -1);
+    for (let i = 0; i < stations.length; i++) this.across(g, stations[i]!, i, [lo, hi], at[i]!);
+    return { at: places, part: g, low: beside(lo, stations, low), high: beside(hi, stations, high) };
+  }
+
+  /** A side of a bay along which cables are clipped; null where it lies outside the deck. */
+  private lane(g: GraphDraft, stations: readonly number[], at: number): Lane | null {
+    const { l, walls } = this;
+    const extent = spansAlong(l.deck.outline, l.along, at);
+    if (!extent.length) return null;
+    const nodes: number[] = [];
+    for (const s of stations) nodes.push(within(extent, s, s) ? addNode(g, at3(l, s, at)) : -1);
+    for (let i = 1; i < stations.length; i++) {
+      const [p, q] = [nodes[i - 1]!, nodes[i]!];
+      if (p < 0 || q < 0) continue;
+      const [from, to] = [stations[i - 1]!, stations[i]!];
+      if (!within(extent, from, to) || this.shut(from, to, at) || !this.free(from, at, to, at)) continue;
+      addEdge(g, p, q, EDGE.lane, this.n, {
+        timbers: this.nogginsOn(from, to),
+        walls: walls.length ? wallsPassed(walls, at3(l, from, at), at3(l, to, at)).length : 0,
       });
-    return { at: places, part: g, low: nodes(lo, lineList[b - 1]), high: nodes(hi, lineList[b]) };
-  };
+    }
+    return { at, nodes };
+  }
+
+  private nogginsOn(a: number, b: number): number {
+    let count = 0;
+    for (const x of this.rows) if (x > a + EPS && x <= b + EPS) count++;
+    return count;
+  }
+
+  /** In a closed deck a cable is drawn along its bay, but through a noggin or a wall only where it is opened. */
+  private shut(a: number, b: number, at: number): boolean {
+    for (const x of this.rows)
+      if (x > a + EPS && x <= b + EPS && !canReach(this.l, placeOn(this.l, x, at))) return true;
+    return false;
+  }
+
+  /** Links across the bay at a station. */
+  private across(
+    g: GraphDraft,
+    s: number,
+    i: number,
+    lanes: readonly [Lane | null, Lane | null],
+    entries: readonly Entry[],
+  ): void {
+    const { l, n } = this;
+    const [lo, hi] = lanes;
+    // One that comes in right on a lane is on it; the others go across to both.
+    const mid: Entry[] = [];
+    for (const e of entries) {
+      const on = isOn(lo, i, e) ? lo : isOn(hi, i, e) ? hi : null;
+      if (on) addEdge(g, e.node, on.nodes[i]!, EDGE.bay, n);
+      else mid.push(e);
+    }
+    for (const e of mid)
+      for (const side of lanes) {
+        const node = side?.nodes[i] ?? -1;
+        if (side && node >= 0 && this.free(s, e.across, s, side.at)) addEdge(g, e.node, node, EDGE.bay, n);
+      }
+    const [p, q] = [lo?.nodes[i] ?? -1, hi?.nodes[i] ?? -1];
+    if (
+      lo &&
+      hi &&
+      (entries.length > 0 || canReach(l, placeOn(l, s, lo.at))) &&
+      p >= 0 &&
+      q >= 0 &&
+      this.free(s, lo.at, s, hi.at)
+    )
+      addEdge(g, p, q, EDGE.bay, n);
+    // Two entries at one station of a bay meet without touching a joist.
+    for (let a = 0; a < mid.length; a++)
+      for (let c = a + 1; c < mid.length; c++)
+        if (this.free(s, mid[a]!.across, s, mid[c]!.across)) addEdge(g, mid[a]!.node, mid[c]!.node, EDGE.bay, n);
+  }
+}
+
+const alongOf = (x: { along: number }): number => x.along;
+
+/** Whether a lane is there from one place along it to another, a drop a little beyond its end counted. */
+const within = (extent: readonly Interval[], from: number, to: number): boolean => {
+  for (const [lo, hi] of extent) if (from >= lo - REACH && to <= hi + REACH) return true;
+  return false;
+};
+
+/** Whether something comes in right on a lane, at a station where that has a node. */
+const isOn = (lane: Lane | null, i: number, e: Entry): boolean =>
+  lane !== null && same(lane.at, e.across) && lane.nodes[i]! >= 0;
+
+/** Nodes of a lane at the places where its joist may be bored; −1 where it has none. */
+function beside(lane: Lane | null, stations: readonly number[], lines: readonly BoreLine[]): number[] {
+  const out: number[] = [];
+  for (const x of lines) {
+    const i = indexNear(stations, x.along);
+    out.push(i < 0 ? -1 : (lane?.nodes[i] ?? -1));
+  }
+  return out;
 }
 
 const at3 = (l: LaidDeck, along: number, across: number): XYZ => {
@@ -230,7 +280,9 @@ const at3 = (l: LaidDeck, along: number, across: number): XYZ => {
 };
 
 /** Whether nothing is in the way of a cable on a deck from one place to another, each along and across the joists. */
-function freeOf(h: House, l: LaidDeck): (a0: number, c0: number, a1: number, c1: number) => boolean {
+type Free = (a0: number, c0: number, a1: number, c1: number) => boolean;
+
+function freeOf(h: House, l: LaidDeck): Free {
   const barred: readonly { outline: readonly XY[] }[] = [
     ...l.deck.obstacles,
     ...h.job.forbidden.flatMap((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? [x.place] : [])),
