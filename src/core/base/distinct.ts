@@ -3,7 +3,9 @@ import { EPS, same } from "./tolerance";
 /** The numbers in rising order, those within the tolerance of the one before left out. Sorts what it is given. */
 export function distinct(xs: number[]): number[] {
   xs.sort((a, b) => a - b);
-  return xs.filter((x, i) => i === 0 || x - xs[i - 1]! > EPS);
+  const out: number[] = [];
+  for (let i = 0; i < xs.length; i++) if (i === 0 || xs[i]! - xs[i - 1]! > EPS) out.push(xs[i]!);
+  return out;
 }
 
 /** Number of the place in a sorted list that is the same as the wanted one; −1 where none is. */

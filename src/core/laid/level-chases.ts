@@ -17,7 +17,8 @@ export function longLevelChases(h: House, run: { from: string; to: string; legs:
   const served = new Set([...roomsOf(h, run.from), ...roomsOf(h, run.to)]);
   const all: LevelChase[] = [];
   let now: LevelChase | null = null;
-  run.legs.forEach((l, leg) => {
+  for (let leg = 0; leg < run.legs.length; leg++) {
+    const l = run.legs[leg]!;
     const face = l.surface.kind === "wall" ? h.faces[h.faceOfWall.get(l.surface.id) ?? -1] : undefined;
     const cut = face?.wall.build === "masonry" && cutIn.has(l.method);
     for (let i = 1; i < l.path.length; i++) {
@@ -32,6 +33,6 @@ export function longLevelChases(h: House, run: { from: string; to: string; legs:
       now.length += d;
       if (!served.has(face.room.id)) now.elsewhere += d;
     }
-  });
+  }
   return all.filter(chaseTooLong);
 }

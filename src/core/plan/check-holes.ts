@@ -1,5 +1,14 @@
 import { atMost } from "../base/tolerance";
-import { type LaidDeck, canReach, cutsOf, isHeavy, joistFor, makerAllows, takenOffEdges } from "../house/deck";
+import {
+  type DeckJoist,
+  type LaidDeck,
+  canReach,
+  cutsOf,
+  isHeavy,
+  joistFor,
+  makerAllows,
+  takenOffEdges,
+} from "../house/deck";
 import type { House } from "../house/house";
 import type { Cut } from "../house/joist";
 import type { Hole, Run } from "../laid/laid";
@@ -66,55 +75,72 @@ function tooWide(o: Hole, through: readonly Cable[]): Fact[] {
   ];
 }
 
+/**
+ * Judges what is bored and cut in one span of a joist.
+ * @param inJoist holes of the joist
+ * @param old cuts found in the span
+ */
+function spanFacts(
+  h: House,
+  l: LaidDeck,
+  j: DeckJoist,
+  span: number,
+  inJoist: readonly Hole[],
+  old: readonly Cut[],
+): Fact[] {
+  const mine = inJoist.filter((o) => o.in.span === span);
+  const out: Fact[] = [];
+  const id = `${l.deck.id}.J${j.n}`;
+  const place = { deck: l.deck.id, joist: j.n, span };
+  if (mine.length && overCut(l, j, span)) out.push(fact("timber.over-cut", "joist", id, { where: place }));
+  if (l.deck.kind === "engineered" && !old.length && mine.every((o) => makerAllows(l, o.at, o.diameter))) return out;
+  const cuts: Cut[] = [...old, ...mine.map((o): Cut => cutOf(o))];
+  if (!cuts.length) return out;
+  const { schools, axisTolerance } = h.job.settings;
+  const [from] = j.spans[span - 1]!;
+  const found = checkJoist(
+    joistFor(l, j.spans[span - 1]!),
+    cuts,
+    {
+      notchSchool: schools.notch,
+      notchEdge: schools.notchEdge,
+      axisTolerance,
+      heavyLoad: isHeavy(l, j, span),
+      takenOff: (c) => takenOffEdges(l, from + c.at, c.diameter),
+      plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]),
+    },
+    id,
+  );
+  for (const f of found) {
+    const there = old.some((c) => c.id === f.subject.id) ? 1 : 0;
+    out.push({
+      ...f,
+      ...(f.subject.kind === "cut" && !there ? { subject: { kind: "hole" as const, id: f.subject.id } } : {}),
+      where: { ...place, ...f.where },
+      of: { ...f.of, there },
+    });
+  }
+  return out;
+}
+
 /** Judges every hole: in its joist or stud, against its neighbours and old cuts, and for the cables that pass it. */
 export function checkHoles(h: House, holes: readonly Hole[], runs: readonly Run[]): Fact[] {
   const out: Fact[] = [];
-  const { schools, axisTolerance } = h.job.settings;
+  const inJoists = holes.filter((o) => o.in.kind === "joist");
   const runOf = new Map(runs.map((r) => [r.id, r]));
   for (const l of h.decks) {
     if (l.deck.kind === "concrete") continue;
     const misplaced = misplacedCuts(l);
     out.push(...misplaced);
     const lost = new Set(misplaced.map((f) => f.subject.id));
-    for (const j of l.joists)
-      j.spans.forEach((span, s) => {
-        const mine = holes.filter(
-          (o) => o.in.kind === "joist" && o.in.deck === l.deck.id && o.in.joist === j.n && o.in.span === s + 1,
-        );
-        const old = cutsOf(l, j.n, s + 1).filter((c) => !lost.has(c.id));
-        if (mine.length && overCut(l, j, s + 1))
-          out.push(
-            fact("timber.over-cut", "joist", `${l.deck.id}.J${j.n}`, {
-              where: { deck: l.deck.id, joist: j.n, span: s + 1 },
-            }),
-          );
-        if (l.deck.kind === "engineered" && !old.length && mine.every((o) => makerAllows(l, o.at, o.diameter))) return;
-        const cuts: Cut[] = [...old, ...mine.map((o): Cut => cutOf(o))];
-        if (!cuts.length) return;
-        const found = checkJoist(
-          joistFor(l, span),
-          cuts,
-          {
-            notchSchool: schools.notch,
-            notchEdge: schools.notchEdge,
-            axisTolerance,
-            heavyLoad: isHeavy(l, j, s + 1),
-            takenOff: (c) => takenOffEdges(l, span[0] + c.at, c.diameter),
-            plated: new Set([...mine.filter((o) => o.plated).map((o) => o.id), ...old.map((c) => c.id)]),
-          },
-          `${l.deck.id}.J${j.n}`,
-        );
-        const place = { deck: l.deck.id, joist: j.n, span: s + 1 };
-        for (const f of found) {
-          const there = old.some((c) => c.id === f.subject.id) ? 1 : 0;
-          out.push({
-            ...f,
-            ...(f.subject.kind === "cut" && !there ? { subject: { kind: "hole" as const, id: f.subject.id } } : {}),
-            where: { ...place, ...f.where },
-            of: { ...f.of, there },
-          });
-        }
-      });
+    const inDeck = inJoists.filter((o) => o.in.deck === l.deck.id);
+    for (const j of l.joists) {
+      const inJoist = inDeck.filter((o) => o.in.joist === j.n);
+      for (let s = 1; s <= j.spans.length; s++) {
+        const old = cutsOf(l, j.n, s).filter((c) => !lost.has(c.id));
+        if (inJoist.length || old.length) out.push(...spanFacts(h, l, j, s, inJoist, old));
+      }
+    }
   }
   for (const o of holes) {
     const l = o.in.kind === "wall" ? undefined : h.decks[h.deckOfId.get(o.in.deck ?? "") ?? -1];

@@ -103,33 +103,34 @@ export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE
     ) !== null && mayShare(of);
   return found
     .flatMap((f) => (f.hole.in.kind === "stud" && !f.done ? besideEachOther(h, f, fits) : [f]))
-    .map(({ hole, most, done }): Hole => {
-      if (done) return { ...done, runs: hole.runs };
-      if (hole.in.kind === "noggin") {
-        const id = `${hole.in.deck}.N${hole.in.row}.J${hole.in.joist}${hole.at < 0 ? "a" : "b"}.${figure(hole.fromTop)}`;
-        return { id, ...hole, diameter: bitThrough(hole.runs, most, cableOfRun), plated: false };
-      }
-      if (hole.in.kind === "stud")
-        return { id: studHoleId(hole), ...hole, diameter: bitThrough(hole.runs, most, cableOfRun), plated: false };
-      const notched = notchHole(h, hole, cableOfRun);
-      if (notched) return notched;
-      const diameter =
-        bitFor(
-          hole.runs.map((r) => cableOfRun.get(r)!),
-          most,
-          hole.in.kind === "wall" ? wallDrills : bits,
-        ) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);
-      const deck =
-        hole.in.kind !== "joist" || hole.in.deck === undefined ? null : h.decks[h.deckOfId.get(hole.in.deck)!]!;
-      const plated = deck !== null && needsPlate(deck, hole, diameter);
-      const at = String(Math.round(hole.at * 10) / 10).replace(".", "_");
-      const id =
-        hole.in.kind === "joist"
-          ? `${hole.in.deck}.J${hole.in.joist}.${hole.in.span}.${at}`
-          : `${hole.in.wall}.${at}.${Math.round(hole.fromTop)}`;
-      return { id, ...hole, diameter, plated };
-    })
+    .map((f) => madeHole(h, f, cableOfRun))
     .sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
+}
+
+/** What is drilled at a crossing, or was. */
+function madeHole(h: House, { hole, most, done }: Found, cableOfRun: ReadonlyMap<string, Cable>): Hole {
+  if (done) return { ...done, runs: hole.runs };
+  if (hole.in.kind === "noggin") {
+    const id = `${hole.in.deck}.N${hole.in.row}.J${hole.in.joist}${hole.at < 0 ? "a" : "b"}.${figure(hole.fromTop)}`;
+    return { id, ...hole, diameter: bitThrough(hole.runs, most, cableOfRun), plated: false };
+  }
+  if (hole.in.kind === "stud")
+    return { id: studHoleId(hole), ...hole, diameter: bitThrough(hole.runs, most, cableOfRun), plated: false };
+  const notched = notchHole(h, hole, cableOfRun);
+  if (notched) return notched;
+  const diameter =
+    bitFor(
+      hole.runs.map((r) => cableOfRun.get(r)!),
+      most,
+      hole.in.kind === "wall" ? wallDrills : bits,
+    ) ?? Math.max(...bits.filter((d) => d <= most + EPS), bits[0]!);
+  const deck = hole.in.kind !== "joist" || hole.in.deck === undefined ? null : h.decks[h.deckOfId.get(hole.in.deck)!]!;
+  const plated = deck !== null && needsPlate(deck, hole, diameter);
+  const id =
+    hole.in.kind === "joist"
+      ? `${hole.in.deck}.J${hole.in.joist}.${hole.in.span}.${figure(hole.at)}`
+      : `${hole.in.wall}.${figure(hole.at)}.${Math.round(hole.fromTop)}`;
+  return { id, ...hole, diameter, plated };
 }
 
 /**

@@ -5,6 +5,7 @@ import { apartFacts } from "../trades/signals/apart";
 import { lineFacts } from "../trades/signals/line-facts";
 import { alarmFacts } from "../trades/alarms/alarm-facts";
 import { demandFacts } from "../trades/circuits/demand";
+import type { Lying } from "../trades/circuits/lying-together";
 import { wiredFacts } from "../trades/circuits/wired-facts";
 import { supplyFacts } from "../trades/circuits/supply-facts";
 import { drawFacts, foundFacts } from "../trades/circuits/found";
@@ -40,7 +41,7 @@ import { extensionFacts } from "../trades/retrofit/extension";
 import { lightRowFacts, lightRows } from "./light-row";
 import { outsideFacts } from "../trades/outside/outside-facts";
 import { layWithCare } from "./careful";
-import type { Clips, End, Plan, Run } from "../laid/laid";
+import type { Clips, End, Hole, Plan, Run } from "../laid/laid";
 import { holesByRun } from "../laid/run-measures";
 import { deckFacts } from "./deck-facts";
 import { sealFacts } from "./section-figures";
@@ -86,35 +87,13 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   const through = holesByRun(holes);
   const ends: End[] = [];
   const clips: Clips[] = [];
-  const runs = laid.runs.map((r): Run => {
-    const own = [endOf(h, r, r.from, true), endOf(h, r, r.to, false)];
+  const runs: Run[] = [];
+  for (const r of laid.runs) {
+    const own: [End, End] = [endOf(h, r, r.from, true), endOf(h, r, r.to, false)];
     ends.push(...own);
-    const cable = cableOf(r.cable, h.catalogue)!;
-    r.legs.forEach((_, i) => {
-      const c = clipsOf(h, cable, r, i);
-      if (c) clips.push(c);
-    });
-    const { path, cut } = lengthsOf(h, r, own);
-    return {
-      id: r.id,
-      number: r.number,
-      circuit: r.circuit,
-      from: r.from,
-      to: r.to,
-      cable: r.cable,
-      carries: [...r.carries],
-      legs: r.legs,
-      pathLength: path,
-      cutLength: r.held?.cutLength ?? cut,
-      method: mainMethod(r),
-      grouped: lying.warm.has(r.circuit)
-        ? Math.max(1, ...r.legs.map((l) => lying.together(l, through.get(r.id) ?? [], r.circuit).circuits))
-        : 1,
-      pin: r.pin,
-      held: r.held !== null,
-      ...(r.held?.built ? { built: true } : {}),
-    };
-  });
+    addClips(h, r, clips);
+    runs.push(runAsLaid(h, r, own, groupedMost(lying, r, through.get(r.id) ?? [])));
+  }
   const total = runs.reduce((s, r) => s + r.pathLength, 0);
   // While something is dragged the least of a moment ago stands: it is worked out again when the hand lets go.
   const least = before
@@ -176,6 +155,44 @@ export function planHouse(h: House, options: PlanOptions = {}): Plan {
   };
   careOf.set(plan, care);
   return plan;
+}
+
+function addClips(h: House, r: LaidRun, clips: Clips[]): void {
+  const cable = cableOf(r.cable, h.catalogue)!;
+  for (let i = 0; i < r.legs.length; i++) {
+    const c = clipsOf(h, cable, r, i);
+    if (c) clips.push(c);
+  }
+}
+
+/** How many loaded circuits lie together on the leg of a run where most do. */
+function groupedMost(lying: Lying, r: LaidRun, own: readonly Hole[]): number {
+  let most = 1;
+  if (lying.warm.has(r.circuit))
+    for (const l of r.legs) most = Math.max(most, lying.together(l, own, r.circuit).circuits);
+  return most;
+}
+
+function runAsLaid(h: House, r: LaidRun, own: [End, End], grouped: number): Run {
+  const { path, cut } = lengthsOf(h, r, own);
+  const { id, number, circuit, from, to, cable, legs, pin } = r;
+  return {
+    id,
+    number,
+    circuit,
+    from,
+    to,
+    cable,
+    carries: [...r.carries],
+    legs,
+    pathLength: path,
+    cutLength: r.held?.cutLength ?? cut,
+    method: mainMethod(r),
+    grouped,
+    pin,
+    held: r.held !== null,
+    ...(r.held?.built ? { built: true } : {}),
+  };
 }
 
 /** By plan: the circuits that were laid with more care; a quick look while something is dragged takes the same. */

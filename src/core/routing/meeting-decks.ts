@@ -1,12 +1,13 @@
 import { distinct } from "../base/distinct";
 import type { Interval } from "../base/interval";
+import { Kept } from "../base/kept";
 import { type XY, bounds } from "../base/polygon";
 import { EPS } from "../base/tolerance";
 import type { XYZ } from "../base/wall-frame";
 import { type DeckJoist, type LaidDeck, canReach, placeOn } from "../house/deck";
 import type { House } from "../house/house";
 import { type BoreLine, boreLinesOf } from "./bore-lines";
-import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
+import { EDGE, type GraphDraft, addEdge, addNode, append, draft } from "./graph";
 import { CLEAR, clearOfJoists } from "./wall-lines";
 
 /** Edges of two decks nearer than this are one line: a survey's slip, mm. */
@@ -89,19 +90,105 @@ function betweenPair(a: LaidDeck, ea: Edge, b: LaidDeck, eb: Edge): number | nul
   return gap < -EPS ? null : (ea.face + eb.face) / 2;
 }
 
+/** What decks that meet share, as a part of the graph; what comes into each deck, by deck. */
+interface Meeting {
+  part: GraphDraft;
+  entries: readonly (readonly Entry[])[];
+}
+
+const kept = new Kept<readonly LaidDeck[], Meeting>();
+
 /**
  * Joins decks that meet side to side and at one height: a cable that comes along the joists of one goes straight on into the other, by a
  * bore through the joist that lies along the side of one of them, or through one of each that lie side by side. Adds the nodes they share, and gives them as entries of both, by deck.
  */
 export function joinMeetingDecks(g: GraphDraft, h: House): Entry[][] {
-  const out: Entry[][] = h.decks.map(() => []);
-  const boxes = h.decks.map((l) => bounds(l.deck.outline));
-  const open = (l: LaidDeck): boolean => l.deck.kind !== "concrete" && l.joists.length > 0;
-  const at3 = (s: Side, across: number, along: number, z: number): XYZ =>
-    s.axis === "x" ? [across, along, z] : [along, across, z];
+  const { notch, notchEdge } = h.job.settings.schools;
+  const { part, entries } = kept.of(h.decks, [notch, notchEdge], () => new Meetings(h).joined());
+  const shift = append(g, part);
+  return entries.map((of) => of.map((e) => ({ ...e, node: e.node + shift })));
+}
+
+const isOpen = (l: LaidDeck): boolean => l.deck.kind !== "concrete" && l.joists.length > 0;
+
+const at3 = (s: Side, across: number, along: number, z: number): XYZ =>
+  s.axis === "x" ? [across, along, z] : [along, across, z];
+
+const entryOf = (l: LaidDeck, s: Side, node: number, along: number, across: number): Entry =>
+  s.axis === l.along ? { node, along: across, across: along } : { node, along, across };
+
+/** Which way a deck lies from one of its sides. */
+const inwardOf = (l: LaidDeck, s: Side): 1 | -1 => {
+  const { x0, x1, y0, y1 } = bounds(l.deck.outline);
+  return (s.axis === "x" ? x0 + x1 : y0 + y1) / 2 > s.at ? 1 : -1;
+};
+
+/** True where two decks lie near each other and at one height for as much as a cable needs. */
+function mayMeet(a: LaidDeck, b: LaidDeck): boolean {
+  if (!isOpen(a) || !isOpen(b)) return false;
+  if (Math.min(a.top, b.top) - Math.max(a.underside, b.underside) < SHARED_DEPTH - EPS) return false;
+  const [p, q] = [bounds(a.deck.outline), bounds(b.deck.outline)];
+  return p.x0 <= q.x1 + MEET && q.x0 <= p.x1 + MEET && p.y0 <= q.y1 + MEET && q.y0 <= p.y1 + MEET;
+}
+
+/** Joins the decks of a house where they meet. */
+class Meetings {
+  private readonly g = draft();
+  private readonly entries: Entry[][];
+
+  constructor(private readonly h: House) {
+    this.entries = h.decks.map(() => []);
+  }
+
+  joined(): Meeting {
+    const { decks } = this.h;
+    for (let i = 0; i < decks.length; i++)
+      for (let j = i + 1; j < decks.length; j++) {
+        const [a, b] = [decks[i]!, decks[j]!];
+        if (!mayMeet(a, b)) continue;
+        for (const s of sidesOf(a.deck.outline))
+          for (const t of sidesOf(b.deck.outline))
+            if (s.axis === t.axis && Math.abs(s.at - t.at) <= MEET) this.alongSides(i, s, j, t);
+      }
+    return { part: this.g, entries: this.entries };
+  }
+
+  private alongSides(i: number, s: Side, j: number, t: Side): void {
+    const { h } = this;
+    const [a, b] = [h.decks[i]!, h.decks[j]!];
+    const [lo, hi] = [Math.max(s.run[0], t.run[0]), Math.min(s.run[1], t.run[1])];
+    const places = [...placesAlong(h, a, s), ...placesAlong(h, b, t)].filter((x) => x > lo + EPS && x < hi - EPS);
+    for (const x of distinct(places)) this.meet(i, s, j, t, x);
+  }
+
+  private meet(i: number, s: Side, j: number, t: Side, x: number): void {
+    const { h, g } = this;
+    const [a, b] = [h.decks[i]!, h.decks[j]!];
+    const [ea, eb] = [edgeJoist(h, a, s, x, inwardOf(a, s)), edgeJoist(h, b, t, x, inwardOf(b, s))];
+    if (!ea || !eb) return;
+    const [edgeA, edgeB] = [ea === "free" ? null : ea, eb === "free" ? null : eb];
+    let meet = (edgeA ?? edgeB)?.outer ?? null;
+    if (meet !== null && !freeAt(edgeA ? b : a, s, meet, x)) {
+      meet = edgeA && edgeB ? betweenPair(a, edgeA, b, edgeB) : null;
+      if (meet === null) return;
+    }
+    const [atA, atB] = [meet ?? s.at, meet ?? t.at];
+    const [na, nb] = [this.bored(i, s, x, edgeA, atA), this.bored(j, t, x, edgeB, atB)];
+    if (Math.abs(a.mid - b.mid) <= EPS) addEdge(g, na.side, nb.side, EDGE.bay, i);
+    else {
+      // One lies higher: the cable steps up where they meet.
+      const foot = addNode(g, at3(s, atA, x, b.mid));
+      addEdge(g, na.side, foot, EDGE.drop, i);
+      addEdge(g, foot, nb.side, EDGE.bay, j);
+    }
+    this.entries[i]!.push(entryOf(a, s, na.free, x, edgeA?.inner ?? atA));
+    this.entries[j]!.push(entryOf(b, s, nb.free, x, edgeB?.inner ?? atB));
+  }
+
   /** From the bay of a deck through its joist to where the other deck's begins; the nodes at both ends, one where no joist is. */
-  const bored = (n: number, s: Side, x: number, edge: Edge | null, at: number): { free: number; side: number } => {
-    const { mid } = h.decks[n]!;
+  private bored(n: number, s: Side, x: number, edge: Edge | null, at: number): { free: number; side: number } {
+    const { g } = this;
+    const { mid } = this.h.decks[n]!;
     const side = addNode(g, at3(s, at, x, mid));
     if (!edge) return { free: side, side };
     const free = addNode(g, at3(s, edge.inner, x, mid));
@@ -110,46 +197,5 @@ export function joinMeetingDecks(g: GraphDraft, h: House): Entry[][] {
     g.bores.push({ deck: n, joist: edge.joist.n - 1, span, at: place, centre, most, asked });
     addEdge(g, free, side, EDGE.bore, g.bores.length - 1);
     return { free, side };
-  };
-  h.decks.forEach((a, i) => {
-    for (let j = i + 1; j < h.decks.length; j++) {
-      const b = h.decks[j]!;
-      if (!open(a) || !open(b)) continue;
-      if (Math.min(a.top, b.top) - Math.max(a.underside, b.underside) < SHARED_DEPTH - EPS) continue;
-      const [p, q] = [boxes[i]!, boxes[j]!];
-      if (p.x0 > q.x1 + MEET || q.x0 > p.x1 + MEET || p.y0 > q.y1 + MEET || q.y0 > p.y1 + MEET) continue;
-      for (const s of sidesOf(a.deck.outline))
-        for (const t of sidesOf(b.deck.outline)) {
-          if (s.axis !== t.axis || Math.abs(s.at - t.at) > MEET) continue;
-          const [lo, hi] = [Math.max(s.run[0], t.run[0]), Math.min(s.run[1], t.run[1])];
-          const places = [...placesAlong(h, a, s), ...placesAlong(h, b, t)].filter((x) => x > lo + EPS && x < hi - EPS);
-          const inward = (box: typeof p): 1 | -1 =>
-            (s.axis === "x" ? box.x0 + box.x1 : box.y0 + box.y1) / 2 > s.at ? 1 : -1;
-          for (const x of distinct(places)) {
-            const [ea, eb] = [edgeJoist(h, a, s, x, inward(p)), edgeJoist(h, b, t, x, inward(q))];
-            if (!ea || !eb) continue;
-            const [edgeA, edgeB] = [ea === "free" ? null : ea, eb === "free" ? null : eb];
-            let meet = (edgeA ?? edgeB)?.outer ?? null;
-            if (meet !== null && !freeAt(edgeA ? b : a, s, meet, x)) {
-              meet = edgeA && edgeB ? betweenPair(a, edgeA, b, edgeB) : null;
-              if (meet === null) continue;
-            }
-            const [atA, atB] = [meet ?? s.at, meet ?? t.at];
-            const [na, nb] = [bored(i, s, x, edgeA, atA), bored(j, t, x, edgeB, atB)];
-            if (Math.abs(a.mid - b.mid) <= EPS) addEdge(g, na.side, nb.side, EDGE.bay, i);
-            else {
-              // One lies higher: the cable steps up where they meet.
-              const foot = addNode(g, at3(s, atA, x, b.mid));
-              addEdge(g, na.side, foot, EDGE.drop, i);
-              addEdge(g, foot, nb.side, EDGE.bay, j);
-            }
-            const entry = (l: LaidDeck, node: number, across: number): Entry =>
-              s.axis === l.along ? { node, along: across, across: x } : { node, along: x, across };
-            out[i]!.push(entry(a, na.free, edgeA?.inner ?? atA));
-            out[j]!.push(entry(b, nb.free, edgeB?.inner ?? atB));
-          }
-        }
-    }
-  });
-  return out;
+  }
 }

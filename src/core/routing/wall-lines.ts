@@ -77,8 +77,11 @@ function nearestRise(f: Face, u: number, reach: number, l: LaidDeck): number | n
   return tries.find((t) => risesAt(f, t, l)) ?? null;
 }
 
-const inside = (xs: number[], low: number, high: number): number[] =>
-  distinct(xs.filter((x) => x >= low - EPS && x <= high + EPS).map((x) => clamp(x, low, high)));
+function inside(xs: readonly number[], low: number, high: number): number[] {
+  const out: number[] = [];
+  for (const x of xs) if (x >= low - EPS && x <= high + EPS) out.push(clamp(x, low, high));
+  return distinct(out);
+}
 
 /** Lines of a face with what its neighbours add to them, before any node stands on them. */
 type Crossings = Pick<FaceLines, "us" | "vs" | "bandOnly" | "only">;
@@ -93,19 +96,22 @@ export function collectLines(h: House): FaceLines[] {
   const hung = hungPlaces(h);
   const drawn = drawnLines(h);
   const own = h.faces.map((f) => keptLines(h, f, hung, drawn[f.n]!));
-  return h.faces.map((f, i) => {
-    const made = [i, f.left, f.right, ...f.opposite.flatMap((o) => [o, h.faces[o]!.left, h.faces[o]!.right])];
-    const from = made.map((n) => own[n]!);
-    const { over, under } = own[i]!;
-    const lines = joined.of(f, from, (before) => {
+  const out: FaceLines[] = [];
+  for (const f of h.faces) {
+    const from = [own[f.n]!, own[f.left]!, own[f.right]!];
+    for (const o of f.opposite) from.push(own[o]!, own[h.faces[o]!.left]!, own[h.faces[o]!.right]!);
+    const { over, under } = own[f.n]!;
+    const { us, vs, bandOnly, only } = joined.of(f, from, (before) => {
       const now = joinLines(h, f, own);
       // What has changed beside it may add just the same.
       const same = before && parts.every((k) => alike(Array.from(before[k]), Array.from(now[k])));
       return same ? before : now;
     });
-    return { ...lines, face: f, over, under, node: new Int32Array(0) };
-  });
+    out.push({ us, vs, bandOnly, only, face: f, over, under, node: NO_NODES });
+  }
+  return out;
 }
+const NO_NODES = new Int32Array(0);
 
 const parts = ["us", "vs", "bandOnly", "only"] as const;
 
@@ -134,14 +140,12 @@ function joinLines(h: House, f: Face, own: readonly OwnLines[]): Crossings {
   const both = inside([...full, ...own[f.n]!.band], 0, f.shape.length);
   const crossed = inside([...wide, ...drops], 0, f.shape.height);
   const all = inside([...crossed, ...corners], 0, f.shape.height);
-  return {
-    us: both,
-    vs: all,
-    bandOnly: Uint8Array.from(both, (u) => (indexNear(full, u) >= 0 ? 0 : 1)),
-    only: Uint8Array.from(all, (v) =>
-      indexNear(wide, v) >= 0 ? 0 : indexNear(crossed, v) >= 0 ? IN_DROPS : IN_CORNERS,
-    ),
-  };
+  const bandOnly = new Uint8Array(both.length);
+  for (let i = 0; i < both.length; i++) if (indexNear(full, both[i]!) < 0) bandOnly[i] = 1;
+  const only = new Uint8Array(all.length);
+  for (let j = 0; j < all.length; j++)
+    if (indexNear(wide, all[j]!) < 0) only[j] = indexNear(crossed, all[j]!) >= 0 ? IN_DROPS : IN_CORNERS;
+  return { us: both, vs: all, bandOnly, only };
 }
 
 /**
@@ -154,15 +158,16 @@ function sharedLines(
   at: "u" | "v",
   size: "width" | "height",
 ): number[] {
-  return these.flatMap((p) =>
-    those.flatMap((q) => {
+  const out: number[] = [];
+  for (const p of these)
+    for (const q of those) {
       const lo = Math.max(p[at] - p[size] / 2, q[at] - q[size] / 2);
       const hi = Math.min(p[at] + p[size] / 2, q[at] + q[size] / 2);
-      if (hi - lo < CLEAR) return [];
-      const own = [p[at], q[at]].sort((x, y) => x - y).find((x) => x >= lo && x <= hi);
-      return [own ?? (lo + hi) / 2];
-    }),
-  );
+      if (hi - lo < CLEAR) continue;
+      const [first, then] = [Math.min(p[at], q[at]), Math.max(p[at], q[at])];
+      out.push(first >= lo && first <= hi ? first : then >= lo && then <= hi ? then : (lo + hi) / 2);
+    }
+  return out;
 }
 
 /** Places along a face right beside every joist that it runs across; none where it runs along them. */

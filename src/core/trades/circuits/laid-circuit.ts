@@ -1,5 +1,5 @@
 import { mainsOf } from "../../job/mains";
-import { isMetalClad } from "../../rules/cables";
+import { type Cable, isMetalClad } from "../../rules/cables";
 import { boardOfCircuit, feedOf, mainBoard } from "../../job/boards";
 import { asWired, behindFuse, tripOf, wiredTo } from "../../job/wired";
 import { Kept } from "../../base/kept";
@@ -24,7 +24,7 @@ import {
   mostAt,
 } from "./check-circuit";
 import { type Load, circuitLoad } from "./load";
-import { type Lying, lyingTogether } from "./lying-together";
+import { type Lying, type Together, lyingTogether } from "./lying-together";
 import { type RatedRun, oldRuns } from "./old-part";
 
 export type { RatedRun };
@@ -187,102 +187,141 @@ export function laidCircuits(
   runs: readonly RatedRun[],
   holes: readonly Hole[],
   found: readonly FoundWay[] = [],
-  { together, warm }: Lying = lyingTogether(h, runs),
+  lying: Lying = lyingTogether(h, runs),
 ): LaidCircuit[] {
-  const through = holesByRun(holes);
-  const main = mainBoard(h.job)?.id ?? "";
-  const all = mainsOf(h.job);
-  const { ze, earthing } = h.job.supply;
-  /** The supply of a circuit and what lies before its board; an electrode on the way there is the earth of all that comes after. */
-  const before = (listed: Circuit): Pick<CircuitInput, "ze" | "earthing" | "before"> => {
-    const board = boardOfCircuit(h.job, listed)?.id ?? main;
-    if (board === main) return { ze, earthing };
-    const feed = feedOf(h.job, board);
-    const laid = feed && layOut(feed);
+  const layer = new CircuitLayer(h, runs, holes, found, lying);
+  return mainsOf(h.job).flatMap((c) => layer.layOut(c) ?? []);
+}
+
+/** What the legs of a circuit are rated by. */
+interface Rating {
+  circuit: Circuit;
+  cable: Cable;
+  /** By point behind a fused unit: that unit. */
+  behind: ReadonlyMap<string, string>;
+  /** By run, once it is rated. */
+  legs: Map<RatedRun, LaidLeg[]>;
+}
+
+/** Supply of a circuit and what lies before its board. */
+type Origin = Pick<CircuitInput, "ze" | "earthing" | "before">;
+
+class CircuitLayer {
+  private readonly through: ReadonlyMap<string, readonly Hole[]>;
+  private readonly main: string;
+  /** Each once; one that is come to while it is laid, since boards feed each other, is not known. */
+  private readonly done = new Map<Circuit, LaidCircuit | undefined>();
+
+  constructor(
+    private readonly h: House,
+    private readonly runs: readonly RatedRun[],
+    holes: readonly Hole[],
+    private readonly found: readonly FoundWay[],
+    private readonly lying: Lying,
+  ) {
+    this.through = holesByRun(holes);
+    this.main = mainBoard(h.job)?.id ?? "";
+  }
+
+  layOut(listed: Circuit): LaidCircuit | undefined {
+    if (!this.done.has(listed)) {
+      this.done.set(listed, undefined);
+      this.done.set(listed, this.laidOut(listed));
+    }
+    return this.done.get(listed);
+  }
+
+  /** An electrode on the way to its board is the earth of all that comes after. */
+  private originOf(listed: Circuit): Origin {
+    const { job } = this.h;
+    const { ze, earthing } = job.supply;
+    const board = boardOfCircuit(job, listed)?.id ?? this.main;
+    if (board === this.main) return { ze, earthing };
+    const feed = feedOf(job, board);
+    const laid = feed && this.layOut(feed);
     const there = laid?.places.find((p) => p.point === board);
     if (!laid || !there) return { ze, earthing, before: null };
     const { volts } = there.drop;
     if (laid.circuit.farEarth === "electrode") return { ze: null, earthing: "TT", before: { zs: null, volts } };
     return { ze: laid.input.ze, earthing: laid.input.earthing ?? null, before: { zs: there.zs, volts } };
-  };
-  /** Each once; one that is come to while it is laid, since boards feed each other, is not known. */
-  const done = new Map<Circuit, LaidCircuit | undefined>();
-  const layOut = (listed: Circuit): LaidCircuit | undefined => {
-    if (!done.has(listed)) {
-      done.set(listed, undefined);
-      done.set(listed, laidOut(listed));
-    }
-    return done.get(listed);
-  };
-  const laidOut = (listed: Circuit): LaidCircuit | undefined => {
+  }
+
+  private legsOf(by: Rating, r: RatedRun): LaidLeg[] {
+    let out = by.legs.get(r);
+    if (out) return out;
+    out = [];
+    for (let i = 0; i < r.legs.length; i++) out.push(this.rated(by, r, i));
+    by.legs.set(r, out);
+    return out;
+  }
+
+  private rated({ circuit: c, cable, behind }: Rating, r: RatedRun, i: number): LaidLeg {
+    const { h, lying } = this;
+    const l = r.legs[i]!;
+    const own = cableOf(r.cable, h.catalogue) ?? cable;
+    const unit = behind.get(r.from) ?? behind.get(r.to);
+    const fuse = unit === undefined ? undefined : h.points[h.pointOfId.get(unit)!]!.point.fuse;
+    const section = sectionOfLeg(h, l, c.id);
+    const method = isMetalClad(own) ? cladMethod(l, section) : methodIn(h, l, section);
+    const with_: Together = lying.warm.has(c.id)
+      ? lying.together(l, this.through.get(r.id) ?? NO_HOLES, c.id)
+      : { circuits: 1 };
+    const how = section ? section.row.grouping : method === "D" ? "ground" : with_.circuits > 1 ? with_.how : undefined;
+    const another = own === cable ? null : own;
+    const ambient = method === "D" ? USUAL_SOIL : c.ambient;
+    // The tables for insulated places hold it already.
+    const insulated = method === "C" ? c.insulated : 0;
+    const made = [r.id, i, method, another, fuse, how, with_.circuits, ambient, insulated];
+    return rating.of(l, made, () => ({
+      run: r.id,
+      leg: i,
+      length: pathLength(l.path),
+      method,
+      ...(another ? { cable: another } : {}),
+      ...(fuse === undefined ? {} : { fuse }),
+      ...(how === undefined ? {} : { arrangement: how }),
+      grouped: with_.circuits,
+      ambient,
+      insulated,
+    }));
+  }
+
+  /** The runs of a circuit with its old part, where it has any. */
+  private runsOf(listed: Circuit): RatedRun[] {
+    const own: RatedRun[] = [];
+    for (const r of this.runs) if (r.circuit === listed.id) own.push(r);
+    if (own.length) own.push(...oldRuns(this.h, listed, this.runs, this.found));
+    return own;
+  }
+
+  private laidOut(listed: Circuit): LaidCircuit | undefined {
+    const { h } = this;
     const c = asWired(listed, h.job.points);
     const cable = cableOf(c.cable, h.catalogue);
-    const laidNow = runs.filter((r) => r.circuit === c.id);
-    const own = laidNow.length ? [...laidNow, ...oldRuns(h, listed, runs, found)] : laidNow;
+    const own = this.runsOf(listed);
     if (!cable || c.state === "keep" || !own.length) return undefined;
-    const board = c.board ?? main;
+    const board = c.board ?? this.main;
     const behind = behindFuse(c, (id) => h.points[h.pointOfId.get(id) ?? -1]?.point.kind);
-    const ratedLegs = (r: RatedRun): LaidLeg[] => {
-      const own = cableOf(r.cable, h.catalogue) ?? cable;
-      const unit = behind.get(r.from) ?? behind.get(r.to);
-      const fuse = unit === undefined ? undefined : h.points[h.pointOfId.get(unit)!]!.point.fuse;
-      return r.legs.map((l, i) => {
-        // Armour and mineral insulation are rated by their own methods; on walls and joists it is clipped.
-        const section = sectionOfLeg(h, l, c.id);
-        const method = isMetalClad(own)
-          ? section?.row.rated === "E" || l.method === "catenary"
-            ? "E"
-            : l.method === "buried"
-              ? "D"
-              : "C"
-          : methodIn(h, l, section);
-        const with_ = warm.has(c.id) ? together(l, through.get(r.id) ?? [], c.id) : { circuits: 1 };
-        const how = section
-          ? section.row.grouping
-          : method === "D"
-            ? "ground"
-            : with_.circuits > 1
-              ? with_.how
-              : undefined;
-        const another = own === cable ? null : own;
-        const ambient = method === "D" ? USUAL_SOIL : c.ambient;
-        // The tables for insulated places hold it already.
-        const insulated = method === "C" ? c.insulated : 0;
-        const made = [r.id, i, method, another, fuse, how, with_.circuits, ambient, insulated];
-        return rating.of(l, made, () => ({
-          run: r.id,
-          leg: i,
-          length: pathLength(l.path),
-          method,
-          ...(another ? { cable: another } : {}),
-          ...(fuse === undefined ? {} : { fuse }),
-          ...(how === undefined ? {} : { arrangement: how }),
-          grouped: with_.circuits,
-          ambient,
-          insulated,
-        }));
-      });
-    };
-    const rated = new Map<RatedRun, LaidLeg[]>();
-    const legsOf = (r: RatedRun): LaidLeg[] => {
-      let legs = rated.get(r);
-      if (!legs) rated.set(r, (legs = ratedLegs(r)));
-      return legs;
-    };
+    const by: Rating = { circuit: c, cable, behind, legs: new Map() };
     const load = circuitLoad(h.job, c);
-    const origin = before(listed);
+    const origin = this.originOf(listed);
     const shape = shapeOf(c, own, board);
-    const legs = shape.main.flatMap((m) => legsOf(m.run));
+    const legs: LaidLeg[] = [];
     /** How many legs lead to a point of the way, and how long they are, m. */
     const to = new Map<string, { legs: number; along: number }>([[board, { legs: 0, along: 0 }]]);
-    let [count, along] = [0, 0];
+    let along = 0;
     for (const m of shape.main) {
-      const mine = legsOf(m.run);
-      count += mine.length;
+      const mine = this.legsOf(by, m.run);
+      legs.push(...mine);
       along += mine.reduce((s, l) => s + l.length, 0) / 1000;
-      if (!to.has(m.to)) to.set(m.to, { legs: count, along });
+      if (!to.has(m.to)) to.set(m.to, { legs: legs.length, along });
     }
-    const spurs = shape.branches.map((b) => ({ at: to.get(b.joint)!.legs - 1, legs: b.runs.flatMap(legsOf), b }));
+    if (!legs.length) return undefined;
+    const spurs = shape.branches.map((b) => ({
+      at: to.get(b.joint)!.legs - 1,
+      legs: b.runs.flatMap((r) => this.legsOf(by, r)),
+      b,
+    }));
     const input: CircuitInput = {
       kind: c.kind === "shower" || c.kind === "outbuilding" || c.kind === "signal" ? "fixed" : c.kind,
       device: c.device,
@@ -294,7 +333,6 @@ export function laidCircuits(
       rcd: tripOf(h.job, c),
       floorArea: floorServed(h, c),
     };
-    if (!legs.length) return undefined;
     const way = shape.main.map((m) => m.to);
     const made = [
       ...[origin.before === null, origin.before?.zs, origin.before?.volts],
@@ -319,8 +357,15 @@ export function laidCircuits(
       };
     });
     return laid ?? undefined;
-  };
-  return all.flatMap((c) => layOut(c) ?? []);
+  }
+}
+
+const NO_HOLES: readonly Hole[] = [];
+
+/** Armour and mineral insulation are rated by their own methods; on walls and joists it is clipped. */
+function cladMethod(l: PinnedLeg, section: ReturnType<typeof sectionOfLeg>): Method {
+  if (section?.row.rated === "E" || l.method === "catenary") return "E";
+  return l.method === "buried" ? "D" : "C";
 }
 
 /** Loop and drop at the points of a circuit; one that two cables lead to counts by the worse. */

@@ -43,9 +43,9 @@ describe("circuits that lie together", () => {
   });
   it("of each leg by itself, whichever is asked for first, and the same when it is asked for again", () => {
     const own = run("c0", level(450, 500, 3000), level(900, 500, 3000), level(1400, 500, 3000));
-    const { together } = lyingTogether(h, [own, run("c1", level(450, 500, 3000), level(1400, 500, 3000))]);
-    const all = (): number[] => own.legs.map((l) => together(l, [], "c0").circuits);
-    expect(together(own.legs[1]!, [], "c0").circuits).toBe(1);
+    const lying = lyingTogether(h, [own, run("c1", level(450, 500, 3000), level(1400, 500, 3000))]);
+    const all = (): number[] => own.legs.map((l) => lying.together(l, [], "c0").circuits);
+    expect(lying.together(own.legs[1]!, [], "c0").circuits).toBe(1);
     expect(all()).toEqual([2, 1, 2]);
     expect(all()).toEqual([2, 1, 2]);
   });
