@@ -48,7 +48,8 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
     const holes = holesOf.get(run.id) ?? [];
     out.push(...checkEnds(h, run), ...checkContinuity(h, run));
     if (!run.held) out.push(...checkLevelChases(h, run));
-    run.legs.forEach((leg, i) => {
+    for (let i = 0; i < run.legs.length; i++) {
+      const leg = run.legs[i]!;
       const where = { run: run.id, leg: i };
       if (isSectionMethod(leg.method) && !sectionOfLeg(h, leg, run.circuit))
         out.push(fact("route.off-surface", "run", run.id, { case: "section-gone", where, ...again(run) }));
@@ -62,7 +63,7 @@ export function checkPlan(h: House, p: ToCheck): Fact[] {
       if (leg.surface.kind === "through")
         out.push(...checkThroughLeg(h, run, leg, { ...where, wall: leg.surface.id }, holes));
       if (isMains(c) && wantsRcd(h, leg)) exposed.set(c.id, c);
-    });
+    }
   }
   for (const c of exposed.values()) out.push(...needsRcd("zone.rcd", h.job, c));
   out.push(...checkHoles(h, p.holes, p.runs), ...checkClips(h, p.clips, p.runs));

@@ -124,10 +124,11 @@ function figuresOf(h: House, { runOf, endsAt }: Worked, point: string): EndFigur
     wiringAt(h.job, here, (r) => cableOf(runOf.get(r.id)?.cable ?? "", h.catalogue), point).map((w) => [w.run, w]),
   );
   const places = placesAlong(placed, ends, runOf);
-  const cables = ends.map((end): EndCable => {
+  const cables: EndCable[] = [];
+  for (const end of ends) {
     const run = runOf.get(end.run)!;
     const cable = cableOf(run.cable, h.catalogue)!;
-    return {
+    cables.push({
       end,
       run,
       rating: h.job.circuits.find((x) => x.id === run.circuit)?.device.rating ?? 0,
@@ -137,22 +138,14 @@ function figuresOf(h: House, { runOf, endsAt }: Worked, point: string): EndFigur
       cores: isSignalCable(cable) ? [] : (wired.get(end.run)?.cores ?? []),
       armour: cable.family === "armoured" ? armourEnd(h, placed, end, run, cable, outdoors) : null,
       mineral: cable.family === "mi" ? mineralEnd(h, run, end, run.from === point) : null,
-    };
-  });
+    });
+  }
   const boxed = placed.face >= 0 && placed.point.kind !== "board" && placed.point.kind !== "junction-box";
   // An outlet without mains has nothing to earth.
   const signals = cables.length > 0 && cables.every((c) => isSignalCable(c.cable));
   const metal = boxed && !signals && placed.point.mount === "flush";
-  const longest = Math.max(0, ...cables.map((c) => c.end.measures.conductor ?? 0));
-  const earthTail = metal && cables.length ? longest : null;
-  const tails = cables.flatMap((c): Tail[] =>
-    c.cores.map((core) => ({
-      diameter: conductorDiameter(core.carries === "cpc" && !c.armour ? Math.max(c.cable.cpc, 1) : c.cable.csa),
-      length: c.end.measures.conductor ?? 0,
-    })),
-  );
-  if (earthTail !== null && tails.length)
-    tails.push({ diameter: tails[tails.length - 1]!.diameter, length: earthTail });
+  const earthTail = metal && cables.length ? longestConductor(cables) : null;
+  const tails = tailsOf(cables, earthTail);
   const connectors = connectorsOf(
     [...wired.values()].filter((w) => cables.some((c) => c.run.id === w.run && c.cores.length)),
   );
@@ -176,6 +169,25 @@ function figuresOf(h: House, { runOf, endsAt }: Worked, point: string): EndFigur
   };
 }
 
+function longestConductor(cables: readonly EndCable[]): number {
+  let longest = 0;
+  for (const c of cables) longest = Math.max(longest, c.end.measures.conductor ?? 0);
+  return longest;
+}
+
+/** Conductors that lie behind the accessory. */
+function tailsOf(cables: readonly EndCable[], earthTail: number | null): Tail[] {
+  const out: Tail[] = [];
+  for (const { cores, armour, cable, end } of cables)
+    for (const core of cores)
+      out.push({
+        diameter: conductorDiameter(core.carries === "cpc" && !armour ? Math.max(cable.cpc, 1) : cable.csa),
+        length: end.measures.conductor ?? 0,
+      });
+  if (earthTail !== null && out.length) out.push({ diameter: out[out.length - 1]!.diameter, length: earthTail });
+  return out;
+}
+
 /** True for a point in the open. */
 const isOutdoors = (h: House, p: PlacedPoint): boolean => h.faces[p.face]?.room.kind === "yard";
 
@@ -189,7 +201,7 @@ function placesAlong(p: PlacedPoint, ends: readonly End[], runOf: ReadonlyMap<st
       here.sort((a, b) => order.get(a)! - order.get(b)!);
     }
     const length = entry === "left" || entry === "right" ? p.box.height : p.box.width;
-    here.forEach((e, i) => out.set(e.run, (length * (i + 1)) / (here.length + 1)));
+    for (let i = 0; i < here.length; i++) out.set(here[i]!.run, (length * (i + 1)) / (here.length + 1));
   }
   return out;
 }
@@ -203,8 +215,13 @@ function orderBy(p: PlacedPoint, runOf: ReadonlyMap<string, Run>, e: End): numbe
 
 /** The way of a run as places in space, from the point outwards. */
 export function fromPoint(run: Pick<Run, "from" | "legs">, point: string): PinnedLeg["path"] {
-  const way = run.legs.flatMap((l) => l.path);
-  const clean = way.filter((q, i) => i === 0 || distance(q, way[i - 1]!) > 1e-6);
+  const clean: PinnedLeg["path"] = [];
+  let last: Place | null = null;
+  for (const l of run.legs)
+    for (const q of l.path) {
+      if (!last || distance(q, last) > 1e-6) clean.push(q);
+      last = q;
+    }
   return run.from === point ? clean : clean.reverse();
 }
 

@@ -80,18 +80,16 @@ function leastOf(
     // A whole ring has as many steps as places; what hangs on it comes on top.
     const steps = part.runs.filter((r) => !spurs.has(r.from) && !spurs.has(r.to)).length;
     const closed = c.kind === "ring" && c.state === "new" && main.length > 2 && steps >= main.length;
-    const matrix = (ids: readonly string[], length: (g: XYZ) => number): number[][] =>
-      ids.map((x) => ids.map((y) => (x === y ? 0 : length(gaps(boxOf(x), boxOf(y))))));
     if (!closed) {
       if (part.ids.length > 1) {
-        out.bound += treeLength(matrix(part.ids, straight));
-        out.plumb += treeLength(matrix(part.ids, square));
+        out.bound += treeLength(matrixOf(part.ids.map(boxOf), straight));
+        out.plumb += treeLength(matrixOf(part.ids.map(boxOf), square));
       }
       continue;
     }
     // A tour: the shortest that is known for the eye, and what none can be below.
-    out.bound += leastTour(matrix(main, straight)).bound;
-    out.plumb += leastTour(matrix(main, square)).length;
+    out.bound += leastTour(matrixOf(main.map(boxOf), straight)).bound;
+    out.plumb += leastTour(matrixOf(main.map(boxOf), square)).length;
     for (const id of part.ids)
       if (spurs.has(id))
         for (const [key, length] of [
@@ -100,6 +98,13 @@ function leastOf(
         ] as const)
           out[key] += Math.min(...part.ids.flatMap((x) => (x === id ? [] : [length(gaps(boxOf(id), boxOf(x)))])));
   }
+  return out;
+}
+
+function matrixOf(boxes: readonly [XYZ, XYZ][], length: (g: XYZ) => number): number[][] {
+  const out = boxes.map(() => new Array<number>(boxes.length).fill(0));
+  for (let i = 0; i < boxes.length; i++)
+    for (let k = 0; k < boxes.length; k++) if (i !== k) out[i]![k] = length(gaps(boxes[i]!, boxes[k]!));
   return out;
 }
 

@@ -1,10 +1,12 @@
 import { wiredTo } from "../job/wired";
 import { isOnMains, isSignal, isSwitch } from "../rules/accessories";
+import { Kept } from "../base/kept";
 import { lowestTop } from "../base/ceiling";
 import { insidePolygon } from "../base/polygon";
 import { contains, overlap, rectAround, rectOf } from "../base/rect";
 import { EPS, atLeast, atMost } from "../base/tolerance";
 import type { Face, House } from "../house/house";
+import type { Point } from "../job/model";
 import { type KitchenPoint, checkClearances } from "../trades/kitchen/clearances";
 import { type Fact, fact } from "../rules/fact";
 
@@ -18,11 +20,20 @@ const kitchenKind: Partial<Record<string, KitchenPoint["kind"]>> = {
   "appliance-outlet": "appliance-outlet",
 };
 
+/** What is wrong on each face, kept with it while the points and fixtures on it are the same. */
+const found = new Kept<Face, readonly Fact[]>();
+
+const pointOf = (h: House, id: string): Point => h.points[h.pointOfId.get(id)!]!.point;
+
 /** What is wrong with where the points stand, before any cable is thought of. */
 export function pointFacts(h: House): Fact[] {
   const out: Fact[] = [];
   const wired = new Set(h.job.circuits.flatMap(wiredTo));
-  for (const f of h.faces) if (f.points.length) out.push(...faceFindings(h, f));
+  for (const f of h.faces) {
+    if (!f.points.length) continue;
+    const made = [h.job.dwelling.newDwelling, h.job.fixtures, ...f.points.map((p) => pointOf(h, p.id))];
+    out.push(...found.of(f, made, () => faceFindings(h, f)));
+  }
   out.push(...deckOverlaps(h));
   for (const p of h.points) {
     const { point } = p;
@@ -60,7 +71,7 @@ function deckOverlaps(h: House): Fact[] {
 function faceFindings(h: House, f: Face): Fact[] {
   const out: Fact[] = [];
   const { length, height } = f.shape;
-  const points = f.points.map((p) => ({ ...p, point: h.points[h.pointOfId.get(p.id)!]!.point }));
+  const points = f.points.map((p) => ({ ...p, point: pointOf(h, p.id) }));
   points.forEach((p, i) => {
     const rect = rectAround(p);
     if (f.wall.build === "open")

@@ -86,9 +86,10 @@ export function legsOf(
   const pieces: Piece[] = [];
   /** The edge that the last piece came from, or was made longer by. */
   let on = -1;
-  edges.forEach((e, i) => {
+  for (let i = 0; i < edges.length; i++) {
+    const e = edges[i]!;
     const kind = g.kind[e]!;
-    if (kind === EDGE.corner || g.length[e]! < EPS) return;
+    if (kind === EDGE.corner || g.length[e]! < EPS) continue;
     const a = place(g, nodes[i]!);
     const b = place(g, nodes[i + 1]!);
     const before = pieces[pieces.length - 1];
@@ -96,7 +97,7 @@ export function legsOf(
     on = e;
     if (like && !before.by && inLine(before, { a, b })) {
       before.b = b;
-      return;
+      continue;
     }
     const { surface, method, section } = surfaceOf(h, g, c, e);
     const piece: Piece = { surface, method, a, b };
@@ -110,17 +111,25 @@ export function legsOf(
       last.b = b;
       if (piece.method === "through-joists") last.method = "through-joists";
     } else pieces.push(piece);
-  });
+  }
   // Two points in one place, which is told elsewhere: still a run, of no length, that can be named, ticked off and kept.
   if (!pieces.length) pieces.push(fromBoxToBox(h, c, from, place(g, start)));
-  return pieces.map((p) => ({
+  const legs: PinnedLeg[] = [];
+  for (const p of pieces) legs.push(legOf(h, p, armour));
+  return legs;
+}
+
+function legOf(h: House, p: Piece, armour: boolean): PinnedLeg {
+  const path: PinnedLeg["path"] = [];
+  for (const [x, y, z] of [p.a, ...(p.by ?? []), p.b]) path.push([tidy(x), tidy(y), tidy(z)]);
+  return {
     surface: p.surface,
     method: p.method,
-    path: [p.a, ...(p.by ?? []), p.b].map(([x, y, z]): [number, number, number] => [tidy(x), tidy(y), tidy(z)]),
+    path,
     depth: p.none ? 0 : depthOf(h, p),
     protected: armour,
     ...(p.section === undefined ? {} : { section: p.section }),
-  }));
+  };
 }
 
 function surfaceOf(

@@ -77,6 +77,58 @@ function star(
   return out;
 }
 
+/** Lengths of ways between the points of a circuit, mm; Infinity where none leads. */
+class Ways {
+  private readonly searched = new Map<string, Map<string, number>>();
+
+  /** @param everyone all points that are asked for */
+  constructor(
+    private readonly h: House,
+    private readonly g: RouteGraph,
+    private readonly everyone: readonly string[],
+    private readonly usable: Uint8Array,
+  ) {}
+
+  private nodeOf(id: string): number {
+    return this.g.terminal[this.h.pointOfId.get(id)!]!;
+  }
+
+  private search(from: string, ids: readonly string[]): number[] {
+    const node = this.nodeOf(from);
+    const nodes: number[] = [];
+    for (const id of ids) nodes.push(node < 0 ? -1 : this.nodeOf(id));
+    return node < 0 ? nodes.fill(Infinity) : waysFrom(this.g, node, nodes, this.usable);
+  }
+
+  /** True where all others were looked for from a point. */
+  hasSearched(id: string): boolean {
+    return this.searched.has(id);
+  }
+
+  /** One search for all from one of them. */
+  apart(a: string, b: string): number {
+    let from = this.searched.get(a);
+    if (!from) {
+      const found = this.search(a, this.everyone);
+      this.searched.set(a, (from = new Map()));
+      for (let i = 0; i < found.length; i++) from.set(this.everyone[i]!, found[i]!);
+    }
+    return from.get(b)!;
+  }
+
+  /** Between each two: the same both ways, so that each search looks only for the places after its own. */
+  matrix(ids: readonly string[]): number[][] {
+    const out = ids.map(() => new Array<number>(ids.length).fill(0));
+    for (let i = 0; i < ids.length; i++) {
+      const known = this.searched.get(ids[i]!);
+      const found = known ? null : this.search(ids[i]!, ids.slice(i + 1));
+      for (let k = i + 1; k < ids.length; k++)
+        out[i]![k] = out[k]![i] = known ? known.get(ids[k]!)! : found![k - i - 1]!;
+    }
+    return out;
+  }
+}
+
 /** Works out which points of a circuit are joined to which. */
 export function pairsOf(
   h: House,
@@ -97,17 +149,7 @@ export function pairsOf(
   const old = (id: string): boolean => c.state === "extend" && pointOf(id).point.existing;
   const main = c.points.filter((id) => id !== boardId && !spurIds.has(id));
   const nodeOf = (id: string): number => g.terminal[h.pointOfId.get(id)!]!;
-  const searched = new Map<string, Map<string, number>>();
-  const everyone = [boardId, ...main, ...spurIds];
-  /** Way between two points of the circuit, mm; one search for all from one of them. */
-  const apart = (a: string, b: string): number => {
-    let from = searched.get(a);
-    if (!from) {
-      const found = nodeOf(a) < 0 ? everyone.map(() => Infinity) : waysFrom(g, nodeOf(a), everyone.map(nodeOf), usable);
-      searched.set(a, (from = new Map(everyone.map((id, i) => [id, found[i]!]))));
-    }
-    return from.get(b)!;
-  };
+  const ways = new Ways(h, g, [boardId, ...main, ...spurIds], usable);
   const wires =
     c.kind === "lighting"
       ? wireLighting({
@@ -115,7 +157,7 @@ export function pairsOf(
           switchNeutral: h.job.settings.schools.switchNeutral === "yes",
           ...lightingOf(h.job, main),
           // What is pinned or done stays joined.
-          apart: (a, b) => (isGiven(a, b) ? -1 : apart(a, b)),
+          apart: (a, b) => (isGiven(a, b) ? -1 : ways.apart(a, b)),
         })
       : null;
   const loops = new Set(wires?.loops);
@@ -135,38 +177,18 @@ export function pairsOf(
     ...(wires?.cables ?? []).map(({ from, to, carries }): Branch => ({ from, to, carries, wired: true })),
   ].filter((b) => !old(b.to) || (b.from !== null && !old(b.from)));
   const all = [...new Set([boardId, ...chain, ...branches.map((b) => b.to)])];
-  const node = all.map(nodeOf);
-  const from0 = all.map((id) => apart(boardId, id));
+  const from0 = all.map((id) => ways.apart(boardId, id));
   const ok = all.map((id, i) => {
     if (i === 0 || from0[i]! < Infinity) return true;
     // The user's word, or the hand that did it, leads there though no legal line does.
     if (given.some((p) => p.from === id || p.to === id)) return true;
-    facts.push(fact("route.unreachable", "point", id, whyUnreachable(h, g, pointOf(id), node[i]!, usable)));
+    facts.push(fact("route.unreachable", "point", id, whyUnreachable(h, g, pointOf(id), nodeOf(id), usable)));
     return false;
   });
   const places = all.flatMap((_, i) => (i <= chain.length && ok[i] ? [i] : []));
   if (places.length < 1) return { pairs: [], bound: 0 };
-  // Distances are the same both ways: each search looks only for the places after its own.
-  const matrix: number[][] = places.map(() => places.map(() => 0));
-  places.forEach((p, i) => {
-    const later = places.slice(i + 1);
-    const known = searched.get(all[p]!);
-    const found =
-      i === 0
-        ? later.map((q) => from0[q]!)
-        : known
-          ? later.map((q) => known.get(all[q]!)!)
-          : node[p]! < 0
-            ? later.map(() => Infinity)
-            : waysFrom(
-                g,
-                node[p]!,
-                later.map((q) => node[q]!),
-                usable,
-              );
-    found.forEach((x, k) => (matrix[i]![i + 1 + k] = matrix[i + 1 + k]![i] = x));
-  });
   const ids = places.map((i) => all[i]!);
+  const matrix = ways.matrix(ids);
   const out: Pairs = ids.some(old) ? extended(h, matrix, ids, c, old, facts) : fresh(matrix, ids, c, isGiven);
   // A point that no legal line reaches leaves no length below which a plan cannot go.
   if (ok.some((x) => !x)) out.bound = null;
@@ -185,10 +207,11 @@ export function pairsOf(
     let best = said ?? (from !== null && (wired || reached(from)) ? from : null);
     if (best === null)
       for (const j of places)
-        if (j !== 0 && all[j] !== to && (best === null || apart(to, all[j]!) < apart(to, best))) best = all[j]!;
+        if (j !== 0 && all[j] !== to && (best === null || ways.apart(to, all[j]!) < ways.apart(to, best)))
+          best = all[j]!;
     best ??= boardId;
     // The same both ways: from whichever has been searched.
-    const far = searched.has(best) ? apart(best, to) : apart(to, best);
+    const far = ways.hasSearched(best) ? ways.apart(best, to) : ways.apart(to, best);
     const legal = far < Infinity;
     out.pairs.push({ from: best, to, legal, carries });
     out.bound = legal && out.bound !== null ? out.bound + far : null;
