@@ -15,6 +15,7 @@ import type { LaidRun } from "../routing/lay";
 import { type Care, NO_CARE, tooMany } from "../routing/care";
 import { timberRules } from "../rules/timber";
 import { warmCircuits } from "../trades/circuits/lying-together";
+import type { PinnedLeg } from "../job/model";
 import type { Hole } from "../laid/laid";
 
 /** Two runs share a hole when their crossings are this near, mm. */
@@ -26,66 +27,13 @@ const SHARED = 1;
  * @param care circuits kept apart share a hole of a stud with no more others than they may; mains and what carries none never do
  */
 export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE): Hole[] {
-  const found: Found[] = [];
-  /** By timber or wall: the holes found in it. */
-  const parts = new Map<string, Found[]>();
-  const inPart = (at: Hole["in"]): Found[] => {
-    const key = `${at.kind} ${at.deck} ${at.joist} ${at.span} ${at.wall} ${at.part} ${at.row}`;
-    let list = parts.get(key);
-    if (!list) parts.set(key, (list = []));
-    return list;
-  };
-  const put = (f: Found): void => {
-    found.push(f);
-    inPart(f.hole.in).push(f);
-  };
-  const add = (hole: Omit<Hole, "diameter" | "plated" | "id" | "notch">, most: number): void => {
-    const there = inPart(hole.in).find(
-      (f) => Math.abs(f.hole.at - hole.at) <= SHARED && Math.abs(f.hole.fromTop - hole.fromTop) <= SHARED,
-    );
-    if (there) {
-      for (const r of hole.runs) if (!there.hole.runs.includes(r)) there.hole.runs.push(r);
-    } else put({ hole, most, done: null });
-  };
+  const bored = new Crossings();
+  for (const run of runs) for (const o of run.held?.holes ?? []) bored.keep(o, run.id);
   for (const run of runs)
-    for (const o of run.held?.holes ?? []) {
-      const there = found.find((f) => f.done?.id === o.id);
-      if (there) there.hole.runs.push(run.id);
-      else
-        put({
-          hole: { in: o.in, at: o.at, fromTop: o.fromTop, centre: o.centre, runs: [run.id] },
-          most: 0,
-          done: o,
-        });
-    }
-  for (const run of runs)
-    for (const leg of run.held ? [] : run.legs)
-      for (let i = 1; i < leg.path.length; i++) {
-        const a = leg.path[i - 1]!;
-        const b = leg.path[i]!;
-        if (leg.surface.kind === "deck") {
-          joistCrossings(h, leg.surface.id, a, b, run.id, add);
-          noggins(h, leg.surface.id, a, b, run.id, add);
-          wallsInDeck(h, leg.surface.id, a, b, run.id, add);
-        }
-        if (leg.surface.kind === "wall" && leg.method === "stud-void")
-          wallCrossings(h, leg.surface.id, a, b, run.id, add);
-        if (leg.surface.kind === "through") {
-          const face = h.faces[h.faceOfWall.get(leg.surface.id) ?? -1];
-          if (!face) continue;
-          const p = toFace(face.frame, a);
-          add(
-            {
-              in: { kind: "wall", wall: leg.surface.id },
-              at: tidy(p.u),
-              fromTop: tidy(face.shape.height - p.v),
-              centre: [...a],
-              runs: [run.id],
-            },
-            wallDrills[wallDrills.length - 1]!,
-          );
-        }
-      }
+    if (!run.held)
+      for (const leg of run.legs)
+        for (let i = 1; i < leg.path.length; i++) addCrossings(h, leg, leg.path[i - 1]!, leg.path[i]!, run.id, bored);
+  const { found } = bored;
   shareStuds(h, found);
   const cableOfRun = new Map(runs.map((r) => [r.id, cableOf(r.cable, h.catalogue)!]));
   const circuitOfRun = new Map(runs.map((r) => [r.id, r.circuit]));
@@ -105,6 +53,69 @@ export function holesOf(h: House, runs: readonly LaidRun[], care: Care = NO_CARE
     .flatMap((f) => (f.hole.in.kind === "stud" && !f.done ? besideEachOther(h, f, fits) : [f]))
     .map((f) => madeHole(h, f, cableOfRun))
     .sort((p, q) => (p.id < q.id ? -1 : p.id > q.id ? 1 : 0));
+}
+
+/** A hole before it is known how wide it is. */
+type Crossing = Omit<Hole, "diameter" | "plated" | "id" | "notch">;
+
+/** Crossings of runs with timber and walls, those at one place taken as one. */
+class Crossings {
+  readonly found: Found[] = [];
+  /** By timber or wall: the holes found in it. */
+  private readonly parts = new Map<string, Found[]>();
+
+  private inPart(at: Hole["in"]): Found[] {
+    const key = `${at.kind} ${at.deck} ${at.joist} ${at.span} ${at.wall} ${at.part} ${at.row}`;
+    let list = this.parts.get(key);
+    if (!list) this.parts.set(key, (list = []));
+    return list;
+  }
+
+  /** A hole that was drilled for a run. */
+  keep(o: Hole, run: string): void {
+    const there = this.found.find((f) => f.done?.id === o.id);
+    if (there) {
+      there.hole.runs.push(run);
+      return;
+    }
+    const hole = { in: o.in, at: o.at, fromTop: o.fromTop, centre: o.centre, runs: [run] };
+    const f: Found = { hole, most: 0, done: o };
+    this.found.push(f);
+    this.inPart(hole.in).push(f);
+  }
+
+  add(hole: Crossing, most: number): void {
+    const part = this.inPart(hole.in);
+    for (const f of part) {
+      if (Math.abs(f.hole.at - hole.at) > SHARED || Math.abs(f.hole.fromTop - hole.fromTop) > SHARED) continue;
+      for (const r of hole.runs) if (!f.hole.runs.includes(r)) f.hole.runs.push(r);
+      return;
+    }
+    const f: Found = { hole, most, done: null };
+    this.found.push(f);
+    part.push(f);
+  }
+}
+
+/** What a stretch of a leg goes through. */
+function addCrossings(h: House, leg: PinnedLeg, a: XYZ, b: XYZ, run: string, into: Crossings): void {
+  const { kind, id } = leg.surface;
+  if (kind === "deck") {
+    joistCrossings(h, id, a, b, run, into);
+    noggins(h, id, a, b, run, into);
+    wallsInDeck(h, id, a, b, run, into);
+  } else if (kind === "wall") {
+    if (leg.method === "stud-void") wallCrossings(h, id, a, b, run, into);
+  } else if (kind === "through") {
+    const face = h.faces[h.faceOfWall.get(id) ?? -1];
+    if (!face) return;
+    const p = toFace(face.frame, a);
+    const at = { at: tidy(p.u), fromTop: tidy(face.shape.height - p.v) };
+    into.add(
+      { in: { kind: "wall", wall: id }, ...at, centre: [...a], runs: [run] },
+      wallDrills[wallDrills.length - 1]!,
+    );
+  }
 }
 
 /** What is drilled at a crossing, or was. */
@@ -180,7 +191,7 @@ function shareStuds(h: House, found: Found[]): void {
   }
 }
 
-type Found = { hole: Omit<Hole, "diameter" | "plated" | "id" | "notch">; most: number; done: Hole | null };
+type Found = { hole: Crossing; most: number; done: Hole | null };
 
 const figure = (x: number): string => String(Math.round(x * 10) / 10).replace(".", "_");
 const studHoleId = (o: Found["hole"]): string =>
@@ -220,18 +231,11 @@ function besideEachOther(h: House, f: Found, fits: (runs: readonly string[], mos
 }
 
 /** The studs, noggins and plates that a stretch in the void of a stud wall goes through. */
-function wallCrossings(
-  h: House,
-  wall: string,
-  a: XYZ,
-  b: XYZ,
-  run: string,
-  add: (hole: Found["hole"], most: number) => void,
-): void {
+function wallCrossings(h: House, wall: string, a: XYZ, b: XYZ, run: string, into: Crossings): void {
   const f = h.faces[h.faceOfWall.get(wall) ?? -1];
   if (!f?.studs) return;
   for (const c of studCrossings(f, toFace(f.frame, a), toFace(f.frame, b)))
-    add(
+    into.add(
       {
         in: { kind: "stud", wall, part: c.part, ...(c.stud === undefined ? {} : { stud: c.stud }) },
         at: tidy(c.u),
@@ -244,18 +248,11 @@ function wallCrossings(
 }
 
 /** Masonry that goes on from the wall below to the wall above: it is drilled between the joists, from the room below. */
-function wallsInDeck(
-  h: House,
-  deck: string,
-  a: XYZ,
-  b: XYZ,
-  run: string,
-  add: (hole: Found["hole"], most: number) => void,
-): void {
+function wallsInDeck(h: House, deck: string, a: XYZ, b: XYZ, run: string, into: Crossings): void {
   for (const { wall, at } of wallsPassed(deckWalls(h)[h.deckOfId.get(deck) ?? -1] ?? [], a, b)) {
     const f = h.faces[h.faceOfWall.get(wall.wall)!]!;
     const p = onWallBelow(h, wall.wall, at)!;
-    add(
+    into.add(
       {
         in: { kind: "wall", wall: wall.wall, deck },
         at: tidy(p.u),
@@ -272,14 +269,7 @@ function wallsInDeck(
 const FROM_JOIST = 30;
 
 /** The noggins that a stretch along the joists goes through, drilled beside the joist the cable is clipped to. */
-function noggins(
-  h: House,
-  deckId: string,
-  a: XYZ,
-  b: XYZ,
-  run: string,
-  add: (hole: Found["hole"], most: number) => void,
-): void {
+function noggins(h: House, deckId: string, a: XYZ, b: XYZ, run: string, into: Crossings): void {
   const l = h.decks[h.deckOfId.get(deckId) ?? -1];
   if (!l) return;
   const half = l.deck.joists.breadth / 2;
@@ -287,7 +277,7 @@ function noggins(
     const j = l.joists[c.joist - 1]!;
     const side = c.across < j.at ? -1 : 1;
     const p = placeOn(l, c.along, j.at + side * (half + FROM_JOIST));
-    add(
+    into.add(
       {
         in: { kind: "noggin", deck: deckId, joist: c.joist, row: c.row },
         at: side * FROM_JOIST,
@@ -300,14 +290,7 @@ function noggins(
   }
 }
 
-function joistCrossings(
-  h: House,
-  deckId: string,
-  a: XYZ,
-  b: XYZ,
-  run: string,
-  add: (hole: Found["hole"], most: number) => void,
-): void {
+function joistCrossings(h: House, deckId: string, a: XYZ, b: XYZ, run: string, into: Crossings): void {
   const l = h.decks[h.deckOfId.get(deckId) ?? -1];
   if (!l) return;
   const [al, ac] = l.along === "x" ? [0, 1] : [1, 0];
@@ -326,7 +309,7 @@ function joistCrossings(
     const span = j.spans[s] ?? j.spans[0];
     if (!span) continue;
     const centre: XYZ = l.along === "x" ? [along, j.at, z] : [j.at, along, z];
-    add(
+    into.add(
       {
         in: { kind: "joist", deck: deckId, joist: j.n, span: Math.max(s, 0) + 1 },
         at: tidy(along - span[0]),

@@ -1,4 +1,4 @@
-import { same } from "../base/tolerance";
+import { indexNear } from "../base/distinct";
 import { toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { type LaidDeck, placeOn } from "../house/deck";
@@ -38,23 +38,23 @@ function wallEntries(g: GraphDraft, h: House, n: number, lines: FaceLines[]): En
   const out: Entry[] = [];
   if (l.deck.kind === "concrete") return out;
   for (const f of lines) {
-    for (const [list, v] of [
-      [f.over, f.face.shape.height],
-      [f.under, 0],
-    ] as const) {
-      if (!list.includes(n)) continue;
-      const j = f.vs.findIndex((x) => same(x, v));
-      if (j < 0) continue;
-      for (const { i, x, y } of risesOf(f, l)) {
-        const wallNode = f.node[i + j * f.us.length]!;
-        if (wallNode < 0) continue;
-        const node = addNode(g, [x, y, l.mid]);
-        addEdge(g, wallNode, node, EDGE.rise, n, { ref2: f.face.n });
-        out.push({ node, along: l.along === "x" ? x : y, across: l.across === "x" ? x : y });
-      }
-    }
+    if (f.over.includes(n)) addRises(g, f, f.face.shape.height, l, n, out);
+    if (f.under.includes(n)) addRises(g, f, 0, l, n, out);
   }
   return out;
+}
+
+/** Rises into a deck from the line of a face at a height. */
+function addRises(g: GraphDraft, f: FaceLines, v: number, l: LaidDeck, n: number, out: Entry[]): void {
+  const j = indexNear(f.vs, v);
+  if (j < 0) return;
+  for (const { i, x, y } of risesOf(f, l)) {
+    const wallNode = f.node[i + j * f.us.length]!;
+    if (wallNode < 0) continue;
+    const node = addNode(g, [x, y, l.mid]);
+    addEdge(g, wallNode, node, EDGE.rise, n, { ref2: f.face.n });
+    out.push({ node, along: l.along === "x" ? x : y, across: l.across === "x" ? x : y });
+  }
 }
 
 /** A line of a face, by its number, along which a cable can rise into a deck or fall out of one, and where. */
@@ -75,11 +75,12 @@ function risesOf({ face, us }: FaceLines, l: LaidDeck): readonly Rise[] {
   if (!known) rises.set(us, (known = new Map()));
   let there = known.get(l);
   if (!there) {
-    there = us.flatMap((u, i): Rise[] => {
-      if (!risesAt(face, u, l)) return [];
-      const [x, y] = toSpace(face.frame, { u, v: 0 });
-      return [{ i, x, y }];
-    });
+    there = [];
+    for (let i = 0; i < us.length; i++) {
+      if (!risesAt(face, us[i]!, l)) continue;
+      const [x, y] = toSpace(face.frame, { u: us[i]!, v: 0 });
+      there.push({ i, x, y });
+    }
     known.set(l, there);
   }
   return there;

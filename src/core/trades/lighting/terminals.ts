@@ -48,6 +48,35 @@ function pointsById(points: readonly Point[]): ReadonlyMap<string, Point> {
   return out;
 }
 
+/** The cores of a cable at one of its ends. */
+function coresOf(
+  r: WiredRun,
+  cable: Pick<Cable, "cores" | "family"> | null,
+  school: Job["settings"]["schools"]["armourCores"],
+  terminal: (carries: Carried) => Terminal,
+  earth: Terminal,
+): WiredCore[] {
+  const carries = r.carries.length ? r.carries : FEED;
+  // Armour has colours of its own, and which of them is neutral and which earth is a matter of school.
+  if (cable?.family === "armoured" && carries.every((x) => FEED.includes(x)))
+    return armourCoresOf(cable.cores, school).map((c) => armourCore(c, terminal, earth));
+  const cores = cable?.cores === 3 || carries.length > 2 ? 3 : 2;
+  const made = coresMade[cores];
+  const placed = cores === 3 ? ORDER.filter((x) => carries.includes(x)) : carries;
+  const out: WiredCore[] = [];
+  for (let n = 0; n < made.length; n++) {
+    const c = made[n]!;
+    const what = placed[n];
+    out.push(
+      what === undefined
+        ? { colour: c.now, old: c.old, carries: "spare", sleeve: null, terminal: { mark: "connector" } }
+        : { colour: c.now, old: c.old, carries: what, sleeve: sleeveOver(c.now, what), terminal: terminal(what) },
+    );
+  }
+  out.push({ colour: cpcMade.now, old: cpcMade.old, carries: "cpc", sleeve: null, terminal: earth });
+  return out;
+}
+
 /**
  * How the cables of a point are connected: every core by its colour, new and old, its sleeve and its terminal. A two-way pair is joined
  * common to common and strapper to strapper, and the drop takes the strapper terminals of its first switch; an intermediate passes the
@@ -82,34 +111,13 @@ export function wiringAt(
             });
   /** At a joint box the earths meet in a connector as well; elsewhere the accessory has a terminal for them. */
   const earth: Terminal = { mark: p.kind === "junction-box" ? "connector" : "E" };
-  const cables = own.map((r): WiredCable => {
-    const carries = r.carries.length ? r.carries : FEED;
-    const cable = cableFor(r);
-    const terminal = end(r);
-    // Armour has colours of its own, and which of them is neutral and which earth is a matter of school.
-    if (cable?.family === "armoured" && carries.every((x) => FEED.includes(x)))
-      return {
-        run: r.id,
-        other: otherEnd(r, id),
-        cores: armourCoresOf(cable.cores, job.settings.schools.armourCores).map((c) => armourCore(c, terminal, earth)),
-      };
-    const cores = cable?.cores === 3 || carries.length > 2 ? 3 : 2;
-    const made = coresMade[cores];
-    const placed = cores === 3 ? ORDER.filter((x) => carries.includes(x)) : carries;
-    return {
+  const cables: WiredCable[] = [];
+  for (const r of own)
+    cables.push({
       run: r.id,
       other: otherEnd(r, id),
-      cores: [
-        ...made.map((c, n): WiredCore => {
-          const what = placed[n];
-          return what === undefined
-            ? { colour: c.now, old: c.old, carries: "spare", sleeve: null, terminal: { mark: "connector" } }
-            : { colour: c.now, old: c.old, carries: what, sleeve: sleeveOver(c.now, what), terminal: terminal(what) };
-        }),
-        { colour: cpcMade.now, old: cpcMade.old, carries: "cpc", sleeve: null, terminal: earth },
-      ],
-    };
-  });
+      cores: coresOf(r, cableFor(r), job.settings.schools.armourCores, end(r), earth),
+    });
   const runOf = new Map(own.map((r) => [r.id, r]));
   return inConnectors(cables, (cable, core) => {
     // Each parked core is alone; a switched line is that of the lights it leads to, a common that of its gang.

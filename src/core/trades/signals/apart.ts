@@ -43,6 +43,20 @@ function beside(a: PinnedLeg, b: PinnedLeg, halves: number): Beside | null {
   return out;
 }
 
+/** A run with half its width, mm, and the section of containment that each of its legs lies in: looked up once, not for every pair of legs. */
+interface Lying {
+  circuit: string;
+  half: number;
+  legs: { leg: PinnedLeg; surface: PinnedLeg["surface"]; section: string | undefined }[];
+}
+
+function lyingOf(h: House, r: LaidRun): Lying {
+  const legs: Lying["legs"] = [];
+  for (const leg of r.legs)
+    legs.push({ leg, surface: leg.surface, section: sectionOfLeg(h, leg, r.circuit)?.section.id });
+  return { circuit: r.circuit, half: overall(cableOf(r.cable, h.catalogue)!) / 2, legs };
+}
+
 /**
  * Cables that carry no mains keep 50 mm from those that do, or are divided from them: where they run side by side, in a hole, in a section of
  * containment. Crossing is allowed; metal over the mains cable divides, and so does a section that only one of them lies in.
@@ -58,20 +72,17 @@ export function apartFacts(h: House, runs: readonly LaidRun[], holes: readonly H
       !isMetalClad(cableOf(r.cable, h.catalogue)) &&
       !isSignalCable(cableOf(r.cable, h.catalogue)),
   );
-  const half = (r: LaidRun): number => overall(cableOf(r.cable, h.catalogue)!) / 2;
-  // The section of containment that each leg lies in is looked up once, and not for every pair of legs.
-  const legsOf = (r: LaidRun) =>
-    r.legs.map((leg) => ({ leg, surface: leg.surface, section: sectionOfLeg(h, leg, r.circuit)?.section.id }));
-  const power = mains.map((m) => ({ circuit: m.circuit, half: half(m), legs: legsOf(m) }));
+  const power = mains.map((m) => lyingOf(h, m));
   const withMains = new Set(mains.map((m) => m.id));
   const out: Fact[] = [];
   for (const s of signals) {
     // The nearest of each circuit is told, once.
     const worst = new Map<string, { near: Beside; leg: number }>();
     const shared = new Set<string>();
-    const own = { half: half(s), legs: legsOf(s) };
+    const own = lyingOf(h, s);
     for (const m of power)
-      own.legs.forEach((a, leg) => {
+      for (let leg = 0; leg < own.legs.length; leg++) {
+        const a = own.legs[leg]!;
         for (const b of m.legs) {
           if (a.section !== undefined && a.section === b.section) shared.add(a.section);
           if (a.section !== undefined || b.section !== undefined) continue;
@@ -80,7 +91,7 @@ export function apartFacts(h: House, runs: readonly LaidRun[], holes: readonly H
           if (near && below(near.gap, SIGNAL_APART) && near.gap < (worst.get(m.circuit)?.near.gap ?? Infinity))
             worst.set(m.circuit, { near, leg });
         }
-      });
+      }
     for (const [circuit, { near, leg }] of worst)
       out.push(
         fact("signal.apart", "run", s.id, {
