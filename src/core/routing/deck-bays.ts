@@ -65,7 +65,8 @@ export function lanesOf(h: House, n: number, entries: readonly Entry[]): GraphDr
   const { notch, notchEdge } = h.job.settings.schools;
   const made = [n, notch, notchEdge, ...keptFree, "walls", ...walls];
   const there = kept.of(l, made, () => ({ bays: [], throughs: throughsOf(h, n), whole: null }));
-  const at = entries.flatMap((e) => [e.along, e.across]);
+  const at: number[] = [];
+  for (const e of entries) at.push(e.along, e.across);
   if (!there.whole || !alike(there.whole.at, at)) there.whole = { at, part: joinBays(h, n, entries, there) };
   return there.whole.part;
 }

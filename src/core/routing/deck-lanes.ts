@@ -25,11 +25,9 @@ export function addDeck(
     ...joined,
   ];
   if (l.deck.kind === "concrete" || l.joists.length === 0) return;
-  append(
-    g,
-    lanesOf(h, n, entries),
-    entries.map((e) => e.node),
-  );
+  const outer: number[] = [];
+  for (const e of entries) outer.push(e.node);
+  append(g, lanesOf(h, n, entries), outer);
 }
 
 /** Rises from the top of walls below the deck, and falls from the foot of walls above it. */

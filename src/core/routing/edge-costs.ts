@@ -1,5 +1,5 @@
 import type { House } from "../house/house";
-import { sectionsOf } from "../house/sections";
+import { type LaidSection, sectionsOf } from "../house/sections";
 import type { Circuit, Costs } from "../job/model";
 import { bitFor } from "../rules/bits";
 import { type Cable, isMetalClad } from "../rules/cables";
@@ -69,63 +69,79 @@ export function usableFor(h: House, g: RouteGraph, c: Circuit): Uint8Array {
 const chased = (h: House, c: Circuit, face: number): boolean =>
   c.walls === "hidden" && ["masonry", "dry-lined"].includes(h.faces[face]!.wall.build);
 
-/** Cost of an edge for a circuit, mm of cable, before any bore is counted as taken. */
-export type EdgeCost = (e: number) => number;
+/** What edges cost a circuit, mm of cable, before any bore is counted as taken. */
+export class EdgeCost {
+  private readonly usable: Uint8Array;
+  private readonly hidden: boolean;
+  private readonly sections: readonly LaidSection[];
+  private readonly intoPlaster: boolean[] = [];
+  private readonly ladder: number[] = [];
+  private readonly boards: number[] = [];
 
-/**
- * What an edge costs a circuit.
- * @param opened 1 for faces that are opened anyhow, as it is when an edge is asked for; entering or leaving another costs half the price
- * of opening it
- * @param cost the weights to price by; those of the job when left out
- */
-export function edgeCost(
-  h: House,
-  g: RouteGraph,
-  c: Circuit,
-  opened: Uint8Array,
-  cost: Costs = h.job.settings.cost,
-): EdgeCost {
-  const usable = usableFor(h, g, c);
-  const hidden = c.walls === "hidden";
-  const sections = sectionsOf(h);
-  const half = (face: number): number => (hidden && !opened[face] ? cost.faces / 2 : 0);
-  const intoPlaster = h.faces.map((_, f) => chased(h, c, f));
-  const ladder = h.faces.map((f) => f.floor + LADDER);
-  // Along a joist every board over the way comes up; across the joists it is one board.
-  const boards = h.decks.map(({ deck: { access } }) => (access === "open" ? 0 : access === "closed" ? 2 : 1));
-  const { kind: kinds, ref: refs, ref2, section: sectionOf, timbers, walls, wet, length, a, b, z } = g;
-  return (e) => {
-    if (!usable[e]) return Infinity;
-    const kind = kinds[e];
-    const ref = refs[e]!;
-    const section = sectionOf[e]!;
+  /**
+   * @param opened 1 for faces that are opened anyhow, as it is when an edge is asked for; entering or leaving another costs half the price
+   * of opening it
+   * @param cost the weights to price by; those of the job when left out
+   */
+  constructor(
+    private readonly h: House,
+    private readonly g: RouteGraph,
+    c: Circuit,
+    private readonly opened: Uint8Array,
+    private readonly cost: Costs = h.job.settings.cost,
+  ) {
+    this.usable = usableFor(h, g, c);
+    this.hidden = c.walls === "hidden";
+    this.sections = sectionsOf(h);
+    for (const f of h.faces) {
+      this.intoPlaster.push(chased(h, c, f.n));
+      this.ladder.push(f.floor + LADDER);
+    }
+    // Along a joist every board over the way comes up; across the joists it is one board.
+    for (const { deck } of h.decks) this.boards.push(deck.access === "open" ? 0 : deck.access === "closed" ? 2 : 1);
+  }
+
+  private half(face: number): number {
+    return this.hidden && !this.opened[face] ? this.cost.faces / 2 : 0;
+  }
+
+  of(e: number): number {
+    const { g, cost, hidden } = this;
+    if (!this.usable[e]) return Infinity;
+    const kind = g.kind[e];
+    const ref = g.ref[e]!;
+    const section = g.section[e]!;
     let perMm = cost.cable;
     let once = 0;
     if (section) {
       perMm *= LIKED;
-      if (sections[section - 1]!.row.hidden && hidden) perMm += cost.chase;
+      if (this.sections[section - 1]!.row.hidden && hidden) perMm += cost.chase;
     } else if (kind === EDGE.wall) {
-      if (intoPlaster[ref]) perMm += cost.chase;
-      else if (hidden) once = timbers[e]! * STUD_HOLE * cost.bore;
-      if (wet[e]) perMm += WET;
-      if ((z[a[e]!]! + z[b[e]!]!) / 2 > ladder[ref]!) perMm += cost.height;
+      if (this.intoPlaster[ref]) perMm += cost.chase;
+      else if (hidden) once = g.timbers[e]! * STUD_HOLE * cost.bore;
+      if (g.wet[e]) perMm += WET;
+      if ((g.z[g.a[e]!]! + g.z[g.b[e]!]!) / 2 > this.ladder[ref]!) perMm += cost.height;
     } else if (kind === EDGE.outside) perMm *= DRAWN;
-    else if (kind === EDGE.through) once = cost.wallHole + half(ref) + half(ref2[e]!);
-    else if (kind === EDGE.corner) once = half(ref) + half(h.faces[ref]!.right);
-    else if (kind === EDGE.rise) once = RISE * cost.bore + (ref2[e]! >= 0 ? half(ref2[e]!) : 0);
+    else if (kind === EDGE.through) once = cost.wallHole + this.half(ref) + this.half(g.ref2[e]!);
+    else if (kind === EDGE.corner) once = this.half(ref) + this.half(this.h.faces[ref]!.right);
+    else if (kind === EDGE.rise) once = RISE * cost.bore + (g.ref2[e]! >= 0 ? this.half(g.ref2[e]!) : 0);
     else if (kind === EDGE.lane) {
-      once = timbers[e]! * STUD_HOLE * cost.bore + walls[e]! * cost.wallHole;
-      perMm += cost.boards * boards[ref]!;
+      once = g.timbers[e]! * STUD_HOLE * cost.bore + g.walls[e]! * cost.wallHole;
+      perMm += cost.boards * this.boards[ref]!;
     }
-    return length[e]! * perMm + once;
-  };
+    return g.length[e]! * perMm + once;
+  }
+
+  /** Of every edge. */
+  all(): Float64Array {
+    const out = new Float64Array(this.g.a.length);
+    for (let e = 0; e < out.length; e++) out[e] = this.of(e);
+    return out;
+  }
 }
 
-/** The same for every edge; see `edgeCost`. */
-export const edgeCosts = (...of: Parameters<typeof edgeCost>): Float64Array => {
-  const cost = edgeCost(...of);
-  return Float64Array.from({ length: of[1].a.length }, (_, e) => cost(e));
-};
+/** What every edge costs; see `EdgeCost`. */
+export const edgeCosts = (...of: ConstructorParameters<typeof EdgeCost>): Float64Array => new EdgeCost(...of).all();
 
 /** By face: the edges whose cost hangs on whether it is opened. */
 export function edgesOfFaces(h: House, g: RouteGraph): readonly (readonly number[])[] {

@@ -7,8 +7,8 @@ export interface LeftToGo {
   /** The places whose edges it hangs on; what it adds to level and plumb everywhere else. */
   readonly around: readonly number[];
   readonly more: number;
-  /** The same for all places but those. */
-  elsewhere(n: number): number;
+  /** The same for all places but those, put down by node. */
+  put(n: number, into: Float64Array): void;
 }
 
 /** What it is guessed from. */
@@ -46,7 +46,11 @@ class Left implements LeftToGo {
     this.leastOn = Math.min(...this.onFrom);
   }
 
-  elsewhere(n: number): number {
+  put(n: number, into: Float64Array): void {
+    into[n] = this.elsewhere(n);
+  }
+
+  private elsewhere(n: number): number {
     const { x, y, z } = this.g;
     const { to, share, onFrom } = this;
     const plumb = Math.abs(x[n]! - x[to]!) + Math.abs(y[n]! - y[to]!) + Math.abs(z[n]! - z[to]!);

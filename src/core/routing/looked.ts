@@ -26,17 +26,41 @@ export interface Looked {
 export function lookFor(g: RouteGraph, from: number, to: number, w: Weights, { changed }: Prices): Looked {
   const seen: LookedFrom = { places: NOWHERE, least: NOTHING, left: null };
   const way = cheapestWay(g, from, to, w, seen);
-  const places = seen.places.slice();
-  const least = new Float64Array(places.length);
-  const others = new Uint8Array(places.length);
+  const { places, least, others } = roomFor(seen.places.length);
   for (let i = 0; i < places.length; i++) {
-    least[i] = seen.least[places[i]!]!;
-    others[i] = w.others[places[i]!]!;
+    const n = (places[i] = seen.places[i]!);
+    least[i] = seen.least[n]!;
+    others[i] = w.others[n]!;
   }
   return { way, cost: way?.cost ?? Infinity, places, least, others, left: seen.left, changes: changed.length };
 }
 const NOWHERE = new Int32Array();
 const NOTHING = new Float64Array();
+
+/** What was looked at is put down one after the other in lists of this many places: to make lists for each search takes far longer. */
+const SHELF = 1 << 14;
+
+type Places = Pick<Looked, "places" | "least" | "others">;
+
+const newShelf = (count: number): Places => ({
+  places: new Int32Array(count),
+  least: new Float64Array(count),
+  others: new Uint8Array(count),
+});
+
+let shelf = newShelf(0);
+/** How much of it is taken. */
+let taken = 0;
+
+function roomFor(count: number): Places {
+  if (taken + count > shelf.places.length) {
+    shelf = newShelf(Math.max(SHELF, count));
+    taken = 0;
+  }
+  const [from, to] = [taken, (taken += count)];
+  const { places, least, others } = shelf;
+  return { places: places.subarray(from, to), least: least.subarray(from, to), others: others.subarray(from, to) };
+}
 
 /** Room for looking up places and edges, kept from one time to the next: `round` tells what belongs to this one. */
 interface Room {
@@ -183,8 +207,8 @@ class BackToStart implements LeftToGo {
     return Math.max(this.start.from(n), this.again.cameFor(n) - this.by);
   }
 
-  elsewhere(n: number): number {
-    return this.from(n);
+  put(n: number, into: Float64Array): void {
+    into[n] = this.from(n);
   }
 }
 

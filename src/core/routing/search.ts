@@ -281,7 +281,7 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
   via[start] = -1;
   seen[start] = round;
   least[from] = 0;
-  if (ahead[from]! < 0) ahead[from] = left.elsewhere(from);
+  if (ahead[from]! < 0) left.put(from, ahead);
   queue.push(ahead[from]!, start);
   let found = -1;
   // The last bucket that may hold what is wanted.
@@ -330,9 +330,8 @@ export function cheapestWay(g: RouteGraph, from: number, to: number, w: Weights,
         via[s] = e;
         prev[s] = state;
         seen[s] = round;
-        let on = ahead[next]!;
-        if (on < 0) on = ahead[next] = left.elsewhere(next);
-        queue.push(c + on, s);
+        if (ahead[next]! < 0) left.put(next, ahead);
+        queue.push(c + ahead[next]!, s);
       }
     }
   }

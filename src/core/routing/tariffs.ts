@@ -5,7 +5,7 @@ import { type Cable, isMetalClad } from "../rules/cables";
 import { cableOf } from "../rules/catalogue";
 import { cablesThere, sectionFill } from "../trades/containment/section-fill";
 import { type Care, type MostTogether, tooMany } from "./care";
-import { type EdgeCost, FULL, LIKED, borePrice, edgeCost, edgesOfFaces, usableFor } from "./edge-costs";
+import { EdgeCost, FULL, LIKED, borePrice, edgesOfFaces, usableFor } from "./edge-costs";
 import { EDGE, type RouteGraph } from "./graph";
 import { presets } from "./weights";
 
@@ -103,13 +103,19 @@ function toggle(set: Set<number>, x: number): void {
 function boreKinds(g: RouteGraph): { kinds: number; of: Int32Array } {
   let out = kindsOf.get(g);
   if (out) return out;
-  const seen = new Map<string, number>();
-  const of = Int32Array.from(g.bores, ({ most, asked, notch }) => {
-    const key = `${most} ${asked} ${notch}`;
-    if (!seen.has(key)) seen.set(key, seen.size);
-    return seen.get(key)!;
-  });
-  kindsOf.set(g, (out = { kinds: seen.size, of }));
+  const kinds: BorePlace[] = [];
+  const of = new Int32Array(g.bores.length);
+  for (let n = 0; n < of.length; n++) {
+    const { most, asked, notch } = g.bores[n]!;
+    let kind = 0;
+    for (; kind < kinds.length; kind++) {
+      const k = kinds[kind]!;
+      if (k.most === most && k.asked === asked && k.notch === notch) break;
+    }
+    if (kind === kinds.length) kinds.push(g.bores[n]!);
+    of[n] = kind;
+  }
+  kindsOf.set(g, (out = { kinds: kinds.length, of }));
   return out;
 }
 const kindsOf = new WeakMap<RouteGraph, { kinds: number; of: Int32Array }>();
@@ -184,7 +190,7 @@ export class Tariffs {
   }
 
   private bringUpToDate(x: Plain): void {
-    for (const f of x.faces) for (const e of edgesOfFaces(this.h, this.g)[f]!) x.cost[e] = x.of(e);
+    for (const f of x.faces) for (const e of edgesOfFaces(this.h, this.g)[f]!) x.cost[e] = x.of.of(e);
     x.faces.clear();
   }
 
@@ -230,10 +236,8 @@ export class Tariffs {
     const kind = `${c.walls} ${cladding} ${this.lying.care.short.has(c.id)}`;
     let x = this.plain.get(kind);
     if (!x) {
-      const of = edgeCost(h, g, c, this.lying.opened, this.weightsOf(c));
-      const cost = new Float64Array(g.a.length);
-      for (let e = 0; e < cost.length; e++) cost[e] = of(e);
-      this.plain.set(kind, (x = { cost, of, faces: new Set() }));
+      const of = new EdgeCost(h, g, c, this.lying.opened, this.weightsOf(c));
+      this.plain.set(kind, (x = { cost: of.all(), of, faces: new Set() }));
     }
     this.bringUpToDate(x);
     return x;
