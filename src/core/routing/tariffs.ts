@@ -6,7 +6,7 @@ import { cableOf } from "../rules/catalogue";
 import { cablesThere, sectionFill } from "../trades/containment/section-fill";
 import { type Care, type MostTogether, tooMany } from "./care";
 import { EdgeCost, FULL, LIKED, borePrice, edgesOfFaces, usableFor } from "./edge-costs";
-import { EDGE, type RouteGraph } from "./graph";
+import { type BorePlace, EDGE, type RouteGraph } from "./graph";
 import { presets } from "./weights";
 
 /**
