@@ -32,8 +32,10 @@ const flushOn = (h: House, f: Face): PlacedPoint[] =>
 function boxFacts(h: House, f: Face, other: Face): Fact[] {
   const party = f.wall.backing === "party" || other.wall.backing === "party";
   const solid = f.wall.build === "masonry" || f.wall.build === "dry-lined";
+  const there = other.points.length ? flushOn(h, other) : [];
+  if (!there.length) return [];
   return flushOn(h, f).flatMap((p) =>
-    flushOn(h, other).flatMap((q): Fact[] => {
+    there.flatMap((q): Fact[] => {
       if (p.point.existing && q.point.existing) return [];
       const [a, b] = [toFace(f.frame, p.space), toFace(f.frame, q.space)];
       if (Math.abs(a.v - b.v) >= (p.box.height + q.box.height) / 2 - EPS) return [];

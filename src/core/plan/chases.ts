@@ -54,9 +54,10 @@ export function chasedLegs(runs: readonly ChasedRun[], wall: string): readonly C
 /** The chases of a wall: runs that lie side by side share one, which is cut where cables come in or leave. */
 export function chasesOn(h: House, runs: readonly ChasedRun[], wall: string): ChaseStretch[] {
   const face = h.faces[h.faceOfWall.get(wall) ?? -1];
-  if (!face) return [];
+  const legs = chasedLegs(runs, wall);
+  if (!face || !legs.length) return [];
   const lines: Record<"u" | "v", Line[]> = { u: [], v: [] };
-  for (const { run, leg } of chasedLegs(runs, wall)) {
+  for (const { run, leg } of legs) {
     const { path } = run.legs[leg]!;
     for (let i = 1; i < path.length; i++) {
       const [a, b] = [toFace(face.frame, path[i - 1]!), toFace(face.frame, path[i]!)];
@@ -65,17 +66,24 @@ export function chasesOn(h: House, runs: readonly ChasedRun[], wall: string): Ch
       lines[plumb ? "u" : "v"].push({ at: plumb ? a.u : a.v, from: Math.min(p, q), to: Math.max(p, q), run: run.id });
     }
   }
-  return (["u", "v"] as const).flatMap((axis) =>
-    stripsOf(lines[axis]).flatMap((strip): ChaseStretch[] => {
-      const ends = [...new Set(strip.flatMap((l) => [l.from, l.to]))].sort((a, b) => a - b);
-      return ends.slice(1).flatMap((to, i): ChaseStretch[] => {
-        const from = ends[i]!;
-        const here = strip.filter((l) => l.from <= from && l.to >= to);
-        const mine = [...new Set(here.map((l) => l.run))];
-        return mine.length ? [{ wall, plumb: axis === "u", at: strip[0]!.at, from, to, runs: mine }] : [];
-      });
-    }),
-  );
+  const out: ChaseStretch[] = [];
+  for (const strip of stripsOf(lines.u)) addStretches(strip, wall, true, out);
+  for (const strip of stripsOf(lines.v)) addStretches(strip, wall, false, out);
+  return out;
+}
+
+/** Cuts a chase where cables come in or leave. */
+function addStretches(strip: readonly Line[], wall: string, plumb: boolean, out: ChaseStretch[]): void {
+  const ends: number[] = [];
+  for (const l of strip) ends.push(l.from, l.to);
+  ends.sort((a, b) => a - b);
+  for (let i = 1; i < ends.length; i++) {
+    const [from, to] = [ends[i - 1]!, ends[i]!];
+    if (from === to) continue;
+    const runs: string[] = [];
+    for (const l of strip) if (l.from <= from && l.to >= to && !runs.includes(l.run)) runs.push(l.run);
+    if (runs.length) out.push({ wall, plumb, at: strip[0]!.at, from, to, runs });
+  }
 }
 
 /** Lines that share a chase: each no further than its width from the first of them. */

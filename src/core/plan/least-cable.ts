@@ -51,15 +51,22 @@ export function leastCable(h: House, runs: readonly Run[]): LeastCable {
     return b;
   };
   const joining = new Map<string, Run[]>();
-  for (const r of runs)
-    if (h.pointOfId.has(r.from) && h.pointOfId.has(r.to))
-      joining.set(r.circuit, [...(joining.get(r.circuit) ?? []), r]);
+  for (const r of runs) {
+    if (!h.pointOfId.has(r.from) || !h.pointOfId.has(r.to)) continue;
+    const there = joining.get(r.circuit);
+    if (there) there.push(r);
+    else joining.set(r.circuit, [r]);
+  }
   const out: LeastCable = { bound: 0, plumb: 0 };
   for (const c of h.job.circuits) {
     const own = joining.get(c.id);
     if (!own) continue;
     const spurs = asWired(c, h.job.points).spurs.map((s) => s.point);
-    const made = own.flatMap((r) => [r.from, r.to, ...[r.from, r.to].flatMap((id) => boxOf(id).flat())]);
+    const made: unknown[] = [];
+    for (const r of own) {
+      const [[a, b], [p, q]] = [boxOf(r.from), boxOf(r.to)];
+      made.push(r.from, r.to, ...a, ...b, ...p, ...q);
+    }
     const needs = kept.of(c, [...made, ...spurs], () => leastOf(c, own, new Set(spurs), boxOf));
     out.bound += needs.bound;
     out.plumb += needs.plumb;

@@ -88,11 +88,12 @@ function risesOf({ face, us }: FaceLines, l: LaidDeck): readonly Rise[] {
 function deckPoints(g: GraphDraft, h: House, n: number, terminal: Int32Array): Entry[] {
   const l = h.decks[n]!;
   const out: Entry[] = [];
-  h.points.forEach((p, i) => {
-    if (p.deck !== n) return;
+  for (let i = 0; i < h.points.length; i++) {
+    const p = h.points[i]!;
+    if (p.deck !== n) continue;
     const own = addNode(g, p.space);
     terminal[i] = own;
-    if (l.deck.kind === "concrete") return;
+    if (l.deck.kind === "concrete") continue;
     const along = l.along === "x" ? p.space[0] : p.space[1];
     let across = l.across === "x" ? p.space[0] : p.space[1];
     const side = l.deck.joists.breadth / 2 + CLEAR;
@@ -108,6 +109,6 @@ function deckPoints(g: GraphDraft, h: House, n: number, terminal: Int32Array): E
     const node = addNode(g, [at.x, at.y, l.mid]);
     addEdge(g, foot, node, EDGE.drop, n);
     out.push({ node, along, across });
-  });
+  }
   return out;
 }

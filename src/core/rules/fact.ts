@@ -78,6 +78,15 @@ const weight: Record<Severity, number> = { stop: 0, warn: 1, note: 2 };
 
 /** What tells two facts apart: rule, subject, place, case and measure. Equal facts have equal keys. */
 export function factKey(f: Fact): string {
+  let key = keys.get(f);
+  if (key === undefined) keys.set(f, (key = keyOf(f)));
+  return key;
+}
+
+/** Facts are never changed in place, and many are those of the plan before. */
+const keys = new WeakMap<Fact, string>();
+
+function keyOf(f: Fact): string {
   const w = f.where ?? {};
   return [
     f.rule,
@@ -96,9 +105,19 @@ export function factKey(f: Fact): string {
   ].join("\u0000");
 }
 
+interface Keyed {
+  f: Fact;
+  k: string;
+}
+const graver = (a: Keyed, b: Keyed): number =>
+  weight[a.f.severity] - weight[b.f.severity] || (a.k < b.k ? -1 : a.k > b.k ? 1 : 0);
+
 /** Facts in reading order, each once: gravest first, then by rule, subject, place and measure, so that equal jobs read equal. */
 export function inOrder(list: readonly Fact[]): Fact[] {
-  const keyed = list.map((f) => ({ f, k: factKey(f) }));
-  keyed.sort((a, b) => weight[a.f.severity] - weight[b.f.severity] || (a.k < b.k ? -1 : a.k > b.k ? 1 : 0));
-  return keyed.filter((x, i) => i === 0 || x.k !== keyed[i - 1]!.k).map((x) => x.f);
+  const keyed: Keyed[] = [];
+  for (const f of list) keyed.push({ f, k: factKey(f) });
+  keyed.sort(graver);
+  const out: Fact[] = [];
+  for (let i = 0; i < keyed.length; i++) if (i === 0 || keyed[i]!.k !== keyed[i - 1]!.k) out.push(keyed[i]!.f);
+  return out;
 }
