@@ -45,6 +45,13 @@ const ofCircuits: Record<string, (j: Job, n: number, by: number) => Job> = {
       circuits: j.circuits.map((c) => (c.points.includes(id) ? { ...c, points: c.points.filter((p) => p !== id) } : c)),
     };
   },
+  "a new dwelling, or none": (j, n) => ({ ...j, dwelling: { ...j.dwelling, newDwelling: n % 2 === 0 } }),
+  "a worktop under a point": (j, n) => {
+    const { place } = j.points[n % j.points.length]!;
+    if (place.on !== "wall") return j;
+    const top = { id: "top", kind: "worktop" as const, wall: place.wall, u: 0, v: 850, width: 3000, height: 40 };
+    return { ...j, fixtures: [...j.fixtures.filter((x) => x.id !== "top"), { ...top, depth: 600 }] } as Job;
+  },
   "the price of a hole": (j, n) => ({
     ...j,
     settings: { ...j.settings, cost: { ...j.settings.cost, bore: 100 + (n % 900) } },

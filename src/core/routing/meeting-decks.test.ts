@@ -1,6 +1,6 @@
 import { describe, expect, it } from "vitest";
 import { deck, house } from "../book/limits/by-hand.fixture";
-import { layHouse } from "../house/house";
+import { type House, layHouse } from "../house/house";
 import type { Job } from "../job/model";
 import { makePlan } from "../plan/plan";
 import { board, light, lighting, stops } from "./every-way.fixture";
@@ -32,10 +32,43 @@ describe("decks that meet", () => {
     expect(stops(plan)).toEqual([]);
     return plan.runs.find((r) => r.from === "l1" && r.to === "l2")!;
   };
+  it("the same decks by another school of notches: as if they had never been joined by the first", () => {
+    const turned = { joists: { ...half("d2", 0, 1).joists, direction: "east-west", first: 200 }, notchLines: [350, 900, 1700] };
+    const first = layHouse(job(turned));
+    const joined = (h: House) => {
+      const g = draft();
+      const entries = joinMeetingDecks(g, h);
+      return JSON.stringify([entries, g.nodes, g.edges, g.bores, [...g.x.subarray(0, g.nodes)]]);
+    };
+    const told = new Set<string>();
+    // One of them changes at a time.
+    for (const [notch, notchEdge] of [
+      ["warranty", "top"],
+      ["on-site", "top"],
+      ["on-site", "either"],
+      ["warranty", "either"],
+    ] as const) {
+      const schools = { ...first.job.settings.schools, notch, notchEdge };
+      const next = { ...first.job, settings: { ...first.job.settings, schools } };
+      told.add(joined({ ...first, job: next }));
+      expect(joined({ ...first, job: next })).toBe(joined(layHouse(structuredClone(next))));
+    }
+    expect(told.size).toBeGreaterThan(1);
+  });
   it("joists in line: straight on along one joist, 1 600 with both drops of 97.5 and 31.5 from under the joist", () => {
     const run = between(job({}));
     expect(run.pathLength).toBe(1600 + 2 * (97.5 + 31.5));
     expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
+  });
+  it("a cable too thick for the joists of one is bored through those of the other alone", () => {
+    const shallow = { joists: { ...half("d2", 0, 1).joists, depth: 90 } };
+    const thick = job(shallow, light("l2", 2200, 2300, "d2"));
+    const plan = makePlan({ ...thick, circuits: thick.circuits.map((c) => ({ ...c, cable: "te-16" })) });
+    expect(plan.facts.filter((f) => f.rule === "hole.too-small")).toEqual([]);
+    expect(plan.holes.filter((o) => o.in.kind === "joist").map((o) => o.in.deck)).not.toContain("d2");
+    const deep = job({}, light("l2", 2200, 2300, "d2"));
+    const both = makePlan({ ...deep, circuits: deep.circuits.map((c) => ({ ...c, cable: "te-16" })) });
+    expect(both.holes.map((o) => o.in.deck)).toContain("d2");
   });
   it("joists set over by 100: the cable crosses within the bay where they meet", () => {
     const run = between(job({ joists: { ...half("d2", 0, 1).joists, first: 300 } }));
