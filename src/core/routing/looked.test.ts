@@ -126,26 +126,29 @@ describe("a way found before", () => {
     expect(lookAgain(g, from, to, w, prices, was)).toBe(undefined);
   });
 
-  it.each([true, false])("is not taken where a door opens from where it looked on to where it did not: %s", (outwards) => {
-    const d = draft();
-    const chain = Array.from({ length: 31 }, (_, i) => addNode(d, [100 * i, 0, 0]));
-    const aside = addNode(d, [1500, 500, 0]);
-    const [from, to] = [chain[0]!, chain[30]!];
-    const cost: number[] = [];
-    for (let i = 1; i < chain.length; i++) cost[addEdge(d, chain[i - 1]!, chain[i]!, EDGE.wall, 0)] = 100;
-    const door = outwards ? addEdge(d, from, aside, EDGE.wall, 0) : addEdge(d, aside, from, EDGE.wall, 0);
-    cost[door] = 20_000;
-    cost[addEdge(d, aside, to, EDGE.wall, 0)] = 1500;
-    const g = compile(d, new Int32Array());
-    const prices = new Told(Float64Array.from(cost));
-    const plain = { perMm: 0.1, bend: 0, throughBox: 1e6, ends: [0, 1], crossing: 0 } as const;
-    const w: Weights = { ...plain, cost: prices.cost, others: new Uint8Array(g.nodes) };
-    const was = lookFor(g, from, to, w, prices);
-    expect(was.way!.cost).toBe(3000);
-    prices.set(door, 1400);
-    const still = lookAgain(g, from, to, w, prices, was);
-    expect((still ?? cheapestWay(g, from, to, w))!.cost).toBe(2900);
-  });
+  it.each([true, false])(
+    "is not taken where a door opens from where it looked on to where it did not: %s",
+    (outwards) => {
+      const d = draft();
+      const chain = Array.from({ length: 31 }, (_, i) => addNode(d, [100 * i, 0, 0]));
+      const aside = addNode(d, [1500, 500, 0]);
+      const [from, to] = [chain[0]!, chain[30]!];
+      const cost: number[] = [];
+      for (let i = 1; i < chain.length; i++) cost[addEdge(d, chain[i - 1]!, chain[i]!, EDGE.wall, 0)] = 100;
+      const door = outwards ? addEdge(d, from, aside, EDGE.wall, 0) : addEdge(d, aside, from, EDGE.wall, 0);
+      cost[door] = 20_000;
+      cost[addEdge(d, aside, to, EDGE.wall, 0)] = 1500;
+      const g = compile(d, new Int32Array());
+      const prices = new Told(Float64Array.from(cost));
+      const plain = { perMm: 0.1, bend: 0, throughBox: 1e6, ends: [0, 1], crossing: 0 } as const;
+      const w: Weights = { ...plain, cost: prices.cost, others: new Uint8Array(g.nodes) };
+      const was = lookFor(g, from, to, w, prices);
+      expect(was.way!.cost).toBe(3000);
+      prices.set(door, 1400);
+      const still = lookAgain(g, from, to, w, prices, was);
+      expect((still ?? cheapestWay(g, from, to, w))!.cost).toBe(2900);
+    },
+  );
 
   it("keeps what it looked at from the next search", () => {
     const { g, prices, w } = between(4, 0, 5, 0);

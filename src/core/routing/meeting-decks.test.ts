@@ -33,7 +33,10 @@ describe("decks that meet", () => {
     return plan.runs.find((r) => r.from === "l1" && r.to === "l2")!;
   };
   it("the same decks by another school of notches: as if they had never been joined by the first", () => {
-    const turned = { joists: { ...half("d2", 0, 1).joists, direction: "east-west", first: 200 }, notchLines: [350, 900, 1700] };
+    const turned = {
+      joists: { ...half("d2", 0, 1).joists, direction: "east-west", first: 200 },
+      notchLines: [350, 900, 1700],
+    };
     const first = layHouse(job(turned));
     const joined = (h: House) => {
       const g = draft();
