@@ -73,6 +73,15 @@ describe("decks that meet", () => {
     const both = makePlan({ ...deep, circuits: deep.circuits.map((c) => ({ ...c, cable: "te-16" })) });
     expect(both.holes.map((o) => o.in.deck)).toContain("d2");
   });
+  it("one of concrete is joined to nothing: no cable lies in it", () => {
+    const kinds = (d1: object, d2: object): number[] => {
+      const decks = [half("d1", 0, 1500, d1), half("d2", 1500, 3000, d2)];
+      return joinMeetingDecks(draft(), layHouse(house({ decks }))).map((of) => of.length);
+    };
+    expect(Math.min(...kinds({}, {}))).toBeGreaterThan(0);
+    expect(kinds({}, { kind: "concrete" })).toEqual([0, 0]);
+    expect(kinds({ kind: "concrete" }, {})).toEqual([0, 0]);
+  });
   it("joists set over by 100: the cable crosses within the bay where they meet", () => {
     const run = between(job({ joists: { ...half("d2", 0, 1).joists, first: 300 } }));
     expect(run.legs.some((l) => l.surface.kind === "wall")).toBe(false);
