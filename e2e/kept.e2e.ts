@@ -30,7 +30,6 @@ describe("nothing is lost between two", () => {
     const other = await app().newPage();
     await other.goto(url);
     await moveIn(other, "S2", "2600");
-    await other.close();
     await page().bringToFront();
     await focusPoint("S2");
     // What the other stored comes in by itself.
@@ -50,6 +49,7 @@ describe("nothing is lost between two", () => {
     await page().waitForFunction(() => !document.body.innerText.includes("Another has changed this since"));
     await stored();
     expect([await uOf("S2"), (await uOf("S5")) === 1500]).toEqual([2600, false]);
+    await other.close();
   });
 });
 

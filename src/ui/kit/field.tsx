@@ -1,6 +1,6 @@
 "use client";
 import { figure } from "../../core/base/figures";
-import { type ReactNode, useEffect, useId, useRef, useState } from "react";
+import { type ReactNode, useId, useState } from "react";
 import { words } from "./number-words";
 
 const box =
@@ -37,6 +37,22 @@ function Row({
 }
 
 /**
+ * What is typed over a value, and why it cannot be stored. A value that changes meanwhile takes its place at once, in the same
+ * drawing: one drawing later, a field that is left in between would put the old value back over the new.
+ */
+function useTyped(shown: string) {
+  const [over, setOver] = useState(shown);
+  const [text, setText] = useState(shown);
+  const [fault, setFault] = useState<string | null>(null);
+  if (over !== shown) {
+    setOver(shown);
+    setText(shown);
+    setFault(null);
+  }
+  return { text, setText, fault, setFault };
+}
+
+/**
  * A number a person types. Stored when it is left or Enter is pressed; what cannot be stored stays as typed, with a sentence
  * that names the field, the value and what is allowed.
  */
@@ -68,16 +84,7 @@ export function NumberField({
   // To a tenth, or as fine as the field steps.
   const places = Math.max(1, Math.ceil(-Math.log10(step) - 1e-9));
   const shown = figure(value, places);
-  const [text, setText] = useState(shown);
-  const [fault, setFault] = useState<string | null>(null);
-  const last = useRef(shown);
-  useEffect(() => {
-    if (last.current !== shown) {
-      last.current = shown;
-      setText(shown);
-      setFault(null);
-    }
-  }, [shown]);
+  const { text, setText, fault, setFault } = useTyped(shown);
   const commit = (typed: string): void => {
     if (typed.trim() === shown) {
       setFault(null);
@@ -93,8 +100,7 @@ export function NumberField({
     setFault(typeof refused === "string" ? refused : null);
     if (typeof refused === "string") return;
     // What was understood stands in the field when it is left.
-    last.current = figure(n, places);
-    setText(last.current);
+    setText(figure(n, places));
   };
   return (
     <Row id={id} label={label} unit={unit} fault={fault}>
@@ -151,16 +157,7 @@ export function TextField({
   onDraft?: (typed: string) => void;
 }) {
   const id = useId();
-  const [text, setText] = useState(value);
-  const [fault, setFault] = useState<string | null>(null);
-  const last = useRef(value);
-  useEffect(() => {
-    if (last.current !== value) {
-      last.current = value;
-      setText(value);
-      setFault(null);
-    }
-  }, [value]);
+  const { text, setText, fault, setFault } = useTyped(value);
   const commit = (): void => {
     const t = text.trim();
     if (t === value) return;
@@ -168,7 +165,6 @@ export function TextField({
     if (t.length > most) return setFault(`${label} has ${t.length} characters; at most ${most} fit.`);
     const refused = onCommit(t);
     setFault(typeof refused === "string" ? refused : null);
-    if (typeof refused !== "string") last.current = t;
   };
   return (
     <Row id={id} label={label} fault={fault}>
