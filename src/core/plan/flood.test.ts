@@ -18,6 +18,7 @@ describe("a flood of the legal places", () => {
     ["aside within its box, where no level chase may be cut", 4931, [8, 9, 0], [9, 0, 732]],
     ["beside a stud in a corner", 5, [2, 10, 2239]],
     ["through the wall into a drop, from a level strip of the other face", 521, [8, 28, 0]],
+    ["through the wall in what the bands of two rooms of unlike height share", 180, [8, 59, 2586], [6, 13, 2312]],
     ["from its box into the corner it reaches", 1, [8, 4, 0], [1, 2, 0], [0, 33, 1]],
   ])("goes %s", (_, seed, ...changes) => {
     const job = changedHouse(seed, changes);

@@ -125,7 +125,7 @@ function joinLines(h: House, f: Face, own: readonly OwnLines[]): Crossings {
     const other = h.faces[o]!;
     for (const u of own[o]!.us) us.push(toFace(f.frame, toSpace(other.frame, { u, v: 0 })).u);
     const up = other.floor - f.floor;
-    vs.push(up + other.shape.height - BAND_LINE);
+    vs.push(up + other.shape.height - BAND_LINE, ...sharedBand(f.shape.height, up + other.shape.height));
     if (f.shape.thickness <= THIN_WALL + EPS) vs.push(...f.reverse.map((p) => p.v));
     // In a corner a cable may go through at any height: at that of what it comes from or goes to, there and round its next corner.
     for (const n of [other.left, other.right]) corners.push(...own[n]!.points.map((p) => up + p.v));
@@ -146,6 +146,16 @@ function joinLines(h: House, f: Face, own: readonly OwnLines[]): Crossings {
   for (let j = 0; j < all.length; j++)
     if (indexNear(wide, all[j]!) < 0) only[j] = indexNear(crossed, all[j]!) >= 0 ? IN_DROPS : IN_CORNERS;
   return { us: both, vs: all, bandOnly, only };
+}
+
+/**
+ * Where the bands under two ceilings lie over each other though the middle of neither lies in the other: the middle of what they
+ * share. Both faces come to the same.
+ * @param top of this face, mm; so is that of the other, in the measures of this one
+ */
+function sharedBand(top: number, otherTop: number): number[] {
+  const [low, high] = [Math.min(top, otherTop), Math.max(top, otherTop)];
+  return high - low > BAND - BAND_LINE && low - (high - BAND) >= CLEAR ? [(low + high - BAND) / 2] : [];
 }
 
 /**
