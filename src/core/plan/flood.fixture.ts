@@ -61,6 +61,19 @@ export function flood(job: Job, source: string, apart = BESIDE): Map<string, num
         out.push((at - off - from) / dir, (at + off - from) / dir);
       return out;
     });
+    // Heights at which level strips of both faces of the wall lie over each other.
+    const bothStrips = (these: readonly { v: number; height: number }[], of: Wall): number[] =>
+      second.back.get(of.id)!.flatMap((o) => {
+        const theirs = job.points.filter((p) => p.place.on === "wall" && p.place.wall === o.id);
+        return these.flatMap((p) =>
+          theirs.flatMap((q) => {
+            const v = (q.place as { v: number }).v + o.floor - of.floor;
+            const half = plateOf(q).height / 2;
+            const [low, high] = [Math.max(p.v - p.height / 2, v - half), Math.min(p.v + p.height / 2, v + half)];
+            return high - low > 2 ? [(low + high) / 2] : [];
+          }),
+        );
+      });
     const us = marks(w.long, [
       ...joists,
       ...mine.flatMap((p) => [p.u, ...beside(p.u, p.width)]),
@@ -69,6 +82,7 @@ export function flood(job: Job, source: string, apart = BESIDE): Map<string, num
     const vs = marks(w.room.height, [
       ...mine.flatMap((p) => [p.v, ...beside(p.v, p.height)]),
       ...around.flatMap((x) => edges(x.v, x.height)),
+      ...bothStrips(mine, w),
     ]);
     const g = { w, us, vs, nu: us.length, nv: vs.length, base: size };
     size += g.nu * g.nv;

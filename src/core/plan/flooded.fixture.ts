@@ -26,8 +26,9 @@ function byLines(job: Job, source: string): Map<string, number | null> {
 export function apartFromFlood(job: Job, source: string): string[] {
   const clear = flood(job, source);
   let close: Map<string, number | null> | null = null;
-  // In a closed deck a bay is crossed only where the cable comes in.
-  const more = job.decks.some((d) => d.access === "closed") ? 1000 : 300;
+  // In a closed deck a bay is crossed only where the cable comes in; past what stands in a part of a bay it keeps to the other joist.
+  const kept = job.forbidden.some((x) => x.place.on === "deck");
+  const more = kept || job.decks.some((d) => d.access === "closed" || d.obstacles.length) ? 1300 : 300;
   return [...byLines(job, source)].flatMap(([id, line]) => {
     const most = clear.get(id)!;
     const said = (water: number | null): string[] => [

@@ -131,7 +131,7 @@ describe("holes and notches of one deck", () => {
   it("holes keep 100 from a notch that is wanted, edge to edge, and are priced beside it", () => {
     const near = (notchLines: number[]): number[] => {
       const l = layHouse(withDeck({ notchLines }, { notch: "on-site" })).decks[0]!;
-      return boreLines(l, l.joists[2]!)
+      return boreLines(l, l.joists[2]!, { notch: "warranty", notchEdge: "top" })
         .map((x) => x.at)
         .filter((at) => at < 900);
     };

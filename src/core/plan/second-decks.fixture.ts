@@ -113,13 +113,30 @@ export const mayBore = (g: DeckGrid, n: number, alongAt: number): boolean => {
     return d.makerAllows.some((m) => alongAt - from >= m.from && alongAt - from <= m.to && m.most >= BIT);
   const share = Math.min(alongAt - from, to - alongAt) / (to - from);
   if (d.joists.depth > 250 || share < 0.25 || share > 0.4 || BIT > d.joists.depth / 4) return false;
-  // A span that is cut worse than the rules allow is not weakened further.
-  const worse = d.existingCuts.some((c) => {
-    if (c.joist !== n + 1 || c.span !== s + 1) return false;
-    const off = Math.min(c.at, to - from - c.at) / (to - from);
-    return c.kind === "hole"
-      ? off < 0.25 || off > 0.4 || c.diameter > d.joists.depth / 4
-      : off < 0.07 || off > 0.25 || c.depth > d.joists.depth * 0.15;
+  // A span that is cut worse than the rules allow, by the warranty school, is not weakened further.
+  const cuts = d.existingCuts.filter((c) => c.joist === n + 1 && c.span === s + 1);
+  const long = to - from;
+  const reach = (c: (typeof cuts)[number]): number => (c.kind === "hole" ? c.diameter : c.width) / 2;
+  const worse = cuts.some((c, i) => {
+    const off = Math.min(c.at, long - c.at);
+    const alone =
+      c.kind === "hole"
+        ? off < 0.25 * long ||
+          off > 0.4 * long ||
+          c.diameter > d.joists.depth / 4 ||
+          Math.abs(c.fromTop - d.joists.depth / 2) > 5
+        : off - c.width / 2 < 0.1 * long ||
+          off + c.width / 2 > 0.2 * long ||
+          c.depth > d.joists.depth * 0.15 ||
+          c.edge !== "top";
+    return (
+      alone ||
+      cuts.slice(0, i).some((o) => {
+        const apart = Math.abs(o.at - c.at);
+        if (o.kind !== c.kind) return apart - reach(o) - reach(c) < 100;
+        return o.kind === "hole" && c.kind === "hole" && apart < 3 * Math.max(o.diameter, c.diameter);
+      })
+    );
   });
   if (worse) return false;
   return d.existingCuts.every((c) =>

@@ -38,11 +38,11 @@ const linesOfDeck = new WeakMap<LaidDeck, { school: string; lines: BoreLine[][] 
  * changes, for the school of notches it was worked out by.
  */
 export function boreLinesOf(l: LaidDeck, schools: NotchSchools): BoreLine[][] {
-  const school = l.deck.notchLines.length ? `${schools.notch} ${schools.notchEdge}` : "";
+  const school = l.deck.notchLines.length + l.deck.existingCuts.length ? `${schools.notch} ${schools.notchEdge}` : "";
   const kept = linesOfDeck.get(l);
   if (kept?.school === school) return kept.lines;
   const lines = l.joists.map((j) =>
-    [...boreLines(l, j), ...notchLines(l, j, schools)].sort((a, b) => a.along - b.along),
+    [...boreLines(l, j, schools), ...notchLines(l, j, schools)].sort((a, b) => a.along - b.along),
   );
   linesOfDeck.set(l, { school, lines });
   return lines;
@@ -55,7 +55,7 @@ export function boreLinesOf(l: LaidDeck, schools: NotchSchools): BoreLine[][] {
 export function notchLines(l: LaidDeck, joist: DeckJoist, schools: NotchSchools): BoreLine[] {
   if (l.deck.kind !== "solid-joists" || !l.deck.notchLines.length) return [];
   return joist.spans.flatMap((span, s) => {
-    if (isHeavy(l, joist, s + 1) || overCut(l, joist, s + 1)) return [];
+    if (isHeavy(l, joist, s + 1) || overCut(l, joist, s + 1, schools)) return [];
     const model = joistFor(l, span);
     const deepest = joistWindows(model, schools.notch, 0, schools.notchEdge).notch.maxDepth;
     const there: Cut[] = [
@@ -95,7 +95,7 @@ export function notchLines(l: LaidDeck, joist: DeckJoist, schools: NotchSchools)
 }
 
 /** Positions along a joist where it may be bored: tidy distances from the nearer bearing, clear of existing cuts. Absolute. */
-export function boreLines(l: LaidDeck, joist: DeckJoist): BoreLine[] {
+export function boreLines(l: LaidDeck, joist: DeckJoist, schools: NotchSchools): BoreLine[] {
   if (l.deck.kind === "engineered") return makersLines(l, joist);
   const most = Math.min(bits[bits.length - 1]!, timberRules.hole.size * l.deck.joists.depth);
   if (l.deck.kind !== "solid-joists" || l.deck.joists.depth > timberRules.mostDepth + EPS || most < bits[0]!) return [];
@@ -104,7 +104,7 @@ export function boreLines(l: LaidDeck, joist: DeckJoist): BoreLine[] {
   const any = wanted.length + l.deck.notchLines.length > 0;
   joist.spans.forEach((span, s) => {
     const length = span[1] - span[0];
-    if (isHeavy(l, joist, s + 1) || overCut(l, joist, s + 1)) return;
+    if (isHeavy(l, joist, s + 1) || overCut(l, joist, s + 1, schools)) return;
     const [near] = joistWindows(joistFor(l, span), "warranty").hole.zones;
     const drilled = l.drilled.filter((c) => c.joist === joist.n && c.span === s + 1);
     /** The hole drilled already right at a place: it may be shared, as large as it is. */

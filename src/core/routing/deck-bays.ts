@@ -283,7 +283,7 @@ const at3 = (l: LaidDeck, along: number, across: number): XYZ => {
 /** Whether nothing is in the way of a cable on a deck from one place to another, each along and across the joists. */
 type Free = (a0: number, c0: number, a1: number, c1: number) => boolean;
 
-function freeOf(h: House, l: LaidDeck): Free {
+export function freeOf(h: House, l: LaidDeck): Free {
   const barred: readonly { outline: readonly XY[] }[] = [
     ...l.deck.obstacles,
     ...h.job.forbidden.flatMap((x) => (x.place.on === "deck" && x.place.deck === l.deck.id ? [x.place] : [])),

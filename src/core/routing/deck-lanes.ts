@@ -2,7 +2,7 @@ import { indexNear } from "../base/distinct";
 import { toSpace } from "../base/wall-frame";
 import type { House } from "../house/house";
 import { type LaidDeck, placeOn } from "../house/deck";
-import { lanesOf } from "./deck-bays";
+import { freeOf, lanesOf } from "./deck-bays";
 import type { Entry } from "./meeting-decks";
 import { addDeckSections } from "./section-lanes";
 import { EDGE, type GraphDraft, addEdge, addNode, append } from "./graph";
@@ -84,9 +84,13 @@ function risesOf({ face, us }: FaceLines, l: LaidDeck): readonly Rise[] {
   return there;
 }
 
-/** Points on the deck itself: their drop comes up beside the nearest joist when they hang right under one. */
+/**
+ * Points on the deck itself. The drop to one that hangs right under a joist comes up beside it: on the nearer side, or on the other
+ * where something stands in the way there.
+ */
 function deckPoints(g: GraphDraft, h: House, n: number, terminal: Int32Array): Entry[] {
   const l = h.decks[n]!;
+  const free = freeOf(h, l);
   const out: Entry[] = [];
   for (let i = 0; i < h.points.length; i++) {
     const p = h.points[i]!;
@@ -98,7 +102,11 @@ function deckPoints(g: GraphDraft, h: House, n: number, terminal: Int32Array): E
     let across = l.across === "x" ? p.space[0] : p.space[1];
     const side = l.deck.joists.breadth / 2 + CLEAR;
     const under = l.joists.find((j) => Math.abs(across - j.at) < side);
-    if (under) across = across < under.at ? under.at - side : under.at + side;
+    if (under) {
+      const sides = across < under.at ? [under.at - side, under.at + side] : [under.at + side, under.at - side];
+      const p = across;
+      across = sides.find((c) => free(along, p, along, c)) ?? sides[0]!;
+    }
     let foot = own;
     if (under) {
       const at = placeOn(l, along, across);

@@ -12,12 +12,17 @@ import { deepestChase } from "../rules/chases";
 import { EDGE, type GraphDraft, addEdge, addNode } from "./graph";
 import { BAND_LINE, type FaceLines, IN_DROPS } from "./wall-lines";
 
-/** Fills a part with the nodes and edges of one face; gives the node at each crossing of its lines, −1 where there is none. */
-export function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): Int32Array {
+/** Nodes of a face by the crossing of its lines, −1 where there is none; and those to which a hole through the wall may lead. */
+export interface FaceNodes {
+  node: Int32Array;
+  holed: Int32Array;
+}
+
+/** Fills a part with the nodes and edges of one face. */
+export function addFace(g: GraphDraft, h: House, l: FaceLines, surface: boolean): FaceNodes {
   const on = new FaceEdges(g, h, l, surface);
   on.addRows();
-  on.addPoints();
-  return on.node;
+  return on.addPoints();
 }
 
 /** Studs on a level stretch, noggins and plates on a plumb one: a timber right at its end counts for the stretch that ends there. */
@@ -169,12 +174,20 @@ class FaceEdges {
   }
 
   /** A point whose own strips are cut off on every side still has a node, so that the search can say it is unreachable. */
-  addPoints(): void {
+  addPoints(): FaceNodes {
     const { us, vs, face } = this.l;
+    const shut: number[] = [];
     for (const p of face.points) {
       const i = us.findIndex((u) => same(u, p.u));
       const j = vs.findIndex((v) => same(v, p.v));
-      if (i >= 0 && j >= 0) this.nodeAt(i, j);
+      if (i < 0 || j < 0) continue;
+      this.nodeAt(i, j);
+      // Nor does anything come to it from behind where it stands in steel, in an opening or in what is kept free.
+      if ([...this.barred, ...this.rects].some((r) => strictlyContains(r, p))) shut.push(i + j * us.length);
     }
+    if (!shut.length) return { node: this.node, holed: this.node };
+    const holed = this.node.slice();
+    for (const k of shut) holed[k] = -1;
+    return { node: this.node, holed };
   }
 }

@@ -4,7 +4,7 @@ import { same } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import type { Face, House } from "../house/house";
 import { sectionsOf } from "../house/sections";
-import { addFace } from "./face-edges";
+import { type FaceNodes, addFace } from "./face-edges";
 import { EDGE, type GraphDraft, addEdge, append, draft } from "./graph";
 import { CLEAR, type FaceLines } from "./wall-lines";
 
@@ -37,7 +37,7 @@ export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: b
     const behind = l.face.opposite.filter((o) => o > l.face.n && on[o]);
     if (!own || !behind.length) continue;
     const there = behind.map((o) => on[o]!);
-    const met = holes.of(own, there, () => behind.map((o, k) => through(l, own.node, lines[o]!, there[k]!.node)));
+    const met = holes.of(own, there, () => behind.map((o, k) => through(l, own.holed, lines[o]!, there[k]!.holed)));
     for (let k = 0; k < behind.length; k++) {
       const o = behind[k]!;
       for (const [a, b] of met[k]!) addEdge(g, l.node[a]!, lines[o]!.node[b]!, EDGE.through, l.face.n, { ref2: o });
@@ -46,9 +46,8 @@ export function addWalls(g: GraphDraft, h: House, lines: FaceLines[], surface: b
 }
 
 /** A face as a part of the graph, and its nodes by line. */
-interface FacePart {
+interface FacePart extends FaceNodes {
   part: GraphDraft;
-  node: Int32Array;
 }
 
 const parts = new Kept<Face, FacePart>();
@@ -78,7 +77,7 @@ function faceWithLines(h: House, l: FaceLines, surface: boolean): FacePart {
   ];
   return parts.of(face, made, () => {
     const part = draft();
-    return { part, node: addFace(part, h, l, surface) };
+    return { part, ...addFace(part, h, l, surface) };
   });
 }
 

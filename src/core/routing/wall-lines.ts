@@ -3,7 +3,7 @@ import { Kept } from "../base/kept";
 import { distinct, indexNear } from "../base/distinct";
 import type { Interval } from "../base/interval";
 import { type UV, rectAround, rectOf } from "../base/rect";
-import { EPS, clamp } from "../base/tolerance";
+import { EPS, atMost, clamp } from "../base/tolerance";
 import { toFace, toSpace } from "../base/wall-frame";
 import { type Face, type House, deckReaches, decksOfFace } from "../house/house";
 import type { LaidDeck } from "../house/deck";
@@ -11,6 +11,7 @@ import { BAND, type PointOnFace, THIN_WALL } from "../house/wall-zones";
 import { outsideOf } from "../house/outside";
 import { sectionsOf } from "../house/sections";
 import { BESIDE_STUD, studAt } from "../house/studs";
+import { deepestChase } from "../rules/chases";
 import { boreLinesBeside } from "./bore-lines";
 
 /** The lines on one face along which cables may be laid, and the nodes where they meet. */
@@ -159,8 +160,8 @@ function sharedBand(top: number, otherTop: number): number[] {
 }
 
 /**
- * Lines at which the strips of points on the two faces of a wall may be joined by a hole, in the measures of this face: that of one
- * of the points where it lies in the strip of the other, else the middle of what they share. Both faces come to the same.
+ * Lines that lie in the strips of two points, of this face or of the two faces of a wall, in the measures of this face: that of one of
+ * the points where it lies in the strip of the other, else the middle of what they share. Both faces come to the same.
  */
 function sharedLines(
   these: readonly PointOnFace[],
@@ -198,15 +199,14 @@ function besideStud(f: Face, mid: number, half: number): number[] {
 }
 
 /**
- * Lines past boxes that stand in the middle of a strip but leave room within it, at most one on either side: the middle of the strip,
- * how far it reaches each way.
+ * Lines past boxes that stand in a strip but leave room within it, at most one on either side: the middle of the strip, how far it
+ * reaches each way. Beside a box that leaves the middle free, on its far side, a cable comes to what lies there.
  */
 function besideBoxes(mid: number, half: number, boxes: readonly Interval[]): number[] {
   const [below, above]: [number[], number[]] = [[], []];
   for (const [lo, hi] of boxes) {
-    if (lo >= mid - EPS || hi <= mid + EPS) continue;
-    if (mid - lo + PAST_BOX <= half + EPS) below.push(lo - PAST_BOX);
-    if (hi - mid + PAST_BOX <= half + EPS) above.push(hi + PAST_BOX);
+    if (lo < mid - EPS && mid - lo + PAST_BOX <= half + EPS) below.push(lo - PAST_BOX);
+    if (hi > mid + EPS && hi - mid + PAST_BOX <= half + EPS) above.push(hi + PAST_BOX);
   }
   return [...(below.length ? [Math.min(...below)] : []), ...(above.length ? [Math.max(...above)] : [])];
 }
@@ -232,7 +232,18 @@ const kept = new Kept<Face, OwnLines>();
  */
 function keptLines(h: House, f: Face, hung: readonly number[], drawn: DrawnLines): OwnLines {
   const { fixtures, forbidden, settings } = h.job;
-  const made = [h.decks, fixtures, forbidden, settings.schools, hung, "u", ...drawn.us, "v", ...drawn.vs];
+  const made = [
+    h.decks,
+    fixtures,
+    forbidden,
+    settings.schools,
+    settings.chaseDepth,
+    hung,
+    "u",
+    ...drawn.us,
+    "v",
+    ...drawn.vs,
+  ];
   return kept.of(f, made, () => {
     const own = ownLines(h, f, drawn);
     return { ...own, band: bandLines(h, f, own.over) };
@@ -278,11 +289,11 @@ function ownLines(h: House, f: Face, drawn: DrawnLines): Omit<OwnLines, "band"> 
   const { over, under } = decksOfFace(h, f);
   const rising = [...over, ...under].map((d) => h.decks[d]!).filter((d) => d.deck.kind !== "concrete");
   // What a cable is led past: other boxes, openings, steel, what is kept free.
-  const inTheWay = [
-    ...f.shape.openings.map(rectOf),
+  const steelAndKept = [
     ...h.job.fixtures.flatMap((x) => (x.wall === f.wall.id && x.kind === "beam" ? [rectOf(x)] : [])),
     ...h.job.forbidden.flatMap((x) => (x.place.on === "wall" && x.place.wall === f.wall.id ? [rectOf(x.place)] : [])),
   ];
+  const inTheWay = [...f.shape.openings.map(rectOf), ...steelAndKept];
   const past = (at: "u" | "v", mid: number, half: number, not?: PointOnFace): number[] =>
     besideBoxes(
       mid,
@@ -318,6 +329,13 @@ function ownLines(h: House, f: Face, drawn: DrawnLines): Omit<OwnLines, "band"> 
       us.push(...besideJoists(f, d).filter((x) => Math.abs(x - p.u) <= reach && risesAt(f, x, d)));
     }
   }
+  // Where no chase may be cut aside, a cable leaves its box by the strip of another point that the box reaches into.
+  const cut = (way: "level" | "plumb"): boolean => atMost(h.job.settings.chaseDepth, deepestChase(f.wall, way));
+  if (!cut("level")) us.push(...sharedLines(f.points, f.points, "u", "width"));
+  if (!cut("plumb")) vs.push(...sharedLines(f.points, f.points, "v", "height"));
+  // A level strip that steel or what is kept free cuts off goes on behind it: through the wall and back again.
+  if (f.opposite.length)
+    for (const r of steelAndKept) us.push(...[r.u0 - PAST_BOX, r.u1 + PAST_BOX].filter((u) => u > 0 && u < length));
   us.push(...drawn.us);
   vs.push(...drawn.vs);
   // Strips of the other face count on a thin wall: those lines come from there, but not the ways past what stands on this side.

@@ -39,9 +39,14 @@ const hole = (joist: number, at: number, more: Partial<Hole> = {}): Hole => ({
 });
 
 describe("old cuts", () => {
-  const judged = (cuts: object[], more?: Partial<Deck>, span = 1): boolean => {
+  const judged = (
+    cuts: object[],
+    more?: Partial<Deck>,
+    span = 1,
+    notch: "warranty" | "on-site" = "warranty",
+  ): boolean => {
     const l = withCuts(cuts, more).decks[0]!;
-    return overCut(l, l.joists[1]!, span);
+    return overCut(l, l.joists[1]!, span, { notch, notchEdge: notch === "warranty" ? "top" : "either" });
   };
   it("within the rules leave the joist for more; past them it is left alone", () => {
     expect(judged([])).toBe(false);
@@ -52,6 +57,18 @@ describe("old cuts", () => {
     expect(judged([old("a", { diameter: 49 })])).toBe(true);
     expect(judged([old("a", {}), old("b", { at: 950 })])).toBe(true);
     expect(judged([old("a", {}), old("b", { at: 960 })])).toBe(false);
+  });
+  it("are judged by the school of the job: 0.15 of 195 is 29.25, an eighth is 24.4; a tenth of 3 000 is 300, 0.07 is 210", () => {
+    const sawn = (more: object): object => ({
+      ...{ id: "n", joist: 2, span: 1, kind: "notch", at: 450, width: 40, depth: 20, edge: "top" },
+      ...more,
+    });
+    const both = (more: object): boolean[] => [judged([sawn(more)]), judged([sawn(more)], {}, 1, "on-site")];
+    expect(both({})).toEqual([false, false]);
+    expect(both({ depth: 29 })).toEqual([false, true]);
+    expect(both({ depth: 30 })).toEqual([true, true]);
+    expect(both({ at: 300 })).toEqual([true, false]);
+    expect(both({ edge: "bottom" })).toEqual([true, false]);
   });
   it("what a plate would mend, an edge nearer than 50, does not stop it", () =>
     expect(judged([old("a", { diameter: 45, fromTop: 60 })])).toBe(true));
