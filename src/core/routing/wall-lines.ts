@@ -330,9 +330,8 @@ function ownLines(h: House, f: Face, drawn: DrawnLines): Omit<OwnLines, "band"> 
     }
   }
   // Where no chase may be cut aside, a cable leaves its box by the strip of another point that the box reaches into.
-  const cut = (way: "level" | "plumb"): boolean => atMost(h.job.settings.chaseDepth, deepestChase(f.wall, way));
-  if (!cut("level")) us.push(...sharedLines(f.points, f.points, "u", "width"));
-  if (!cut("plumb")) vs.push(...sharedLines(f.points, f.points, "v", "height"));
+  if (!atMost(h.job.settings.chaseDepth, deepestChase(f.wall, "level")))
+    us.push(...sharedLines(f.points, f.points, "u", "width"));
   // A level strip that steel or what is kept free cuts off goes on behind it: through the wall and back again.
   if (f.opposite.length)
     for (const r of steelAndKept) us.push(...[r.u0 - PAST_BOX, r.u1 + PAST_BOX].filter((u) => u > 0 && u < length));

@@ -1,0 +1,99 @@
+import { describe, expect, it } from "vitest";
+import { circuit, deck, house, socket, wallRow } from "../book/limits/by-hand.fixture";
+import { layHouse } from "../house/house";
+import { relayHouse } from "../house/relay";
+import type { Job } from "../job/model";
+import { makePlan } from "../plan/plan";
+import { standardCatalogue } from "../rules/catalogue";
+import { boreLinesOf } from "./bore-lines";
+import { board, light, lighting, stops } from "./every-way.fixture";
+import { collectLines } from "./wall-lines";
+
+/** Cable of a plan that reaches every point and draws no stop, mm. */
+const longest = (job: Job): number => {
+  const plan = makePlan(job);
+  expect(plan.facts.filter((f) => f.rule === "route.unreachable")).toEqual([]);
+  expect(stops(plan)).toEqual([]);
+  return plan.cable.total;
+};
+
+describe("out of a board of 360 at 1 300, on a leaf in which no level chase may be cut", () => {
+  const job = (u: number, chaseDepth = 25): Job =>
+    house({
+      settings: { chaseDepth },
+      walls: [0, 1, 2, 3].map((i) => wallRow(i, i ? {} : { build: "masonry", leaf: 81 })),
+      decks: [deck({ kind: "concrete" })],
+      points: [board("w0", 1300), socket("s1", u, 300, { place: { on: "wall", wall: "w0", u, v: 300 } })],
+      circuits: [circuit()],
+    });
+  it("a cable goes down the strip of a socket of 86 at 1 510: they share 13 mm", () =>
+    // 1 200 down; what it goes aside is within the two boxes.
+    expect(longest(job(1510))).toBeCloseTo(1200, 0));
+  it("down that of one at 1 520 there are but 3 mm, and it goes another way or none", () =>
+    expect(makePlan(job(1520)).facts.map((f) => f.rule)).toContain("route.unreachable"));
+  it("its lines are those of the depth of chases as it now is", () => {
+    const shallow = job(1510, 10);
+    const deep: Job = { ...shallow, settings: { ...shallow.settings, chaseDepth: 25 } };
+    const of = (j: Job, from: Job): unknown => {
+      const before = layHouse(from);
+      collectLines(before);
+      return collectLines(relayHouse(before, j, standardCatalogue)).map((l) => [l.us, l.vs]);
+    };
+    expect(of(deep, shallow)).toEqual(of(deep, deep));
+    expect(of(shallow, deep)).toEqual(of(shallow, shallow));
+    expect(of(deep, deep)).not.toEqual(of(shallow, shallow));
+  });
+});
+
+it("a cable comes down on the far side of a socket in the board's strip, where a window bars the level way", () => {
+  const job = house({
+    walls: [0, 1, 2, 3].map((i) => wallRow(i, { build: "dry-lined" })),
+    openings: [{ id: "o", wall: "w0", kind: "window", u: 300, v: 1000, width: 800, height: 900 }],
+    decks: [deck({ kind: "concrete" })],
+    points: [
+      board("w0", 1300),
+      socket("s1", 1230, 400, { place: { on: "wall", wall: "w0", u: 1230, v: 400 } }),
+      socket("s2", 3500, 400, { place: { on: "wall", wall: "w3", u: 3500, v: 400 } }),
+    ],
+    circuits: [circuit({ points: ["s2"] })],
+  });
+  // 1 100 down at 1 187 − 12.5, 1 174.5 to the corner, 500 beyond it; over the band under the ceiling it were 1 650 more.
+  expect(longest(job)).toBeCloseTo(2774.5, 0);
+});
+
+it("a light under a joist is reached from its farther side where a trimmer stands at the nearer", () => {
+  const trimmer = [
+    [1380, 900],
+    [1380, 2100],
+    [1475, 2100],
+    [1475, 900],
+  ].map(([x, y]) => ({ x, y }));
+  const job = (obstacles: object[]): Job =>
+    house({
+      decks: [
+        deck({
+          underside: 2415,
+          joists: { direction: "north-south", breadth: 47, depth: 195, spacing: 600, first: 300, bearings: [] },
+          obstacles,
+        }),
+      ],
+      points: [board("w0", 1500), light("l1", 1490, 1500)],
+      circuits: [lighting("l1")],
+    });
+  const at = (j: Job): number =>
+    makePlan(j)
+      .runs[0]!.legs.flatMap((l) => l.path)
+      .at(-2)![0];
+  expect(longest(job([{ id: "t", kind: "trimmer", outline: trimmer }]))).toBeGreaterThan(0);
+  // Joist 1 476.5 to 1 523.5, and 8 beside it.
+  expect([at(job([])), at(job([{ id: "t", kind: "trimmer", outline: trimmer }]))]).toEqual([1468.5, 1531.5]);
+});
+
+it("a joist with an old notch is bored or left alone by the school the job has now", () => {
+  const notch = { id: "n", joist: 2, span: 1, kind: "notch", at: 450, width: 40, depth: 29, edge: "top" };
+  const l = layHouse(house({ decks: [deck({ existingCuts: [notch] })] })).decks[0]!;
+  const lines = (school: "warranty" | "on-site"): number =>
+    boreLinesOf(l, { notch: school, notchEdge: school === "warranty" ? "top" : "either" })[1]!.length;
+  // Of 195: 0.15 is 29.25, an eighth 24.4.
+  expect([lines("warranty") > 0, lines("on-site"), lines("warranty") > 0]).toEqual([true, 0, true]);
+});
