@@ -85,16 +85,28 @@ describe("faces of one wall", () => {
 describe("decks and storeys", () => {
   const deck = job.decks[0]!;
   const withDeck = (more: object): typeof house => layHouse({ ...job, decks: [{ ...deck, ...more }], points: [] });
-  it("a deck lies over a face whose ceiling it touches: from 1 below to 80 above", () => {
+  it("a deck lies over a face whose ceiling it touches, or over the void of one that hangs: from 1 below to 600 above", () => {
     const over = (underside: number): number =>
       decksOfFace(withDeck({ underside }), face(withDeck({}), "A", 0)).over.length;
-    expect([2398, 2399, 2415, 2480, 2481].map(over)).toEqual([0, 1, 1, 1, 0]);
+    expect([2398, 2399, 2415, 3000, 3001].map(over)).toEqual([0, 1, 1, 1, 0]);
   });
-  it("a deck lies under a face whose floor its boards carry, within 80", () => {
+  it("of decks one over another the lowest is the one over a face, and what lies at its level within 100", () => {
+    const over = (...undersides: number[]): number[] =>
+      decksOfFace(
+        layHouse({
+          ...job,
+          decks: undersides.map((underside, i) => ({ ...deck, id: `d${i}`, underside })),
+          points: [],
+        }),
+        face(withDeck({}), "A", 0),
+      ).over;
+    expect([over(2415, 2515), over(2415, 2516), over(2700, 2415), over(2700)]).toEqual([[0, 1], [0], [1], [0]]);
+  });
+  it("a deck lies under a face whose floor its boards carry, within 100", () => {
     // Joists 195 and boards 22: the floor lies 217 above the underside.
     const under = (underside: number): number =>
       decksOfFace(withDeck({ underside }), face(withDeck({}), "A", 0)).under.length;
-    expect([-298, -297, -217, -195, -194].map(under)).toEqual([0, 1, 1, 1, 0]);
+    expect([-318, -317, -217, -195, -194].map(under)).toEqual([0, 1, 1, 1, 0]);
   });
   it("a deck reaches a wall that stands up to 260 beyond its edge", () => {
     const l = house.decks[0]!;
@@ -111,8 +123,8 @@ describe("decks and storeys", () => {
   it("belongs to the storey whose ceilings or floor it lies at", () => {
     const at = (underside: number): number =>
       decksOfStorey({ ...job, decks: [{ ...deck, underside }] }, "ground").length;
-    expect([2398, 2399, 2500, 2501].map(at)).toEqual([0, 1, 1, 0]);
-    expect([-298, -297, -137, -136].map(at)).toEqual([0, 1, 1, 0]);
+    expect([2398, 2399, 3000, 3001].map(at)).toEqual([0, 1, 1, 0]);
+    expect([-318, -317, -117, -116].map(at)).toEqual([0, 1, 1, 0]);
     expect(decksOfStorey(job, "none")).toEqual([]);
     const empty = { ...job, rooms: [], storeys: [{ ...job.storeys[0]!, height: 3000 }] };
     expect(decksOfStorey({ ...empty, decks: [{ ...deck, underside: 3015 }] }, "ground")).toHaveLength(1);

@@ -4,6 +4,7 @@ import { type XYZ, toFace, toSpace, wallFrame } from "../base/wall-frame";
 import { boxOf, plateOf } from "../rules/accessories";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 import { type LaidDeck, layDeck } from "./deck";
+import { VOID_MOST, decksOver, overCeiling, underFloor } from "./over-ceiling";
 import type { Face } from "./face";
 import { studsOf } from "./studs";
 import { openingsSeen, ownOpenings, reversePoints } from "./through-wall";
@@ -178,13 +179,9 @@ export function opposes(a: Face, b: Face): boolean {
 export const deckReaches = (l: LaidDeck, p: XY, slack = 260): boolean =>
   insidePolygon(l.deck.outline, p) || distanceToOutline(l.deck.outline, p) <= slack;
 
-/** How far a deck's underside may lie above the ceiling of the room below it, or its top below the floor above it, mm. */
-const DECK_GAP = 80;
-
 /** Numbers of the decks that a face meets at its top and at its foot. */
 export function decksOfFace(h: Pick<House, "decks">, f: Face): { over: number[]; under: number[] } {
-  const over: number[] = [];
-  const under: number[] = [];
+  const there: number[] = [];
   const mid = toSpace(f.frame, { u: f.shape.length / 2, v: 0 });
   const ceiling = f.floor + f.shape.height;
   h.decks.forEach((d, i) => {
@@ -192,12 +189,15 @@ export function decksOfFace(h: Pick<House, "decks">, f: Face): { over: number[];
       const s = toSpace(f.frame, { u: f.shape.length * t, v: 0 });
       return deckReaches(d, { x: s[0], y: s[1] });
     });
-    if (!touches && !deckReaches(d, { x: mid[0], y: mid[1] })) return;
-    if (d.underside >= ceiling - 1 && d.underside <= ceiling + DECK_GAP) over.push(i);
-    const floorTop = d.top + d.deck.boards.thickness;
-    if (Math.abs(floorTop - f.floor) <= DECK_GAP && d.top < f.floor + 1) under.push(i);
+    if (touches || deckReaches(d, { x: mid[0], y: mid[1] })) there.push(i);
   });
-  return { over, under };
+  const deck = (i: number): LaidDeck => h.decks[i]!;
+  return {
+    over: decksOver(there, ceiling, (i) => deck(i).underside),
+    under: there.filter(
+      (i) => underFloor(deck(i).top + deck(i).deck.boards.thickness, f.floor) && deck(i).top < f.floor + 1,
+    ),
+  };
 }
 
 /** Points on the walls of a storey, and on the ceilings over its rooms. */
@@ -211,8 +211,8 @@ export function pointsOfStorey(h: House, storey: string): PlacedPoint[] {
     if (!d) return false;
     const over = p.point.place.on === "deck" && p.point.place.face === "ceiling";
     return over
-      ? d.underside > level && d.underside <= level + height + DECK_GAP + 20
-      : Math.abs(d.top + d.deck.boards.thickness - level) <= DECK_GAP;
+      ? d.underside > level && d.underside <= level + height + VOID_MOST
+      : underFloor(d.top + d.deck.boards.thickness, level);
   });
 }
 
@@ -224,8 +224,8 @@ export function decksOfStorey(job: Job, storey: string): Job["decks"] {
   const tops = rooms.length ? rooms.map((r) => s.level + r.height) : [s.level + s.height];
   return job.decks.filter(
     (d) =>
-      tops.some((t) => d.underside >= t - 1 && d.underside <= t + DECK_GAP + 20) ||
-      Math.abs(d.underside + d.joists.depth + d.boards.thickness - s.level) <= DECK_GAP,
+      tops.some((t) => overCeiling(d.underside, t)) ||
+      underFloor(d.underside + d.joists.depth + d.boards.thickness, s.level),
   );
 }
 

@@ -17,6 +17,7 @@ import type { Interval } from "../base/interval";
 import { bearingsOn, extentOf, usualDirection } from "./bearings";
 import { outsideWithout } from "./outside-kept";
 import { type NewId, changeOf, wallsOf } from "./change-of";
+import { ofCeiling } from "./over-ceiling";
 import { ceilingPointsOf } from "./reshape";
 
 /** A room to be added: its corners clockwise seen from above, inside sizes, mm. */
@@ -208,7 +209,9 @@ export function addStorey(
   const low = ordered[0];
   if (where === "above" && top) {
     const ceiling = top.level + top.height;
-    const deck = job.decks.find((d) => d.kind !== "concrete" && Math.abs(d.underside - ceiling) <= 100);
+    const [deck] = job.decks
+      .filter((d) => d.kind !== "concrete" && ofCeiling(d.underside, ceiling))
+      .sort((a, b) => a.underside - b.underside);
     level = deck ? deck.underside + deck.joists.depth + deck.boards.thickness : ceiling + FLOOR;
   }
   if (where === "below" && low) level = low.level - FLOOR - 2400;

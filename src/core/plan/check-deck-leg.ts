@@ -3,6 +3,7 @@ import { type XYZ, distance } from "../base/wall-frame";
 import { type LaidDeck, makerAllows, meetsPolygon } from "../house/deck";
 import { deckWalls, wallsPassed } from "../house/deck-walls";
 import type { House } from "../house/house";
+import { LEVEL_GAP, VOID_MOST } from "../house/over-ceiling";
 import { nogginCrossings } from "../house/noggin-crossings";
 import type { PinnedLeg } from "../job/model";
 import type { Hole, Run } from "../laid/laid";
@@ -15,8 +16,8 @@ export const PENCIL = 1;
 /** How far beyond its outline a deck's cables may reach into the wall, mm. */
 const INTO_WALL = 300;
 
-/** How far a floor may lie above the boards of the deck it stands on, mm: screed, battens, a survey's slip. */
-const FLOOR_GAP = 81;
+/** How far a floor may lie above the boards of the deck it stands on, mm: screed, battens, a survey's slip; and a pencil line more. */
+const FLOOR_GAP = LEVEL_GAP + 1;
 
 /** How far from its line beside a joist a cable is drawn aside to pass through a noggin, mm. */
 const BESIDE_JOIST = 30;
@@ -56,7 +57,9 @@ export function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, h
     for (const s of [a, b]) {
       const xy = { x: s[0], y: s[1] };
       const outside = !insidePolygon(l.deck.outline, xy) && distanceToOutline(l.deck.outline, xy) > INTO_WALL;
-      const offLevel = s[2] > l.top + l.deck.boards.thickness + FLOOR_GAP || s[2] < l.underside - 100;
+      // Only a rise goes down through the void over a ceiling that hangs lower.
+      const low = l.underside - (leg.method === "rise" ? VOID_MOST : LEVEL_GAP);
+      const offLevel = s[2] > l.top + l.deck.boards.thickness + FLOOR_GAP || s[2] < low;
       if (outside || offLevel)
         out.push(fact("route.off-surface", "run", run.id, { case: "leaves-deck", where, ...again(run) }));
     }

@@ -92,7 +92,8 @@ function spanFacts(
   const out: Fact[] = [];
   const id = `${l.deck.id}.J${j.n}`;
   const place = { deck: l.deck.id, joist: j.n, span };
-  if (mine.length && overCut(l, j, span, h.job.settings.schools)) out.push(fact("timber.over-cut", "joist", id, { where: place }));
+  if (mine.length && overCut(l, j, span, h.job.settings.schools))
+    out.push(fact("timber.over-cut", "joist", id, { where: place }));
   if (l.deck.kind === "engineered" && !old.length && mine.every((o) => makerAllows(l, o.at, o.diameter))) return out;
   const cuts: Cut[] = [...old, ...mine.map((o): Cut => cutOf(o))];
   if (!cuts.length) return out;

@@ -47,6 +47,16 @@ describe("where a leg lies", () => {
     const deckGone = run([{ ...deckLeg(across(500, 900)), surface: { kind: "deck", id: "none" } }]);
     expect(of(checked(house(), [deckGone]), "route.off-surface")).toEqual(["deck-gone"]);
   });
+  it("a rise goes down through the void over a ceiling that hangs up to 600 under its deck", () => {
+    const low = (z: number): unknown[] => {
+      const path: [number, number, number][] = [
+        [500, 0, z],
+        [500, 0, 2500],
+      ];
+      return of(checked(house(), [run([deckLeg(path, "rise")])]), "route.off-surface");
+    };
+    expect([low(1800), low(1799)]).toEqual([[], ["leaves-deck"]]);
+  });
   it("in a deck: at most 300 beyond its edge, 100 under it, and a floor over it; level or along", () => {
     const lies = (path: [number, number, number][]): unknown[] =>
       of(
@@ -77,17 +87,17 @@ describe("where a leg lies", () => {
         [1000, 500, 2300],
       ]),
     ).toEqual(["leaves-deck"]);
-    // Top 2 600, boards 22, and 81 for what lies on them.
+    // Top 2 600, boards 22, and 101 for what lies on them.
     expect(
       lies([
-        [500, 500, 2703],
-        [1000, 500, 2703],
+        [500, 500, 2723],
+        [1000, 500, 2723],
       ]),
     ).toEqual([]);
     expect(
       lies([
-        [500, 500, 2704],
-        [1000, 500, 2703],
+        [500, 500, 2724],
+        [1000, 500, 2723],
       ]),
     ).toEqual(["leaves-deck"]);
     expect(

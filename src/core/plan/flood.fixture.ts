@@ -141,10 +141,10 @@ export function flood(job: Job, source: string, apart = BESIDE): Map<string, num
     return state[k] === 1;
   };
   const over = (g: DeckGrid, w: Wall): boolean =>
-    g.d.underside >= w.floor + w.room.height - 1 && g.d.underside <= w.floor + w.room.height + 80;
+    g.d.underside >= w.floor + w.room.height - 1 && g.d.underside <= w.floor + w.room.height + 600;
   const under = (g: DeckGrid, w: Wall): boolean => {
     const top = g.d.underside + g.d.joists.depth;
-    return top < w.floor + 1 && Math.abs(top + g.d.boards.thickness - w.floor) <= 80;
+    return top < w.floor + 1 && Math.abs(top + g.d.boards.thickness - w.floor) <= 100;
   };
   /** Cells of a deck at a place that lies in it or at most so far off, the nearest ones beside a joist that stands there. */
   const cellsAt = (g: DeckGrid, x: number, y: number, by: number): number[] => {

@@ -1,7 +1,9 @@
 import { describe, expect, it } from "vitest";
-import { circuit, deck, house, socket, wallRow } from "../book/limits/by-hand.fixture";
+import { bothSides, circuit, deck, house, socket, wallRow } from "../book/limits/by-hand.fixture";
 import { layHouse } from "../house/house";
+import { ceilingDeck } from "../house/places";
 import { relayHouse } from "../house/relay";
+import { ceilingPointsOf } from "../house/reshape";
 import type { Job } from "../job/model";
 import { makePlan } from "../plan/plan";
 import { standardCatalogue } from "../rules/catalogue";
@@ -87,6 +89,58 @@ it("a light under a joist is reached from its farther side where a trimmer stand
   expect(longest(job([{ id: "t", kind: "trimmer", outline: trimmer }]))).toBeGreaterThan(0);
   // Joist 1 476.5 to 1 523.5, and 8 beside it.
   expect([at(job([])), at(job([{ id: "t", kind: "trimmer", outline: trimmer }]))]).toEqual([1468.5, 1531.5]);
+});
+
+describe("a ceiling that hangs under its joists", () => {
+  /** A kitchen of 2 400 less so much, its deck's underside at 2 400. */
+  const hung = (by: number): Job =>
+    house({
+      rooms: house().rooms.map((r) => ({ ...r, height: 2400 - by })),
+      points: [board("w0", 1500), light("l1", 500, 1500)],
+      circuits: [lighting("l1")],
+    });
+  it("of up to 600 leaves a void, through which a cable comes to the joists and back", () => {
+    const flush = longest(hung(0));
+    for (const by of [81, 101, 130, 600]) expect(longest(hung(by)), String(by)).toBeCloseTo(flush, 0);
+    expect(makePlan(hung(601)).facts.map((f) => f.rule)).toContain("route.unreachable");
+  });
+  it("its light is moved with the room, and a new one is put on that deck", () => {
+    for (const by of [0, 90, 150, 600]) {
+      const job = hung(by);
+      expect([ceilingDeck(job, job.rooms[0]!), ceilingPointsOf(job, job.rooms[0]!).map((p) => p.id)]).toEqual([
+        "d",
+        ["l1"],
+      ]);
+    }
+    const job = hung(601);
+    expect([ceilingDeck(job, job.rooms[0]!), ceilingPointsOf(job, job.rooms[0]!)]).toEqual([null, []]);
+  });
+});
+
+describe("through a wall between two rooms of unlike height, under slabs", () => {
+  const job = (lower: number): Job => {
+    const both = bothSides(140, 0);
+    return {
+      ...both,
+      decks: both.decks.map((d) => ({ ...d, kind: "concrete" as const })),
+      rooms: both.rooms.map((r, i) => (i ? { ...r, height: r.height - lower } : r)),
+      walls: both.walls.map((w) => ({ ...w, build: "dry-lined" as const })),
+    };
+  };
+  /** Heights at which one goes through from the band under the one ceiling into that under the other. */
+  const lines = (lower: number): number[] => {
+    const h = layHouse(job(lower));
+    const f = h.faces.find((x) => x.opposite.length)!;
+    return collectLines(h)[f.n]!.vs.filter((v) => v > 2400 - lower - 150 && v < 2400 - lower && v > 2250);
+  };
+  it("goes in what their bands of 150 share, where the middle of neither lies in the other", () => {
+    // 2 250 to 2 400 and 2 142 to 2 292: 2 250 to 2 292.
+    expect(lines(108)).toContain(2271);
+    // The middle of the one at 2 325 lies in the other still; and 7 mm are too little for a cable.
+    expect([lines(75), lines(143)].flat()).not.toContain((2400 - 75 + 2250) / 2);
+    expect(lines(143)).toEqual([]);
+    expect(lines(142)).toContain(2254);
+  });
 });
 
 it("a joist with an old notch is bored or left alone by the school the job has now", () => {

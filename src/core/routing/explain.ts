@@ -1,4 +1,4 @@
-import type { House, PlacedPoint } from "../house/house";
+import { type House, type PlacedPoint, decksOfFace } from "../house/house";
 import type { Fact } from "../rules/fact";
 import { EDGE, type RouteGraph } from "./graph";
 import { reachable } from "./search";
@@ -43,7 +43,7 @@ export function whyUnreachable(
     const { deck } = h.decks[p.deck]!;
     return { case: deck.kind === "concrete" ? "concrete" : "on-deck", where: { deck: deck.id } };
   }
-  const over = h.decks.some((d) => Math.abs(d.underside - face.floor - face.shape.height) <= 80);
+  const over = decksOfFace(h, face).over.length > 0;
   return {
     case: "on-wall",
     where: { wall: face.wall.id },

@@ -1,6 +1,7 @@
 import { mm } from "../base/figures";
 import { insidePolygon } from "../base/polygon";
 import { type Face, type House, roomFloor } from "../house/house";
+import { ofCeiling, underFloor } from "../house/over-ceiling";
 import type { Hole } from "../laid/laid";
 import { RISE } from "../trades/outside/fall";
 
@@ -38,10 +39,9 @@ export const bearingNames = (along: "x" | "y"): [left: string, right: string] =>
 function roomAt(h: House, deck: number, at: { x: number; y: number }): string {
   const l = h.decks[deck]!;
   const here = h.job.rooms.filter((r) => r.kind !== "yard" && insidePolygon(r.outline, at));
-  const gap = (z: number): number => Math.abs(z);
-  const under = here.find((r) => gap(roomFloor(h.job, r) + r.height - l.underside) <= 100);
+  const under = here.find((r) => ofCeiling(l.underside, roomFloor(h.job, r) + r.height));
   if (under) return `over ${under.name}`;
-  const on = here.find((r) => gap(roomFloor(h.job, r) - l.top - l.deck.boards.thickness) <= 100);
+  const on = here.find((r) => underFloor(l.top + l.deck.boards.thickness, roomFloor(h.job, r)));
   return on ? `under ${on.name}` : "";
 }
 
