@@ -4,7 +4,7 @@ import { type XYZ, toFace, toSpace, wallFrame } from "../base/wall-frame";
 import { boxOf, plateOf } from "../rules/accessories";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 import { type LaidDeck, layDeck } from "./deck";
-import { VOID_MOST, decksOver, overCeiling, underFloor } from "./over-ceiling";
+import { VOID_MOST, decksOver, overCeiling, underFloor, voidUnder } from "./over-ceiling";
 import type { Face } from "./face";
 import { studsOf } from "./studs";
 import { openingsSeen, ownOpenings, reversePoints } from "./through-wall";
@@ -156,7 +156,20 @@ export function layPoint(
     return f ? toSpace(f.frame, at) : null;
   }
   const d = h.decks[h.deckOfId.get(at.deck) ?? -1];
-  return d ? [at.x, at.y, at.face === "ceiling" ? d.underside : d.top] : null;
+  if (!d) return null;
+  return [at.x, at.y, at.face === "ceiling" ? d.underside - voidAt(h.faces, d, at) : d.top];
+}
+
+/** Void under a deck at a place, where the ceiling of the room there hangs below it, mm. */
+function voidAt(faces: readonly Face[], d: LaidDeck, at: XY): number {
+  let last: Room | null = null;
+  for (const { room, floor } of faces) {
+    if (room === last || room.kind === "yard") continue;
+    last = room;
+    const gap = voidUnder(d.underside, floor + room.height);
+    if (gap > 0 && gap <= VOID_MOST && insidePolygon(room.outline, at)) return gap;
+  }
+  return 0;
 }
 
 const isAngle = (a: XY, b: XY): boolean => Math.abs(a.x * b.y - a.y * b.x) > 0.01 || a.x * b.x + a.y * b.y < 0;

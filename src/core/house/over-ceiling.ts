@@ -21,5 +21,9 @@ export function decksOver<T>(decks: readonly T[], ceiling: number, undersideOf: 
   return over.filter((d) => undersideOf(d) <= least + LEVEL_GAP);
 }
 
+/** Void under a deck over a ceiling that hangs below it, mm; 0 under one that is fixed right to its joists. @param underside, ceiling z, mm */
+export const voidUnder = (underside: number, ceiling: number): number =>
+  underside - ceiling > LEVEL_GAP ? underside - ceiling : 0;
+
 /** Whether the top of a deck's boards is a floor. @param boards, floor z, mm */
 export const underFloor = (boards: number, floor: number): boolean => Math.abs(boards - floor) <= LEVEL_GAP;

@@ -126,7 +126,12 @@ function placeAll(
       const f = on.faces[was.face];
       const movedWall = f !== undefined && rooms.has(f.room.id);
       const movedDeck = was.deck >= 0 && on.decks[was.deck] !== before.decks[was.deck];
-      if (!movedWall && !movedDeck) return was;
+      if (!movedWall && !movedDeck) {
+        if (was.deck < 0 || !rooms.size) return was;
+        // Under a deck it hangs as low as the ceiling of the room there.
+        const here = placePoint(p, on);
+        return alike(here.space, was.space) ? was : here;
+      }
     }
     const now = placePoint(p, on);
     if (was) mark(was.face);

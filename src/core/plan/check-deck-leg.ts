@@ -57,7 +57,7 @@ export function checkDeckLeg(h: House, run: Run, leg: PinnedLeg, where: Where, h
     for (const s of [a, b]) {
       const xy = { x: s[0], y: s[1] };
       const outside = !insidePolygon(l.deck.outline, xy) && distanceToOutline(l.deck.outline, xy) > INTO_WALL;
-      // Only a rise goes down through the void over a ceiling that hangs lower.
+      // Only rises and drops go down through the void over a ceiling that hangs lower.
       const low = l.underside - (leg.method === "rise" ? VOID_MOST : LEVEL_GAP);
       const offLevel = s[2] > l.top + l.deck.boards.thickness + FLOOR_GAP || s[2] < low;
       if (outside || offLevel)

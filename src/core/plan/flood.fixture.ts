@@ -201,9 +201,14 @@ export function flood(job: Job, source: string, apart = BESIDE): Map<string, num
     if (at.on === "wall") return [[wallCell(gridOf.get(at.wall)!, at.u, at.v), 0]];
     const g = decks.find((x) => x.d.id === at.deck);
     if (!g) return [];
+    // A light hangs as low as the ceiling of its room.
+    const gaps = job.rooms
+      .filter((r) => within(r.outline, at.x, at.y))
+      .map((r) => g.d.underside - (job.storeys.find((s) => s.id === r.storey)?.level ?? 0) - r.height);
+    const hung = gaps.find((x) => x > 100 && x <= 600) ?? 0;
     return cellsAt(g, at.x, at.y, 1).map((k): [number, number] => [
       k,
-      at.face === "ceiling" ? g.mid - g.d.underside : g.d.underside + g.d.joists.depth - g.mid,
+      at.face === "ceiling" ? g.mid - g.d.underside + hung : g.d.underside + g.d.joists.depth - g.mid,
     ]);
   };
   // The tops and feet of walls, and the cells of the decks they lead into.

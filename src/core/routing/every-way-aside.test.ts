@@ -1,6 +1,7 @@
 import { describe, expect, it } from "vitest";
 import { bothSides, circuit, deck, house, socket, wallRow } from "../book/limits/by-hand.fixture";
 import { layHouse } from "../house/house";
+import { voidUnder } from "../house/over-ceiling";
 import { ceilingDeck } from "../house/places";
 import { relayHouse } from "../house/relay";
 import { ceilingPointsOf } from "../house/reshape";
@@ -101,9 +102,26 @@ describe("a ceiling that hangs under its joists", () => {
     });
   it("of up to 600 leaves a void, through which a cable comes to the joists and back", () => {
     const flush = longest(hung(0));
-    for (const by of [81, 101, 130, 600]) expect(longest(hung(by)), String(by)).toBeCloseTo(flush, 0);
+    // To a light in it the drop is as much longer; a ceiling within 100 is fixed to the joists.
+    for (const by of [81, 100]) expect(longest(hung(by)), String(by)).toBeCloseTo(flush, 0);
+    for (const by of [101, 130, 600]) expect(longest(hung(by)), String(by)).toBeCloseTo(flush + by, 0);
     expect(makePlan(hung(601)).facts.map((f) => f.rule)).toContain("route.unreachable");
   });
+  it("a light under a joist of it is reached all the same, and hangs where the ceiling is now", () => {
+    const y = layHouse(hung(0)).decks[0]!.joists[3]!.at;
+    const under = (by: number): Job => ({
+      ...hung(by),
+      points: hung(by).points.map((p) => (p.id === "l1" ? { ...p, place: { ...p.place, y } as typeof p.place } : p)),
+    });
+    expect(longest(under(300)) - longest(under(0))).toBeCloseTo(300, 0);
+    const [was, now] = [layHouse(hung(0)), hung(150)];
+    const relaid = relayHouse(was, { ...was.job, rooms: now.rooms });
+    expect(relaid.points.map((p) => p.space)).toEqual(layHouse(now).points.map((p) => p.space));
+    expect(relaid.points[1]!.space[2]).toBe(2250);
+    expect(relayHouse(relaid, { ...relaid.job, rooms: was.job.rooms }).points[1]!.space[2]).toBe(2400);
+  });
+  it("is told by the void: nothing of a ceiling right under the joists, within 100", () =>
+    expect([2400, 2415, 2500, 2501, 3000].map((underside) => voidUnder(underside, 2400))).toEqual([0, 0, 0, 101, 600]));
   it("its light is moved with the room, and a new one is put on that deck", () => {
     for (const by of [0, 90, 150, 600]) {
       const job = hung(by);

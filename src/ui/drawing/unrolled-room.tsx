@@ -15,6 +15,7 @@ import { type DrawnLeg, unroll } from "../../core/drawings/unrolled-runs";
 import { sectionTags } from "../../core/drawings/section-drawings";
 import { STRIP, STRIP_GAP } from "../../core/drawings/wall-scene";
 import { type House, decksOfFace } from "../../core/house/house";
+import { voidUnder } from "../../core/house/over-ceiling";
 import { sectionsOnFace } from "../../core/house/sections";
 import { type Shape, boundsOf } from "../../core/drawings/scene";
 import { type StripWall, rowsOf } from "../../core/house/unrolled";
@@ -195,10 +196,14 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     return { moved, labelAt };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- rows and ids follow from what is named
   }, [drawn, laid, styles, view.scale, second]);
-  const overName = useMemo(
-    () => drawn.walls.flatMap((w) => decksOfFace(house, w.face).over).map((d) => house.decks[d]!)[0],
-    [drawn, house],
-  );
+  const [overName, hung] = useMemo(() => {
+    for (const { face } of drawn.walls)
+      for (const d of decksOfFace(house, face).over) {
+        const l = house.decks[d]!;
+        return [l, voidUnder(l.underside, face.floor + face.shape.height)] as const;
+      }
+    return [null, 0] as const;
+  }, [drawn, house]);
 
   return (
     <>
@@ -217,6 +222,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
             <text x={0} y={-drawn.height - STRIP - STRIP_GAP - px(6)} fontSize={px(11.5)} fill="var(--soft)">
               {overName.deck.name}: joists {mm(overName.deck.joists.depth)} × {mm(overName.deck.joists.breadth)} at{" "}
               {mm(overName.deck.joists.spacing)}, run {overName.deck.joists.direction.replace("-", "–")}
+              {hung ? `, void of ${mm(hung)} over the ceiling` : ""}
             </text>
           ) : null}
           {rows.map((r) => (
