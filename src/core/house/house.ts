@@ -4,7 +4,7 @@ import { type XYZ, toFace, toSpace, wallFrame } from "../base/wall-frame";
 import { boxOf, plateOf } from "../rules/accessories";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 import { type LaidDeck, layDeck } from "./deck";
-import { VOID_MOST, decksOver, overCeiling, underFloor, voidUnder } from "./over-ceiling";
+import { VOID_MOST, decksOver, underFloor, voidOver, voidUnder } from "./over-ceiling";
 import type { Face } from "./face";
 import { studsOf } from "./studs";
 import { openingsSeen, ownOpenings, reversePoints } from "./through-wall";
@@ -164,10 +164,10 @@ export function layPoint(
 function voidAt(faces: readonly Face[], d: LaidDeck, at: XY): number {
   let last: Room | null = null;
   for (const { room, floor } of faces) {
-    if (room === last || room.kind === "yard") continue;
+    if (room === last) continue;
     last = room;
     const gap = voidUnder(d.underside, floor + room.height);
-    if (gap > 0 && gap <= VOID_MOST && insidePolygon(room.outline, at)) return gap;
+    if (gap > 0 && gap <= voidOver(room) && insidePolygon(room.outline, at)) return gap;
   }
   return 0;
 }
@@ -206,7 +206,7 @@ export function decksOfFace(h: Pick<House, "decks">, f: Face): { over: number[];
   });
   const deck = (i: number): LaidDeck => h.decks[i]!;
   return {
-    over: decksOver(there, ceiling, (i) => deck(i).underside),
+    over: decksOver(there, ceiling, voidOver(f.room), (i) => deck(i).underside),
     under: there.filter(
       (i) => underFloor(deck(i).top + deck(i).deck.boards.thickness, f.floor) && deck(i).top < f.floor + 1,
     ),
@@ -234,10 +234,10 @@ export function decksOfStorey(job: Job, storey: string): Job["decks"] {
   const s = job.storeys.find((x) => x.id === storey);
   if (!s) return [];
   const rooms = job.rooms.filter((r) => r.storey === storey);
-  const tops = rooms.length ? rooms.map((r) => s.level + r.height) : [s.level + s.height];
+  const tops = rooms.length ? rooms : [{ height: s.height, kind: "other" as const, slopes: [] }];
   return job.decks.filter(
     (d) =>
-      tops.some((t) => overCeiling(d.underside, t)) ||
+      tops.some((r) => decksOver([d], s.level + r.height, voidOver(r), (x) => x.underside).length) ||
       underFloor(d.underside + d.joists.depth + d.boards.thickness, s.level),
   );
 }

@@ -19,7 +19,7 @@ import {
 } from "../rules/accessories";
 import { mm } from "../base/figures";
 import { type NewId, changeOf, wallsOf } from "./change-of";
-import { decksOver } from "./over-ceiling";
+import { decksOver, voidOver } from "./over-ceiling";
 import { ceilingPointsOf } from "./reshape";
 import { nextLabel } from "./rooms";
 import { circuitKindFor, newCircuit, waysOfFirstBoard } from "./usual-circuits";
@@ -173,7 +173,7 @@ export function ceilingDeck(job: Job, room: Room): string | null {
   const floor = job.storeys.find((s) => s.id === room.storey)?.level ?? 0;
   const b = bounds(room.outline);
   const mid = { x: (b.x0 + b.x1) / 2, y: (b.y0 + b.y1) / 2 };
-  const fits = decksOver(job.decks, floor + room.height, (d) => d.underside);
+  const fits = decksOver(job.decks, floor + room.height, voidOver(room), (d) => d.underside);
   return (
     (
       fits.find((d) => {

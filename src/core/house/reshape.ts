@@ -2,7 +2,7 @@ import { type XY, bounds, insidePolygon } from "../base/polygon";
 import { clamp, same } from "../base/tolerance";
 import { toFace, toSpace, wallFrame } from "../base/wall-frame";
 import { layHouse } from "./house";
-import { ofCeiling, underFloor } from "./over-ceiling";
+import { ofCeiling, underFloor, voidOver } from "./over-ceiling";
 import type { Job, Room, SectionPlace, Wall } from "../job/model";
 import type { Change } from "../job/patch";
 import { mm } from "../base/figures";
@@ -256,7 +256,7 @@ export function ceilingPointsOf(job: Job, room: Room): Job["points"] {
     const deck = job.decks.find((d) => d.id === place.deck);
     if (!deck || !insidePolygon(room.outline, place)) return false;
     return place.face === "ceiling"
-      ? ofCeiling(deck.underside, floor + room.height)
+      ? ofCeiling(deck.underside, floor + room.height, voidOver(room))
       : underFloor(deck.underside + deck.joists.depth + deck.boards.thickness, floor);
   });
 }

@@ -216,11 +216,11 @@ describe("labels, storeys and decks", () => {
     expect(level("below", job)).toBe(-232 - 2400);
     const deck = twoRooms().decks[0]!;
     const at = (underside: number, more = {}): Job => ({ ...job, decks: [{ ...deck, underside, ...more }] });
-    // 195 deep with 22 of boards; a deck from 100 below the ceiling to 600 above it is the one between.
+    // 195 deep with 22 of boards; a deck from 100 below the ceiling to 450 above it is the one between.
     expect(level("above", at(2500))).toBe(2500 + 217);
     expect(level("above", at(2300))).toBe(2300 + 217);
-    expect(level("above", at(3000))).toBe(3000 + 217);
-    expect(level("above", at(3001))).toBe(2632);
+    expect(level("above", at(2850))).toBe(2850 + 217);
+    expect(level("above", at(2851))).toBe(2632);
     // Of two the lower: over it people stand.
     const both = [2700, 2415].map((underside, i) => ({ ...deck, id: `d${i}`, underside }));
     expect(level("above", { ...job, decks: both })).toBe(2415 + 217);

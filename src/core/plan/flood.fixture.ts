@@ -141,7 +141,7 @@ export function flood(job: Job, source: string, apart = BESIDE): Map<string, num
     return state[k] === 1;
   };
   const over = (g: DeckGrid, w: Wall): boolean =>
-    g.d.underside >= w.floor + w.room.height - 1 && g.d.underside <= w.floor + w.room.height + 600;
+    g.d.underside >= w.floor + w.room.height - 1 && g.d.underside <= w.floor + w.room.height + 450;
   const under = (g: DeckGrid, w: Wall): boolean => {
     const top = g.d.underside + g.d.joists.depth;
     return top < w.floor + 1 && Math.abs(top + g.d.boards.thickness - w.floor) <= 100;
@@ -205,7 +205,7 @@ export function flood(job: Job, source: string, apart = BESIDE): Map<string, num
     const gaps = job.rooms
       .filter((r) => within(r.outline, at.x, at.y))
       .map((r) => g.d.underside - (job.storeys.find((s) => s.id === r.storey)?.level ?? 0) - r.height);
-    const hung = gaps.find((x) => x > 100 && x <= 600) ?? 0;
+    const hung = gaps.find((x) => x > 100 && x <= 450) ?? 0;
     return cellsAt(g, at.x, at.y, 1).map((k): [number, number] => [
       k,
       at.face === "ceiling" ? g.mid - g.d.underside + hung : g.d.underside + g.d.joists.depth - g.mid,

@@ -1,7 +1,7 @@
 import { mm } from "../base/figures";
 import { insidePolygon } from "../base/polygon";
 import { type Face, type House, roomFloor } from "../house/house";
-import { ofCeiling, underFloor } from "../house/over-ceiling";
+import { ofCeiling, underFloor, voidOver } from "../house/over-ceiling";
 import type { Hole } from "../laid/laid";
 import { RISE } from "../trades/outside/fall";
 
@@ -39,7 +39,7 @@ export const bearingNames = (along: "x" | "y"): [left: string, right: string] =>
 function roomAt(h: House, deck: number, at: { x: number; y: number }): string {
   const l = h.decks[deck]!;
   const here = h.job.rooms.filter((r) => r.kind !== "yard" && insidePolygon(r.outline, at));
-  const under = here.find((r) => ofCeiling(l.underside, roomFloor(h.job, r) + r.height));
+  const under = here.find((r) => ofCeiling(l.underside, roomFloor(h.job, r) + r.height, voidOver(r)));
   if (under) return `over ${under.name}`;
   const on = here.find((r) => underFloor(l.top + l.deck.boards.thickness, roomFloor(h.job, r)));
   return on ? `under ${on.name}` : "";

@@ -2,7 +2,7 @@ import { type XY, insidePolygon, segmentsMeet } from "../../base/polygon";
 import { EPS, atMost } from "../../base/tolerance";
 import { toFace, toSpace } from "../../base/wall-frame";
 import type { Face, House } from "../../house/house";
-import { ofCeiling } from "../../house/over-ceiling";
+import { ofCeiling, voidOver } from "../../house/over-ceiling";
 import { type Fact, fact } from "../../rules/fact";
 import { kitchenRules } from "./clearances";
 
@@ -207,7 +207,7 @@ export function stringPaths(h: House, most = kitchenRules.notify): StringPath[] 
               (r) =>
                 r.storey === storey.id &&
                 insidePolygon(r.outline, { x: p.space[0], y: p.space[1] }) &&
-                ofCeiling(h.decks[p.deck]!.underside, storey.level + r.height),
+                ofCeiling(h.decks[p.deck]!.underside, storey.level + r.height, voidOver(r)),
             )
           : f?.room.storey !== storey.id
       )
