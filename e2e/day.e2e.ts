@@ -125,7 +125,10 @@ describe("a whole day on site without a signal", () => {
 
     // It is a nick: damage, and no wall that hides the run is released.
     await phone.goto(`${site}?run=${encodeURIComponent(run)}`);
+    // What was told of it stands there, and moves nothing any more under the thumb.
+    await hand.see(/The protective conductor is open between/);
     await hand.press("Tell of damage to this cable");
+    await phone.waitForSelector('[data-field="Place"]');
     await phone.type('[data-field="Place"]', "240");
     await hand.press("Core to be seen");
     await hand.see(/240 from its start: Core to be seen/);
