@@ -41,6 +41,10 @@ export function desk(options?: StartOptions) {
   const hands = handsOf(() => page);
   const jobId = (): string => new URL(page.url()).pathname.split("/")[2]!;
   const read = async (path: string): Promise<string> => (await fetch(`${app.address}${path}`)).text();
+  /** What was done on the page is no longer on its way to the server. */
+  const arrived = async (): Promise<void> => {
+    if (await page.$("[data-storing]")) await page.waitForSelector('[data-storing]:not([data-storing="storing"])');
+  };
   const upload = async (selector: string, path: string): Promise<void> =>
     ((await page.waitForSelector(selector)) as ElementHandle<HTMLInputElement>).uploadFile(path);
   return {
@@ -51,8 +55,15 @@ export function desk(options?: StartOptions) {
     upload,
     read,
     /** Something the server gives of the job on the page, such as "boring.csv". */
-    given: (what: string, id = jobId()): Promise<string> => read(`/api/jobs/${id}/${what}`),
-    job: async (): Promise<Job> => (JSON.parse(await read(`/api/jobs/${jobId()}/file`)) as { job: Job }).job,
+    given: async (what: string, id = jobId()): Promise<string> => {
+      await arrived();
+      return read(`/api/jobs/${id}/${what}`);
+    },
+    /** The job of the page as the server has it. */
+    job: async (): Promise<Job> => {
+      await arrived();
+      return (JSON.parse(await read(`/api/jobs/${jobId()}/file`)) as { job: Job }).job;
+    },
     /** Brings a house in as a new job and opens it, at a stage and room such as "stage=points&room=kitchen". */
     open: async (house: House, query = "stage=survey"): Promise<string> => {
       const file =
