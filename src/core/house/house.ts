@@ -4,7 +4,7 @@ import { type XYZ, toFace, toSpace, wallFrame } from "../base/wall-frame";
 import { boxOf, plateOf } from "../rules/accessories";
 import { type Catalogue, standardCatalogue } from "../rules/catalogue";
 import { type LaidDeck, layDeck } from "./deck";
-import { VOID_MOST, decksOver, underFloor, voidOver, voidUnder } from "./over-ceiling";
+import { VOID_MOST, decksOver, overCeiling, underFloor, voidOver, voidUnder } from "./over-ceiling";
 import type { Face } from "./face";
 import { studsOf } from "./studs";
 import { openingsSeen, ownOpenings, reversePoints } from "./through-wall";
@@ -237,7 +237,7 @@ export function decksOfStorey(job: Job, storey: string): Job["decks"] {
   const tops = rooms.length ? rooms : [{ height: s.height, kind: "other" as const, slopes: [] }];
   return job.decks.filter(
     (d) =>
-      tops.some((r) => decksOver([d], s.level + r.height, voidOver(r), (x) => x.underside).length) ||
+      tops.some((r) => overCeiling(d.underside, s.level + r.height, voidOver(r))) ||
       underFloor(d.underside + d.joists.depth + d.boards.thickness, s.level),
   );
 }

@@ -15,7 +15,7 @@ export const voidOver = (room: Pick<Room, "kind" | "slopes">): number =>
  * @param ceiling z, mm
  * @param most deepest void there may be, mm
  */
-const overCeiling = (underside: number, ceiling: number, most: number): boolean =>
+export const overCeiling = (underside: number, ceiling: number, most: number): boolean =>
   underside >= ceiling - 1 && underside <= ceiling + most;
 
 /** The same where the ceiling may have been measured a little too high: what hangs on the deck hangs in that room. */

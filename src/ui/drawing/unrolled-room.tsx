@@ -14,8 +14,7 @@ import { UNKNOWN_STYLE, runStyles } from "../../core/drawings/run-lines";
 import { type DrawnLeg, unroll } from "../../core/drawings/unrolled-runs";
 import { sectionTags } from "../../core/drawings/section-drawings";
 import { STRIP, STRIP_GAP } from "../../core/drawings/wall-scene";
-import { type House, decksOfFace } from "../../core/house/house";
-import { voidUnder } from "../../core/house/over-ceiling";
+import type { House } from "../../core/house/house";
 import { sectionsOnFace } from "../../core/house/sections";
 import { type Shape, boundsOf } from "../../core/drawings/scene";
 import { type StripWall, rowsOf } from "../../core/house/unrolled";
@@ -32,6 +31,7 @@ import { SectionBar, SectionDraft } from "./section-tool";
 import { SectionGrips, SectionNames, SectionWalls } from "./section-walls";
 import { dragLegOnWall } from "./tools/move-leg";
 import { dragWallPoint } from "./tools/move-point";
+import { DeckOver } from "./deck-over";
 import { CeilingPoints } from "./ceiling-points";
 import { type Extent, useViewport } from "./viewport";
 import { WallFace } from "./wall-face";
@@ -196,15 +196,6 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
     return { moved, labelAt };
     // eslint-disable-next-line react-hooks/exhaustive-deps -- rows and ids follow from what is named
   }, [drawn, laid, styles, view.scale, second]);
-  const [overName, hung] = useMemo(() => {
-    for (const { face } of drawn.walls)
-      for (const d of decksOfFace(house, face).over) {
-        const l = house.decks[d]!;
-        return [l, voidUnder(l.underside, face.floor + face.shape.height)] as const;
-      }
-    return [null, 0] as const;
-  }, [drawn, house]);
-
   return (
     <>
       <CeilingPoints roomId={roomId} />
@@ -218,13 +209,7 @@ export function UnrolledRoom({ roomId }: { roomId: string }) {
       >
         <Hatches prefix={HATCHES} unit={px(1)} />
         <g transform={`translate(${view.x} ${view.y}) scale(${view.scale})`}>
-          {overName ? (
-            <text x={0} y={-drawn.height - STRIP - STRIP_GAP - px(6)} fontSize={px(11.5)} fill="var(--soft)">
-              {overName.deck.name}: joists {mm(overName.deck.joists.depth)} × {mm(overName.deck.joists.breadth)} at{" "}
-              {mm(overName.deck.joists.spacing)}, run {overName.deck.joists.direction.replace("-", "–")}
-              {hung ? `, void of ${mm(hung)} over the ceiling` : ""}
-            </text>
-          ) : null}
+          <DeckOver walls={drawn.walls} y={-drawn.height - STRIP - STRIP_GAP - px(6)} size={px(11.5)} />
           {rows.map((r) => (
             <g key={r.n} transform={`translate(${-r.from} ${r.n * band})`} data-row={r.n}>
               {r.walls.map((w) => (
